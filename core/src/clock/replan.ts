@@ -1,0 +1,97 @@
+import type { Step } from '../plan/document';
+
+/** What really happened, in milliseconds since the epoch. */
+export interface CookEvent {
+  /** `done` ends a step; the taps end the step that waits for them */
+  kind: 'done' | 'pin-up' | 'pin-down' | 'undo' | 'burn' | 'off-plan' | 'whistle';
+  step?: string;
+  atMs: number;
+  note?: string;
+}
+
+export interface TimedStep {
+  step: Step;
+  startMs: number;
+  endMs: number;
+  /** the end is a fact, not a prediction */
+  done: boolean;
+}
+
+export interface Replanned {
+  steps: TimedStep[];
+  /** index of the step in progress; steps.length when everything is done */
+  current: number;
+  serveMs: number;
+}
+
+/**
+ * Times every step from what happened: facts replace predictions, everything after moves. A step that should be over
+ * but has not been ticked is still going on, so that the clock never runs ahead of the cook; waits that the pot ends by
+ * itself (full pressure, the hold, a timed release) run through on their own.
+ *
+ * @param startMs when the first step began
+ * @param nowMs the clock
+ */
+export function replan(steps: readonly Step[], startMs: number, events: readonly CookEvent[], nowMs: number): Replanned {
+  const facts = factsByStep(steps, events);
+  const later = laterFacts(steps, facts);
+  const out: TimedStep[] = [];
+  let at = startMs;
+  let current = steps.length;
+  steps.forEach((step, i) => {
+    const planned = at + step.minutes * 60_000;
+    const next = later[i];
+    let end = facts.get(step.id) ?? planned;
+    let done = facts.has(step.id);
+    if (!done && next !== undefined) {
+      // Something after this step has happened, so this one is over: by itself at its time, or by then.
+      end = runsByItself(step) ? Math.min(planned, next) : next;
+      done = true;
+    } else if (!done && current === steps.length) {
+      if (runsByItself(step) && planned <= nowMs) done = true;
+      else {
+        current = i;
+        end = Math.max(planned, nowMs);
+      }
+    }
+    end = Math.max(end, at);
+    out.push({ step, startMs: at, endMs: end, done });
+    at = end;
+  });
+  return { steps: out, current, serveMs: at };
+}
+
+/** The pot or the clock ends these; nobody has to tap. */
+export const runsByItself = (step: Step): boolean => step.kind === 'wait' && step.expects === undefined;
+
+/** The last fact wins; an undo takes back the newest `done` or tap. */
+function factsByStep(steps: readonly Step[], events: readonly CookEvent[]): Map<string, number> {
+  const kept: CookEvent[] = [];
+  for (const e of events) {
+    if (e.kind !== 'undo') kept.push(e);
+    else {
+      const i = kept.findLastIndex(endsSomething);
+      if (i >= 0) kept.splice(i, 1);
+    }
+  }
+  const facts = new Map<string, number>();
+  for (const e of kept) {
+    const step = e.kind === 'done' ? steps.find((s) => s.id === e.step) : steps.find((s) => s.expects === e.kind);
+    if (step) facts.set(step.id, e.atMs);
+  }
+  return facts;
+}
+
+/** For every step the first fact of any step after it. */
+function laterFacts(steps: readonly Step[], facts: ReadonlyMap<string, number>): (number | undefined)[] {
+  const out = new Array<number | undefined>(steps.length);
+  let next: number | undefined;
+  for (let i = steps.length - 1; i >= 0; i--) {
+    out[i] = next;
+    const own = facts.get(steps[i]!.id);
+    if (own !== undefined) next = next === undefined ? own : Math.min(own, next);
+  }
+  return out;
+}
+
+const endsSomething = (e: CookEvent): boolean => e.kind === 'done' || e.kind === 'pin-up' || e.kind === 'pin-down';

@@ -1,0 +1,105 @@
+import { deglazeMin } from '../plan/fry';
+import type { FinishStep, FryStep, StackLayer, Step, TimelineStage } from '../plan/document';
+import type { Task } from './tasks';
+
+export interface StepInput {
+  tasks: Task[];
+  fry: FryStep[];
+  stack: StackLayer[];
+  finish: FinishStep[];
+  addMl: number;
+  liquidFood: string;
+  holdMin: number;
+  release: 'quick' | 'natural' | 'timed';
+  pinUpMin: number;
+  toFullMin: number;
+  naturalMin: number;
+  ventMin: number;
+  gaugeKpa: number;
+  pressure: 'high' | 'low';
+}
+
+const stackMin = 2;
+const lockMin = 0.5;
+
+/** The whole cook as steps in working order. Minutes are the plan's; the Stove re-times them from what really happens. */
+export function buildSteps(x: StepInput): Step[] {
+  const out: Step[] = [];
+  const add = (s: Omit<Step, 'params' | 'ingredients'> & Partial<Pick<Step, 'params' | 'ingredients'>>): void => {
+    out.push({ params: {}, ingredients: [], ...s });
+  };
+  for (const t of x.tasks)
+    add({
+      id: `prep-${t.code}${t.ingredient ? `-${t.ingredient}` : ''}`,
+      stage: 'prep',
+      kind: t.handsOn ? 'do' : 'wait',
+      minutes: t.minutes,
+      text: `prep-${t.code}`,
+      ingredients: t.ingredient ? [t.ingredient] : [],
+      ...(t.code === 'dice' ? { caution: 'raw-meat' } : {}),
+    });
+  for (const f of x.fry)
+    add({
+      id: `fry-${f.ingredient}`,
+      stage: 'fry',
+      kind: 'do',
+      minutes: f.minutes,
+      text: f.takeOut ? 'fry-take-out' : 'fry',
+      params: { until: f.until, batches: f.batches ?? 1 },
+      ingredients: [f.ingredient],
+      ...(f.order === 1 ? { caution: 'hot-fat' } : {}),
+    });
+  if (x.fry.length > 0)
+    add({ id: 'deglaze', stage: 'fry', kind: 'do', minutes: deglazeMin, text: 'deglaze', params: { ml: x.addMl, food: x.liquidFood } });
+  add({
+    id: 'stack',
+    stage: 'stack',
+    kind: 'do',
+    minutes: stackMin,
+    text: x.fry.length > 0 ? 'stack' : 'stack-cold',
+    params: { ml: x.addMl, food: x.liquidFood },
+    ingredients: x.stack.map((l) => l.ingredient),
+  });
+  add({ id: 'lock', stage: 'stack', kind: 'do', minutes: lockMin, text: 'lock', params: { hold: x.holdMin, pressure: x.pressure }, caution: 'lid' });
+  add({ id: 'heat-up', stage: 'heat-up', kind: 'wait', minutes: x.pinUpMin, text: 'heat-up', expects: 'pin-up', caution: 'no-pin' });
+  add({ id: 'to-full', stage: 'heat-up', kind: 'wait', minutes: x.toFullMin, text: 'to-full', params: { kpa: x.gaugeKpa } });
+  add({ id: 'hold', stage: 'hold', kind: 'wait', minutes: x.holdMin, text: 'hold', params: { hold: x.holdMin }, caution: 'hands-off' });
+  if (x.release !== 'quick')
+    add({
+      id: 'natural',
+      stage: 'natural',
+      kind: 'wait',
+      minutes: x.naturalMin,
+      text: x.release === 'natural' ? 'natural-full' : 'natural',
+      params: { minutes: x.naturalMin },
+      ...(x.release === 'natural' ? { expects: 'pin-down' as const } : {}),
+      caution: 'hands-off',
+    });
+  if (x.release !== 'natural' && x.ventMin > 0)
+    add({ id: 'vent', stage: 'vent', kind: 'do', minutes: x.ventMin, text: 'vent', expects: 'pin-down', caution: 'steam' });
+  for (const f of x.finish)
+    add({
+      id: `finish-${f.code}`,
+      stage: 'finish',
+      kind: f.code === 'rest' ? 'wait' : 'do',
+      minutes: f.minutes ?? 1,
+      text: `finish-${f.code}`,
+      ingredients: f.ingredients,
+      ...(f.code === 'open' ? { caution: 'never-force' } : f.code === 'check' ? { caution: 'thermometer' } : {}),
+    });
+  return out;
+}
+
+/** Stages of the evening from the steps, minute 0 at the first touch of the board. */
+export function timelineOf(steps: readonly Step[], peaks: Partial<Record<TimelineStage['stage'], number>>): TimelineStage[] {
+  const out: TimelineStage[] = [];
+  let at = 0;
+  for (const s of steps) {
+    const last = out[out.length - 1];
+    if (last?.stage === s.stage) last.endMin = at + s.minutes;
+    else out.push({ stage: s.stage, startMin: at, endMin: at + s.minutes, handsOn: s.kind === 'do', peakC: peaks[s.stage] ?? 21 });
+    if (s.kind === 'do' && out.length > 0) out[out.length - 1]!.handsOn = true;
+    at += s.minutes;
+  }
+  return out;
+}

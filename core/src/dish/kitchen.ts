@@ -1,0 +1,21 @@
+import * as z from 'zod';
+import { potIds } from '../pot/profile';
+
+export const kitchenFormat = 'einkorn.kitchen/1';
+
+/** Where the cook stands: which pot, how high above the sea, how things are shown. */
+export const kitchenSchema = z.strictObject({
+  format: z.literal(kitchenFormat).default(kitchenFormat),
+  potId: z
+    .string()
+    .refine((p) => potIds.includes(p), { error: `Choose a pot of the kitchen: ${potIds.join(', ')}.` })
+    .default('electric-5.7'),
+  altitudeM: z
+    .number()
+    .min(-430, 'No kitchen lies lower than -430 m.')
+    .max(5500, 'Above 5,500 m the model is not checked.')
+    .default(0),
+  units: z.enum(['metric', 'cups']).default('metric'),
+  theme: z.enum(['auto', 'light', 'dark']).default('auto'),
+});
+export type Kitchen = z.infer<typeof kitchenSchema>;

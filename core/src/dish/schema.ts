@@ -1,0 +1,98 @@
+import * as z from 'zod';
+import { unitIds } from '../quantity/units';
+
+export const dishFormat = 'einkorn.dish/1';
+
+export const families = [
+  'plain-grain',
+  'coated-grain',
+  'one-pot-grain',
+  'layered-grain',
+  'biryani',
+  'risotto',
+  'casserole',
+  'one-pot-pasta',
+  'layered-pasta',
+  'noodle-soup',
+  'rack-over-grain',
+  'pot-in-pot',
+  'porridge',
+  'steamed-side',
+] as const;
+export type Family = (typeof families)[number];
+
+const id = z.string().trim().min(1, 'Give it a name.').max(60, 'Use at most 60 characters.');
+const positive = z.number().positive('Use a number above 0.');
+
+export const amountSchema = z.strictObject({
+  value: positive.max(100_000, 'That is more than a kitchen holds.'),
+  unit: z.enum(unitIds),
+});
+
+export const prepSchema = z.strictObject({
+  rinse: z.boolean().optional(),
+  soakMin: z.number().min(0).max(1440, 'A soak of more than a day is not planned.').optional(),
+  thicknessMm: z.number().min(1, 'At least 1 mm.').max(90, 'Pieces over 90 mm are outside what the model covers.').optional(),
+  shape: z.enum(['slab', 'strip', 'cube', 'ground', 'whole', 'sphere', 'cylinder']).optional(),
+  state: z.enum(['raw', 'frozen', 'part-seared', 'browned', 'cooked', 'toasted']).optional(),
+  packetMinutes: z.number().positive().max(60).optional(),
+  coated: z.boolean().optional(),
+  hot: z.boolean().optional(),
+});
+
+export const ingredientSchema = z.strictObject({
+  id,
+  food: z.string().trim().min(1, 'Say which food it is.').max(60),
+  amount: amountSchema,
+  prep: prepSchema.optional(),
+  place: z.enum(['base', 'liquid', 'grain', 'top', 'rack', 'inner-bowl']).optional(),
+  joins: z.enum(['marinade', 'fry', 'stack', 'finish', 'topping']).optional(),
+});
+
+export const releaseSchema = z.strictObject({
+  kind: z.enum(['quick', 'natural', 'timed']),
+  naturalMin: z.number().min(0).max(90).optional(),
+});
+
+const holdMin = z.number().min(0, 'Minutes cannot be negative.').max(120, 'Holds over two hours are not planned.');
+const liquidMl = z.number().min(0, 'Liquid cannot be negative.').max(20_000, 'That is more than any pot here holds.');
+
+export const asCookedSchema = z.strictObject({
+  liquidMl: liquidMl.optional(),
+  pressure: z.enum(['high', 'low']),
+  holdMin,
+  release: releaseSchema,
+  whistles: z.number().int().min(0).max(30).optional(),
+  minutesToPressure: z.number().positive().max(120).optional(),
+});
+
+/** What the cook decided instead of the planner. Each can be released again by leaving it out. */
+export const overridesSchema = z.strictObject({
+  liquidMl: liquidMl.optional(),
+  holdMin: holdMin.optional(),
+  release: releaseSchema.optional(),
+  pressure: z.enum(['high', 'low']).optional(),
+  /** rows of the water ledger, by their key, g */
+  ledger: z.record(z.string(), z.number().min(0).max(20_000)).optional(),
+});
+
+export const dishSchema = z.strictObject({
+  format: z.literal(dishFormat),
+  title: z.string().trim().min(1, 'Give the dish a title.').max(120, 'Use at most 120 characters.'),
+  family: z.enum(families),
+  serves: z.number().int('Whole people only.').min(1, 'At least one person.').max(60, 'At most 60 people.'),
+  ingredients: z.array(ingredientSchema).min(1, 'Add at least one ingredient.').max(60, 'At most 60 ingredients.'),
+  asCooked: asCookedSchema.optional(),
+  overrides: overridesSchema.optional(),
+  texture: z.enum(['firm', 'fluffy', 'soft']).optional(),
+  serveAt: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time as 19:00.')
+    .optional(),
+  notes: z.string().max(4000).optional(),
+});
+
+export type Dish = z.infer<typeof dishSchema>;
+export type Ingredient = z.infer<typeof ingredientSchema>;
+export type AsCooked = z.infer<typeof asCookedSchema>;
+export type Overrides = z.infer<typeof overridesSchema>;

@@ -1,0 +1,31 @@
+import { nearest } from '../nearest';
+import { Problem } from '../problem';
+import type { Measurable } from '../quantity/convert';
+import { grains } from './grains';
+import { meats } from './meats';
+import type { FoodRecord } from './record';
+import { wet } from './wet';
+
+export const foods: readonly FoodRecord[] = [...grains, ...meats, ...wet];
+const byId = new Map(foods.map((f) => [f.id, f]));
+
+export const foodIds: readonly string[] = foods.map((f) => f.id);
+
+/** The food of that id. Throws Problem `food-unknown` with near names; `path` is the field it was read from. */
+export function findFood(id: string, path = 'food'): FoodRecord {
+  const food = byId.get(id);
+  if (food) return food;
+  const near = nearest(id, foodIds);
+  const shown = id.length > 40 ? `${id.slice(0, 40)}…` : id;
+  const hint = near.length > 0 ? ` Did you mean ${near.join(', ')}?` : ' Choose one from the list of foods.';
+  const message = `I do not know the food "${shown}".${hint}`;
+  throw new Problem('food-unknown', message, [{ path, message }]);
+}
+
+/** What the converter needs of a food. */
+export const measurable = (food: FoodRecord): Measurable => ({
+  id: food.id,
+  gPerMl: food.bulkGPerMl[0],
+  ...(food.pieceG ? { pieceG: food.pieceG[0] } : {}),
+  ...(food.packetG ? { packetG: food.packetG[0] } : {}),
+});

@@ -1,0 +1,93 @@
+import type { Sourced } from '../source';
+
+export type FoodKind = 'grain' | 'meat' | 'vegetable' | 'liquid' | 'dairy' | 'fat' | 'seasoning';
+
+/**
+ * - delicate: gone after a few minutes under pressure, so it waits for the finish
+ * - curdles: splits under pressure
+ * - foams: its starch or protein foams at the valve
+ * - thick: sits on the base and scorches
+ * - diced: scorches less than a sauce, more than broth
+ * - renders: gives its own frying fat
+ * - acid: firms the grain a little
+ * - aromatic: goes in last when frying, burns within a minute
+ * - tomato: slows the uptake of the grain in an unstirred pot
+ */
+export type FoodFlag =
+  | 'delicate'
+  | 'curdles'
+  | 'foams'
+  | 'thick'
+  | 'diced'
+  | 'renders'
+  | 'acid'
+  | 'aromatic'
+  | 'tomato'
+  | 'sugary'
+  | 'cured';
+
+/** What every food carries. Masses are shares of the food as it is added; see the source beside each number. */
+export interface FoodRecord {
+  id: string;
+  kind: FoodKind;
+  /** share of the mass that is water */
+  water: Sourced;
+  /** share of the mass that is thin liquid from the start */
+  free: Sourced;
+  /** share of the mass that comes out as juice while it cooks, from raw */
+  released: Sourced;
+  /** one standard deviation of free + released */
+  releaseSd: Sourced;
+  /** heat capacity, kJ/(kg K) */
+  cpKjPerKgK: Sourced;
+  /** density of the food itself, g/mL */
+  densityGPerMl: Sourced;
+  /** how it packs into a measure, g/mL */
+  bulkGPerMl: Sourced;
+  /** salt, g per 100 g */
+  saltPer100g: Sourced;
+  pieceG?: Sourced;
+  packetG?: Sourced;
+  flags: readonly FoodFlag[];
+  grain?: GrainRecord;
+  meat?: MeatRecord;
+}
+
+export type Kinetics = 'react' | 'diff' | 'pasta';
+
+export interface GrainRecord {
+  rawMoisture: Sourced;
+  /** moisture of the reference cooked grain, wet basis */
+  refMoisture: Sourced;
+  /** moisture it ends at in plenty of water */
+  maxMoisture: Sourced;
+  /** minutes at 100 degC in plenty of water to the reference */
+  boilMin: Sourced;
+  /** equivalent minutes at 100 degC: least, reference, most */
+  eMin: Sourced;
+  eRef: Sourced;
+  eMax: Sourced;
+  kinetics: Kinetics;
+  /** texture points added to the moisture: negative eats firmer */
+  textureShift: Sourced;
+  /** water that stays on the grain after rinsing and draining, g/g */
+  clingGPerG: Sourced;
+  /** moisture aimed at for "fluffy" */
+  aimMoisture: Sourced;
+  /** white and soft grains soak in minutes, bran and whole kernels slowly */
+  bran: boolean;
+}
+
+export type Species = 'poultry' | 'red';
+export interface MeatRecord {
+  /** mass fractions: water, protein, fat, ash */
+  composition: readonly [water: number, protein: number, fat: number, ash: number];
+  compositionSource: Sourced[1];
+  freezeC: Sourced;
+  species: Species;
+  cut: 'white' | 'dark' | 'ground' | 'cured' | 'cooked';
+  /** published minimum temperature in the centre, degC */
+  safeMinimumC: Sourced;
+  safeMinimumSource: string;
+  defaultThicknessMm: Sourced;
+}

@@ -1,0 +1,90 @@
+import type { SourceCode } from '../source';
+import type { FoodFlag, FoodKind, FoodRecord } from './record';
+
+/*
+ * Liquids, vegetables, dairy, fats and seasonings. Water: food-composition tables, from memory (M). Free and released
+ * shares: derived (D), for a 4 to 12 min pressure cook of small raw pieces. Packing and piece weights: common
+ * practice (P). Salt: labels and tables, from memory (M).
+ */
+type Row = readonly [
+  id: string,
+  kind: FoodKind,
+  water: number,
+  free: number,
+  released: number,
+  spread: number,
+  cp: number,
+  density: number,
+  bulk: number,
+  salt: number,
+  pieceG?: number,
+  flags?: readonly FoodFlag[],
+];
+
+const rows: readonly Row[] = [
+  ['water', 'liquid', 1, 1, 0, 0, 4.2, 0.998, 0.998, 0],
+  ['broth', 'liquid', 0.975, 0.975, 0, 0.01, 4.13, 1.005, 1.005, 0.8],
+  ['broth-low-salt', 'liquid', 0.98, 0.98, 0, 0.01, 4.15, 1.003, 1.003, 0.3],
+  ['wine-red', 'liquid', 0.865, 0.865, 0, 0.02, 3.84, 0.99, 0.99, 0],
+  ['wine-white', 'liquid', 0.865, 0.865, 0, 0.02, 3.84, 0.99, 0.99, 0],
+  ['soy-sauce', 'liquid', 0.7, 0.7, 0, 0.03, 3.39, 1.15, 1.15, 15],
+  ['vinegar', 'liquid', 0.94, 0.94, 0, 0.01, 4.04, 1.01, 1.01, 0, undefined, ['acid']],
+  ['lemon-juice', 'liquid', 0.92, 0.92, 0, 0.01, 3.98, 1.03, 1.03, 0, 45, ['acid']],
+  ['coconut-milk', 'liquid', 0.73, 0.73, 0, 0.04, 3.47, 0.99, 0.99, 0.05],
+  ['tomato-diced-canned', 'liquid', 0.94, 0.38, 0.17, 0.1, 4.04, 1.03, 1.02, 0.4, undefined, ['tomato', 'diced']],
+  ['tomato-crushed-canned', 'liquid', 0.895, 0.45, 0.1, 0.12, 3.92, 1.04, 1.04, 0.4, undefined, ['tomato', 'thick']],
+  ['tomato-sauce', 'liquid', 0.91, 0.6, 0.05, 0.12, 3.96, 1.04, 1.04, 0.5, undefined, ['tomato', 'thick']],
+  ['tomato-paste', 'liquid', 0.735, 0.1, 0, 0.1, 3.48, 1.1, 1.1, 0.2, undefined, ['tomato', 'thick']],
+  ['milk', 'dairy', 0.88, 0.88, 0, 0.01, 3.88, 1.03, 1.03, 0.1, undefined, ['curdles', 'foams']],
+  ['cream-heavy', 'dairy', 0.577, 0.577, 0, 0.02, 3.06, 1.0, 1.0, 0.08],
+  ['yogurt', 'dairy', 0.88, 0.6, 0.15, 0.1, 3.88, 1.03, 1.03, 0.1, undefined, ['curdles']],
+  ['cheese-hard', 'dairy', 0.37, 0, 0, 0.05, 2.5, 1.1, 0.42, 1.7, undefined, ['delicate']],
+  ['onion', 'vegetable', 0.89, 0, 0.4, 0.12, 3.9, 1.0, 0.63, 0, 150],
+  ['shallot', 'vegetable', 0.8, 0, 0.35, 0.12, 3.7, 1.0, 0.63, 0, 30],
+  ['leek', 'vegetable', 0.83, 0, 0.27, 0.1, 3.8, 0.95, 0.38, 0.05, 200],
+  ['garlic', 'vegetable', 0.59, 0, 0.1, 0.05, 3.2, 1.05, 0.55, 0, 4, ['aromatic']],
+  ['ginger', 'vegetable', 0.79, 0, 0.15, 0.05, 3.7, 1.0, 0.5, 0, 20, ['aromatic']],
+  ['celery', 'vegetable', 0.954, 0, 0.35, 0.12, 4.08, 1.0, 0.43, 0.2, 40],
+  ['carrot', 'vegetable', 0.883, 0, 0.12, 0.05, 3.88, 1.03, 0.54, 0.1, 60],
+  ['bell-pepper', 'vegetable', 0.93, 0, 0.38, 0.12, 4.01, 0.95, 0.5, 0, 150],
+  ['chili', 'vegetable', 0.88, 0, 0.25, 0.1, 3.9, 0.95, 0.4, 0, 12, ['aromatic']],
+  ['tomato', 'vegetable', 0.945, 0.05, 0.6, 0.12, 4.05, 1.0, 0.76, 0, 120, ['tomato', 'diced']],
+  ['mushroom', 'vegetable', 0.924, 0, 0.48, 0.1, 3.99, 0.95, 0.3, 0, 18],
+  ['spinach', 'vegetable', 0.914, 0, 0.5, 0.12, 3.97, 0.95, 0.13, 0.2, undefined, ['delicate']],
+  ['kale', 'vegetable', 0.88, 0, 0.25, 0.1, 3.88, 0.95, 0.1, 0.1, undefined, ['delicate']],
+  ['peas-frozen', 'vegetable', 0.8, 0.04, 0.05, 0.04, 3.66, 1.02, 0.6, 0.1, undefined, ['delicate']],
+  ['broccoli', 'vegetable', 0.893, 0, 0.18, 0.08, 3.91, 0.95, 0.38, 0.1, 300, ['delicate']],
+  ['zucchini', 'vegetable', 0.948, 0, 0.42, 0.12, 4.06, 0.95, 0.5, 0, 200],
+  ['fennel', 'vegetable', 0.9, 0, 0.3, 0.1, 3.9, 0.95, 0.38, 0.13, 250],
+  ['squash', 'vegetable', 0.87, 0, 0.15, 0.08, 3.85, 1.0, 0.5, 0],
+  ['green-beans', 'vegetable', 0.9, 0, 0.12, 0.06, 3.93, 1.0, 0.45, 0],
+  ['oil-olive', 'fat', 0, 0, 0, 0, 1.97, 0.915, 0.915, 0],
+  ['oil-neutral', 'fat', 0, 0, 0, 0, 1.97, 0.92, 0.92, 0],
+  ['butter', 'fat', 0.16, 0, 0, 0.02, 2.3, 0.911, 0.95, 1.2],
+  ['ghee', 'fat', 0, 0, 0, 0, 1.97, 0.91, 0.91, 0],
+  ['salt', 'seasoning', 0, 0, 0, 0, 0.9, 2.16, 1.2, 100],
+  ['sugar', 'seasoning', 0, 0, 0, 0, 1.25, 1.59, 0.85, 0, undefined, ['sugary']],
+  ['spice-ground', 'seasoning', 0.08, 0, 0, 0, 1.7, 1.2, 0.45, 0.1, undefined, ['aromatic']],
+  ['spice-whole', 'seasoning', 0.09, 0, 0, 0, 1.7, 1.2, 0.45, 0.1, 1],
+  ['herb-fresh', 'seasoning', 0.85, 0, 0.1, 0.05, 3.8, 0.95, 0.12, 0, 30, ['delicate']],
+  ['herb-dried', 'seasoning', 0.08, 0, 0, 0, 1.7, 1.0, 0.2, 0.1, undefined, ['aromatic']],
+];
+
+const water: SourceCode = 'M';
+
+export const wet: readonly FoodRecord[] = rows.map(
+  ([id, kind, w, free, released, spread, cp, density, bulk, salt, pieceG, flags]) => ({
+    id,
+    kind,
+    water: [w, water],
+    free: [free, free === w ? 'M' : 'D'],
+    released: [released, 'D'],
+    releaseSd: [spread, 'D'],
+    cpKjPerKgK: [cp, 'D'],
+    densityGPerMl: [density, 'M'],
+    bulkGPerMl: [bulk, 'P'],
+    saltPer100g: [salt, 'M'],
+    ...(pieceG === undefined ? {} : { pieceG: [pieceG, 'P'] as const }),
+    flags: flags ?? [],
+  }),
+);

@@ -1,0 +1,199 @@
+import * as z from 'zod';
+import { reasonedSchema } from '../reasoned';
+
+/*
+ * The plan document. These schemas are its only definition: the types are inferred, the command line prints them as
+ * JSON Schema, the server stores plans by them. Masses g, volumes mL or litres, times min, temperatures degC.
+ */
+export const planFormat = 'einkorn.plan/1';
+
+const num = z.number();
+const text = z.string();
+
+export const releasePlanSchema = z.object({ kind: z.enum(['quick', 'natural', 'timed']), naturalMin: num.optional() });
+
+export const ledgerRowSchema = z.object({
+  /** stable key, used by overrides: `grain`, `sauce`, `steam`, `film`, `soak`, `cling`, `added`, `from:<ingredient>` */
+  item: text,
+  /** + comes into the pot's free water, - leaves it; all rows sum to 0 */
+  grams: num,
+  why: text,
+  reason: reasonedSchema,
+  ingredient: text.optional(),
+  spreadG: num.optional(),
+});
+export type LedgerRow = z.infer<typeof ledgerRowSchema>;
+
+export const severitySchema = z.enum(['info', 'caution', 'stop']);
+export type Severity = z.infer<typeof severitySchema>;
+
+export const warningSchema = z.object({
+  code: text,
+  severity: severitySchema,
+  text,
+  params: z.record(text, z.union([text, num])).optional(),
+});
+export type Warning = z.infer<typeof warningSchema>;
+
+export const stackLayerSchema = z.object({
+  /** 0 = bottom */
+  position: num,
+  ingredient: text,
+  note: text.optional(),
+  kind: text,
+  /** the layer with its voids, and the height of its lower and upper edge above the base */
+  litres: num,
+  fromMm: num,
+  toMm: num,
+  grams: num,
+  waterG: num,
+});
+export type StackLayer = z.infer<typeof stackLayerSchema>;
+
+export const meatVerdictSchema = z.object({
+  ingredient: text,
+  coreC: num,
+  /** the same with thicker pieces and a weaker surface: what safety is judged by */
+  cautiousCoreC: num,
+  safeMinimumC: num,
+  safeMinimumSource: text,
+  log10Reduction: num,
+  ok: z.boolean(),
+  texture: z.enum(['under', 'juicy', 'firm', 'dry', 'tender', 'tough']),
+  lossShare: num,
+});
+export type MeatVerdict = z.infer<typeof meatVerdictSchema>;
+
+export const scorchReasonSchema = z.object({ code: text, points: num, remedy: text.optional() });
+export type ScorchReason = z.infer<typeof scorchReasonSchema>;
+
+export const stageSchema = z.enum(['prep', 'fry', 'stack', 'heat-up', 'hold', 'natural', 'vent', 'finish']);
+
+export const timelineStageSchema = z.object({
+  stage: stageSchema,
+  startMin: num,
+  endMin: num,
+  handsOn: z.boolean(),
+  /** the hottest the pot gets in this stage, degC */
+  peakC: num,
+});
+export type TimelineStage = z.infer<typeof timelineStageSchema>;
+
+export const fryStepSchema = z.object({
+  order: num,
+  ingredient: text,
+  minutes: num,
+  /** key of the text catalogue */
+  until: text,
+  takeOut: z.boolean(),
+  batches: num.optional(),
+});
+export type FryStep = z.infer<typeof fryStepSchema>;
+
+export const finishStepSchema = z.object({
+  order: num,
+  code: text,
+  text,
+  minutes: num.optional(),
+  ingredients: z.array(text),
+});
+export type FinishStep = z.infer<typeof finishStepSchema>;
+
+/** One instruction of the guided cook. `text` and `caution` are keys of the text catalogue, `params` fill them. */
+export const stepSchema = z.object({
+  id: text,
+  stage: stageSchema,
+  /** hands on, or a wait that the clock or the pot ends */
+  kind: z.enum(['do', 'wait']),
+  minutes: num,
+  text,
+  params: z.record(text, z.union([text, num])),
+  ingredients: z.array(text),
+  /** the tap that ends this step */
+  expects: z.enum(['pin-up', 'pin-down']).optional(),
+  caution: text.optional(),
+});
+export type Step = z.infer<typeof stepSchema>;
+
+export const curveSchema = z.object({
+  /** minutes after the lid locks */
+  minutes: z.array(num),
+  tempC: z.array(num),
+  gaugeKpa: z.array(num),
+  /** centre of the slowest meat, when there is one */
+  meatC: z.array(num).optional(),
+});
+export type Curve = z.infer<typeof curveSchema>;
+
+const bandSchema = z.enum(['hard', 'firm', 'fluffy', 'soft', 'mushy']);
+
+export const planSchema = z.object({
+  format: z.literal(planFormat),
+  mode: z.enum(['solve', 'evaluate']),
+  title: text,
+  family: text,
+  serves: num,
+  texture: z.enum(['firm', 'fluffy', 'soft']),
+  liquid: z.object({ addMl: num, rangeMl: z.tuple([num, num]), food: text, ledger: z.array(ledgerRowSchema) }),
+  salt: z.object({ percent: num, addG: num, aimPercent: num, sources: z.array(z.object({ item: text, grams: num })) }),
+  grain: z
+    .object({
+      food: text,
+      ingredient: text,
+      moisture: num,
+      band: bandSchema,
+      equivalentMin: num,
+      freeSauceG: num,
+      freeShare: num,
+      sauce: z.enum(['dry', 'moist', 'saucy', 'soupy']),
+      textureIndex: num,
+      spreadPoints: num,
+      /** chance that the grain falls in its band, 0..1, from the ledger's spreads */
+      bandChance: num,
+      done: num,
+      aimIndex: num,
+    })
+    .nullable(),
+  pasta: z.null(),
+  program: z.object({
+    pressure: z.enum(['high', 'low']),
+    gaugeKpa: num,
+    holdMin: num,
+    release: releasePlanSchema,
+    minutesToPressure: num,
+    pinUpMin: num,
+    naturalFullMin: num,
+    steamC: num,
+  }),
+  meats: z.array(meatVerdictSchema),
+  fry: z.array(fryStepSchema),
+  stack: z.array(stackLayerSchema),
+  heldBack: z.array(z.object({ ingredient: text, until: z.enum(['finish', 'topping']), why: text })),
+  finish: z.array(finishStepSchema),
+  timeline: z.array(timelineStageSchema),
+  steps: z.array(stepSchema),
+  pot: z.object({
+    id: text,
+    litres: num,
+    diameterMm: num,
+    altitudeM: num,
+    fillLitres: num,
+    fillFraction: num,
+    limitFraction: num,
+    minimumLiquidMl: num,
+    thinLiquidMl: num,
+    liquidLevelMm: num,
+    ok: z.boolean(),
+  }),
+  scorch: z.object({ index: num, level: z.enum(['low', 'watch', 'high']), reasons: z.array(scorchReasonSchema) }),
+  warnings: z.array(warningSchema),
+  decided: z.object({
+    addMl: reasonedSchema,
+    holdMin: reasonedSchema,
+    naturalMin: reasonedSchema,
+    pressure: reasonedSchema,
+    saltG: reasonedSchema,
+  }),
+  curve: curveSchema,
+});
+export type Plan = z.infer<typeof planSchema>;

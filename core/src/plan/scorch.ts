@@ -1,0 +1,61 @@
+import { baseAreaCm2, type PotProfile } from '../pot/profile';
+import type { ScorchReason } from './document';
+import { hasFlag, type Gathered } from './gather';
+import type { Geometry } from './stack';
+
+/** Points of the scorch prior, a logistic of their sum [common practice; the log will move them]. */
+export const points = {
+  start: -4.0,
+  thickTomatoAtBase: 1.5,
+  dicedTomatoAtBase: 0.8,
+  dairyAtBase: 2.0,
+  sugary: 1.0,
+  grainOnBase: 1.2,
+  rinsedGrainOnBase: 0.8,
+  coatedGrainOnBase: 0.6,
+  perQuarterShort: 1.5,
+  deepLiquid: -0.5,
+  barrier: -0.8,
+  strongPlate: 0.5,
+} as const;
+
+const remedies: Record<string, string> = {
+  'thick-tomato-at-base': 'tomato-on-top',
+  'diced-tomato-at-base': 'tomato-on-top',
+  'dairy-at-base': 'dairy-at-the-end',
+  'grain-on-base': 'rinse-the-grain',
+  'liquid-short': 'more-liquid-or-smaller-pot',
+};
+
+/** Deeper than this the liquid moves freely over the base. */
+const deepMm = 25;
+const strongWPerCm2 = 5;
+
+/** Chance that the base scorches or the cooker warns of burning: points to a logistic, each a reason with its remedy. */
+export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry): { index: number; level: 'low' | 'watch' | 'high'; reasons: ScorchReason[] } {
+  const reasons: ScorchReason[] = [];
+  const add = (code: string, value: number): void => {
+    const remedy = remedies[code];
+    reasons.push(remedy === undefined ? { code, points: value } : { code, points: value, remedy });
+  };
+  if (geo.tomatoAtBase.thick) add('thick-tomato-at-base', points.thickTomatoAtBase);
+  else if (geo.tomatoAtBase.diced) add('diced-tomato-at-base', points.dicedTomatoAtBase);
+  if (g.items.some((i) => i.food.kind === 'dairy' && i.joins !== 'finish' && i.joins !== 'topping'))
+    add('dairy-at-base', points.dairyAtBase);
+  if (g.items.some((i) => hasFlag(i, 'sugary') && i.joins !== 'finish')) add('sugary', points.sugary);
+  if (geo.grainOnBase) {
+    const prep = g.grain?.ingredient.prep;
+    if (prep?.coated) add('coated-grain-on-base', points.coatedGrainOnBase);
+    else if (prep?.rinse) add('rinsed-grain-on-base', points.rinsedGrainOnBase);
+    else add('grain-on-base', points.grainOnBase);
+  }
+  const minimum = pot.minimumLiquidMl[0];
+  const short = (minimum - geo.thinLiquidMl) / minimum;
+  if (short > 0.01) add('liquid-short', points.perQuarterShort * (short / 0.25));
+  if (geo.liquidLevelMm > deepMm) add('deep-liquid', points.deepLiquid);
+  if (geo.barrier) add('barrier', points.barrier);
+  if ((pot.powerW * pot.efficiency) / baseAreaCm2(pot) > strongWPerCm2) add('strong-plate', points.strongPlate);
+  const x = reasons.reduce<number>((s, r) => s + r.points, points.start);
+  const index = 1 / (1 + Math.exp(-x));
+  return { index, level: index < 0.12 ? 'low' : index < 0.35 ? 'watch' : 'high', reasons };
+}

@@ -1,0 +1,143 @@
+import type { Sourced } from '../source';
+
+/**
+ * One cooker, as the lumped model needs it. Provenance of the whole set: given ranges and common kitchen facts, tuned
+ * once on the 5.7 L electric pot; the others are scaled from it by area and mass and are not calibrated.
+ */
+export interface PotProfile {
+  id: string;
+  kind: 'electric' | 'spring' | 'whistle';
+  litres: number;
+  /** inner diameter, mm */
+  diameterMm: number;
+  powerW: number;
+  /** share of the power that reaches the plate */
+  efficiency: number;
+  baseJPerK: number;
+  /** plate to food, W/K */
+  baseWPerK: number;
+  wallJPerK: number;
+  lidJPerK: number;
+  /** head space to lid, W/K, in air and in pure steam */
+  lidAirWPerK: number;
+  lidSteamWPerK: number;
+  sideLossWPerK: number;
+  fillLossWPerK: number;
+  lidLossWPerK: number;
+  /** effective openings, m2 (discharge coefficient times area) */
+  floatM2: number;
+  quickM2: number;
+  leakM2: number;
+  pinUpPa: number;
+  pinDropPa: number;
+  bandPa: number;
+  leadPaPerK: number;
+  /** countdown starts at this share of the set pressure */
+  startShare: number;
+  highKpa: number;
+  lowKpa: number | null;
+  relief: { openPa: number; spanPa: number; areaM2: number } | null;
+  /** valve of a whistle cooker: pops at open, shuts at close */
+  whistle: { openPa: number; closePa: number; areaM2: number } | null;
+  minimumLiquidMl: Sourced;
+  roomC: number;
+}
+
+const electric57: PotProfile = {
+  id: 'electric-5.7',
+  kind: 'electric',
+  litres: 5.7,
+  diameterMm: 222,
+  powerW: 1000,
+  efficiency: 0.92,
+  baseJPerK: 600,
+  baseWPerK: 22,
+  wallJPerK: 620,
+  lidJPerK: 520,
+  lidAirWPerK: 3,
+  lidSteamWPerK: 30,
+  sideLossWPerK: 0.46,
+  fillLossWPerK: 0.85,
+  lidLossWPerK: 0.45,
+  floatM2: 3.4e-6,
+  quickM2: 3.5e-6,
+  leakM2: 0.02e-6,
+  pinUpPa: 3000,
+  pinDropPa: 2000,
+  bandPa: 5000,
+  leadPaPerK: 300,
+  startShare: 0.9,
+  highKpa: 75,
+  lowKpa: 40,
+  relief: null,
+  whistle: null,
+  minimumLiquidMl: [240, 'P'],
+  roomC: 21,
+};
+
+/** Another size of the same cooker: surfaces and metal grow with the area, volume^(2/3). [derived, not calibrated] */
+function scaled(id: string, litres: number, powerW: number, diameterMm: number, minimumMl: number): PotProfile {
+  const area = (litres / electric57.litres) ** (2 / 3);
+  return {
+    ...electric57,
+    id,
+    litres,
+    powerW,
+    diameterMm,
+    baseJPerK: electric57.baseJPerK * area,
+    baseWPerK: electric57.baseWPerK * area,
+    wallJPerK: electric57.wallJPerK * area,
+    lidJPerK: electric57.lidJPerK * area,
+    lidAirWPerK: electric57.lidAirWPerK * area,
+    lidSteamWPerK: electric57.lidSteamWPerK * area,
+    sideLossWPerK: electric57.sideLossWPerK * area,
+    fillLossWPerK: electric57.fillLossWPerK * area,
+    lidLossWPerK: electric57.lidLossWPerK * area,
+    minimumLiquidMl: [minimumMl, 'P'],
+  };
+}
+
+export const pots: readonly PotProfile[] = [
+  electric57,
+  scaled('electric-8', 8, 1200, 244, 350),
+  scaled('electric-3', 3, 700, 178, 180),
+  {
+    ...electric57,
+    id: 'stovetop-6',
+    kind: 'spring',
+    litres: 6,
+    powerW: 1800,
+    efficiency: 0.5,
+    baseWPerK: 150,
+    sideLossWPerK: 1.8,
+    fillLossWPerK: 0.6,
+    lidLossWPerK: 0.7,
+    highKpa: 100,
+    lowKpa: 55,
+    relief: { openPa: 108e3, spanPa: 10e3, areaM2: 8e-6 },
+    minimumLiquidMl: [250, 'P'],
+  },
+  {
+    ...electric57,
+    id: 'whistle-5',
+    kind: 'whistle',
+    litres: 5,
+    diameterMm: 215,
+    powerW: 2000,
+    efficiency: 0.45,
+    baseWPerK: 150,
+    sideLossWPerK: 1.8,
+    fillLossWPerK: 0.6,
+    lidLossWPerK: 0.7,
+    floatM2: 0.8e-6,
+    highKpa: 100,
+    lowKpa: null,
+    whistle: { openPa: 100e3, closePa: 72e3, areaM2: 10e-6 },
+    minimumLiquidMl: [250, 'P'],
+  },
+];
+
+export const potIds: readonly string[] = pots.map((p) => p.id);
+
+/** Area of the base in cm2. */
+export const baseAreaCm2 = (pot: PotProfile): number => (Math.PI / 4) * (pot.diameterMm / 10) ** 2;

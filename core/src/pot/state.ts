@@ -1,0 +1,127 @@
+import { ambientPa } from '../water/atmosphere';
+import { saturationC, saturationPa } from '../water/saturation';
+import { airGasJPerKgK, steamDensity, waterJPerKgK } from '../water/steam';
+import type { PotProfile } from './profile';
+
+/** Food that follows the pot's temperature at once: liquid, grain, chopped vegetables. */
+export interface ThinItem {
+  massKg: number;
+  cpJPerKgK: number;
+  /** water, kg/kg */
+  water: number;
+  densityKgPerM3: number;
+  tempC: number;
+}
+
+/** Thick pieces that lag behind the pot with a time constant. */
+export interface SlowItem {
+  massKg: number;
+  cpJPerKgK: number;
+  tauS: number;
+  densityKgPerM3: number;
+  tempC: number;
+}
+
+export interface Load {
+  thin: ThinItem[];
+  slow: SlowItem[];
+  /** temperatures of the pot itself when the lid closes */
+  wallC: number;
+  baseC: number;
+  lidC: number;
+}
+
+/** Steam lost, kg, by the way it went. */
+export interface SteamLost {
+  purge: number;
+  leak: number;
+  relief: number;
+  quick: number;
+  open: number;
+}
+
+/**
+ * The pot at one moment. Plain numbers and one typed array, so that a clone is cheap: the search keeps a clone for
+ * every half minute of hold and branches the release from there.
+ */
+export class PotState {
+  timeS = 0;
+  /** fast lump: liquid, thin food, inner wall, head-space steam */
+  tempC = 0;
+  baseC: number;
+  lidC: number;
+  slowC: Float64Array;
+  airKg = 0;
+  /** water of the fast lump including the vapour above it */
+  waterKg = 0;
+  gauge = 0;
+  pinUp = false;
+  quickOpen = false;
+  whistleOpen = false;
+  whistles = 0;
+  dry = false;
+  heaterJ = 0;
+  lossJ = 0;
+  steamOutJ = 0;
+  lost: SteamLost = { purge: 0, leak: 0, relief: 0, quick: 0, open: 0 };
+
+  readonly ambientPa: number;
+  /** heat capacity of everything in the fast lump but its water, J/K */
+  readonly dryJPerK: number;
+  readonly headM3: number;
+  readonly fill: number;
+  readonly slowJPerK: Float64Array;
+  readonly slowTauS: Float64Array;
+
+  constructor(
+    readonly pot: PotProfile,
+    readonly altitudeM: number,
+    load: Load,
+  ) {
+    this.ambientPa = ambientPa(altitudeM);
+    let heat = pot.wallJPerK;
+    let heatTemp = pot.wallJPerK * load.wallC;
+    let volume = 0;
+    for (const i of load.thin) {
+      heat += i.massKg * i.cpJPerKgK;
+      heatTemp += i.massKg * i.cpJPerKgK * i.tempC;
+      this.waterKg += i.massKg * i.water;
+      volume += i.massKg / i.densityKgPerM3;
+    }
+    for (const s of load.slow) volume += s.massKg / s.densityKgPerM3;
+    const total = pot.litres / 1000;
+    this.headM3 = Math.max(0.05 * total, total - volume);
+    this.fill = 1 - this.headM3 / total;
+    this.dryJPerK = heat - waterJPerKgK * this.waterKg;
+    this.tempC = heatTemp / heat;
+    this.baseC = load.baseC;
+    this.lidC = load.lidC;
+    this.slowC = Float64Array.from(load.slow, (s) => s.tempC);
+    this.slowJPerK = Float64Array.from(load.slow, (s) => s.massKg * s.cpJPerKgK);
+    this.slowTauS = Float64Array.from(load.slow, (s) => s.tauS);
+    this.closeLid(heat);
+  }
+
+  /** Head space saturated at the food's temperature, the rest of it air; the vapour's heat is charged to the food. */
+  private closeLid(heatJPerK: number): void {
+    this.tempC = Math.min(this.tempC, saturationC(this.ambientPa) - 0.01);
+    const ps = saturationPa(this.tempC);
+    const vapourKg = steamDensity(this.tempC, ps) * this.headM3;
+    this.tempC -= (vapourKg * 2.4e6) / heatJPerK;
+    this.airKg = ((this.ambientPa - saturationPa(this.tempC)) * this.headM3) / (airGasJPerKgK * (this.tempC + 273.15));
+  }
+
+  /** Pressure above the room, Pa, from temperature and air. `gauge` keeps the value of the last step. */
+  gaugePa(): number {
+    const k = this.tempC + 273.15;
+    return saturationPa(this.tempC) + (this.airKg * airGasJPerKgK * k) / this.headM3 - this.ambientPa;
+  }
+
+  clone(): PotState {
+    const copy = Object.create(PotState.prototype) as PotState;
+    Object.assign(copy, this);
+    copy.slowC = this.slowC.slice();
+    copy.lost = { ...this.lost };
+    return copy;
+  }
+}

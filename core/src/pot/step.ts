@@ -1,0 +1,130 @@
+import { saturationPa } from '../water/saturation';
+import { airGasJPerKgK, latentJPerKg, saturationSlope, steamDensity, waterJPerKgK } from '../water/steam';
+import { flux } from './flux';
+import type { PotState } from './state';
+
+/** Heat capacity of steam, J/(kg K), for the vapour in the head space [from memory]. */
+const vapourJPerKgK = 1500;
+
+/**
+ * One step of the pot, `dt` seconds, with `heaterW` at the heater (before the efficiency).
+ *
+ * Lumps by implicit Euler against the old food temperature; the gas by a step that is linearly implicit in the
+ * head-space pressure, so that a quick release stays stable at 1 s. The same fluxes enter both balances, so energy is
+ * conserved to the accuracy of the saturation fits. Equations: lumped energy balance, Clapeyron, ISO 6358 flow.
+ */
+export function step(s: PotState, dt: number, heaterW: number): void {
+  const pot = s.pot;
+  const t0 = s.tempC;
+  const k0 = t0 + 273.15;
+  const ps = saturationPa(t0);
+  const rhoG = steamDensity(t0, ps);
+  const latent = latentJPerKg(t0);
+  const slope = saturationSlope(t0, rhoG, latent);
+  const airPa = (s.airKg * airGasJPerKgK * k0) / s.headM3;
+  const p = ps + airPa;
+  const steamShare = ps / p;
+
+  const heater = pot.efficiency * heaterW;
+  const base = (pot.baseJPerK * s.baseC + dt * (heater + pot.baseWPerK * t0)) / (pot.baseJPerK + dt * pot.baseWPerK);
+  const lidWPerK = pot.lidAirWPerK + (pot.lidSteamWPerK - pot.lidAirWPerK) * steamShare ** 3;
+  const lid =
+    (pot.lidJPerK * s.lidC + dt * (lidWPerK * t0 + pot.lidLossWPerK * pot.roomC)) /
+    (pot.lidJPerK + dt * (lidWPerK + pot.lidLossWPerK));
+  const sideLossW = (pot.sideLossWPerK + pot.fillLossWPerK * s.fill) * (t0 - pot.roomC);
+  let q = pot.baseWPerK * (base - t0) - lidWPerK * (t0 - lid) - sideLossW;
+  for (let i = 0; i < s.slowC.length; i++) {
+    const rate = dt / s.slowTauS[i]!;
+    const next = (s.slowC[i]! + rate * t0) / (1 + rate);
+    q -= (s.slowJPerK[i]! * (next - s.slowC[i]!)) / dt;
+    s.slowC[i] = next;
+  }
+  s.baseC = base;
+  s.lidC = lid;
+  s.heaterJ += heater * dt;
+  s.lossJ += (sideLossW + pot.lidLossWPerK * (lid - pot.roomC)) * dt;
+
+  const vapourKg = rhoG * s.headM3;
+  const heatJPerK =
+    s.dryJPerK +
+    (s.waterKg - vapourKg) * waterJPerKgK +
+    vapourJPerKgK * vapourKg +
+    s.headM3 * (latent - ps / rhoG) * rhoG * (slope / ps - 1 / k0);
+
+  const gauge = p - s.ambientPa;
+  const floatM2 = s.pinUp ? 0 : pot.floatM2;
+  const quickM2 = s.quickOpen ? pot.quickM2 : 0;
+  const reliefM2 =
+    (pot.relief ? pot.relief.areaM2 * Math.min(1, Math.max(0, (gauge - pot.relief.openPa) / pot.relief.spanPa)) : 0) +
+    (s.whistleOpen && pot.whistle ? pot.whistle.areaM2 : 0);
+  const area = floatM2 + quickM2 + reliefM2 + pot.leakM2;
+
+  if (gauge < 0) {
+    // The pot draws room air in: no enthalpy at room temperature is booked, the air only fills the head space.
+    const inflow = flux(s.ambientPa, s.ambientPa / (airGasJPerKgK * (pot.roomC + 273.15)), p);
+    const airSlope = (airGasJPerKgK * k0) / s.headM3;
+    const inKg = Math.min(
+      (dt * area * inflow.flow) / (1 + dt * area * inflow.slope * airSlope),
+      (-gauge * s.headM3) / (airGasJPerKgK * k0),
+    );
+    s.airKg += inKg;
+    s.tempC = t0 + (dt * q) / heatJPerK;
+  } else {
+    const rho = rhoG + s.airKg / s.headM3;
+    const airShare = s.airKg / (rho * s.headM3);
+    const f = flux(p, rho, s.ambientPa);
+    const f0 = area * f.flow;
+    const f1 = area * f.slope;
+    const a = (slope * latent * (1 - airShare)) / heatJPerK + (airShare * airGasJPerKgK * k0) / s.headM3;
+    const dp = (dt * ((slope * q) / heatJPerK - a * f0)) / (1 + dt * f1 * a);
+    let out = Math.max(0, dt * (f0 + f1 * dp));
+    const liquidKg = s.waterKg - vapourKg;
+    let steamKg = (1 - airShare) * out;
+    if (steamKg > liquidKg) {
+      steamKg = Math.max(0, liquidKg);
+      out = airShare < 1 ? steamKg / (1 - airShare) : out;
+      s.dry = true;
+    }
+    s.airKg = Math.max(0, s.airKg - airShare * out);
+    s.waterKg -= steamKg;
+    s.tempC = t0 + (dt * q - latent * steamKg) / heatJPerK;
+    s.steamOutJ += steamKg * ((waterJPerKgK * (t0 + s.tempC)) / 2 + latent);
+    if (area > 0) {
+      s.lost.purge += (steamKg * floatM2) / area;
+      s.lost.quick += (steamKg * quickM2) / area;
+      s.lost.relief += (steamKg * reliefM2) / area;
+      s.lost.leak += (steamKg * pot.leakM2) / area;
+    }
+  }
+  if (s.waterKg - vapourKg < 1e-4) s.dry = true;
+  s.timeS += dt;
+  movePin(s);
+}
+
+/** The pin rises once the boil-off makes its pressure through its own opening, and falls a little below it. */
+function movePin(s: PotState): void {
+  const gauge = s.gaugePa();
+  s.gauge = gauge;
+  if (!s.pinUp && !s.quickOpen && gauge >= s.pot.pinUpPa) s.pinUp = true;
+  else if (s.pinUp && gauge <= s.pot.pinDropPa) s.pinUp = false;
+  const w = s.pot.whistle;
+  if (!w) return;
+  if (!s.whistleOpen && gauge >= w.openPa) {
+    s.whistleOpen = true;
+    s.whistles += 1;
+  } else if (s.whistleOpen && gauge <= w.closePa) s.whistleOpen = false;
+}
+
+/** Stored heat, J, above 0 degC liquid water, for the energy balance in the tests. */
+export function storedJ(s: PotState): number {
+  const ps = saturationPa(s.tempC);
+  const rhoG = steamDensity(s.tempC, ps);
+  const vapourKg = rhoG * s.headM3;
+  let u =
+    (s.dryJPerK + (s.waterKg - vapourKg) * waterJPerKgK) * s.tempC +
+    vapourKg * (waterJPerKgK * s.tempC + latentJPerKg(s.tempC) - ps / rhoG) +
+    s.pot.baseJPerK * s.baseC +
+    s.pot.lidJPerK * s.lidC;
+  for (let i = 0; i < s.slowC.length; i++) u += s.slowJPerK[i]! * s.slowC[i]!;
+  return u;
+}

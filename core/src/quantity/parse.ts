@@ -1,0 +1,51 @@
+import { numericQuantity } from 'numeric-quantity';
+import { nearest } from '../nearest';
+import { Problem } from '../problem';
+import { unitWords, type UnitId } from './units';
+
+export interface Amount {
+  value: number;
+  unit: UnitId;
+}
+
+/** What a kitchen can hold of anything; beyond it a number is a slip of the finger. In the unit as typed. */
+const largestValue = 100_000;
+
+/**
+ * Reads an amount as a cook types it: "1 1/2 cups", "1½ cup", "300 g", "2 lb", "1,5 l".
+ *
+ * @param text what was typed
+ * @param fallback unit to use when only a number was typed
+ * @returns value in the unit named
+ * @throws Problem `amount-empty`, `amount-number`, `amount-range` or `amount-unit`, each with the way out
+ */
+export function parseAmount(text: string, fallback?: UnitId): Amount {
+  const cleaned = text.trim().replace(/\s+/g, ' ');
+  if (cleaned === '') throw new Problem('amount-empty', 'Type an amount, for example "300 g" or "1 1/2 cups".');
+  // The unit starts at the first letter; everything before it must read as one number.
+  const split = cleaned.search(/[a-zA-Z]/);
+  const numberText = (split < 0 ? cleaned : cleaned.slice(0, split)).trim();
+  const word = (split < 0 ? '' : cleaned.slice(split)).toLowerCase().replaceAll('.', '').trim();
+  const value = readNumber(numberText);
+  if (!Number.isFinite(value))
+    throw new Problem('amount-number', `I cannot read a number in "${clip(text)}". Write it like 2, 1.5 or 1 1/2.`);
+  if (value <= 0 || value > largestValue)
+    throw new Problem('amount-range', `"${clip(text)}" is not an amount that a pot can hold. Use a number above 0.`);
+  if (word === '') {
+    if (!fallback) throw new Problem('amount-unit', `Which measure is "${clip(text)}"? Add one, for example g, ml or cups.`);
+    return { value, unit: fallback };
+  }
+  const unit = Object.hasOwn(unitWords, word) ? unitWords[word] : undefined;
+  if (unit) return { value, unit };
+  const near = nearest(word, Object.keys(unitWords), 2);
+  const hint = near.length > 0 ? ` Did you mean ${near.map((n) => `"${n}"`).join(' or ')}?` : ' Try g, ml or cups.';
+  throw new Problem('amount-unit', `I do not know the measure "${clip(word)}".${hint}`);
+}
+
+/** A comma followed by one or two digits is a decimal comma; by exactly three, a thousands mark. */
+function readNumber(text: string): number {
+  const plain = text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2').replace(/(\d),(\d)/g, '$1.$2');
+  return plain === '' ? NaN : numericQuantity(plain, { round: false });
+}
+
+const clip = (s: string): string => (s.length > 40 ? `${s.slice(0, 40)}…` : s);

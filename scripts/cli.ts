@@ -1,0 +1,87 @@
+import { readFileSync } from 'node:fs';
+import * as z from 'zod';
+import { evaluate, plan, Problem, readDish, readKitchen, dishSchema, planSchema, type Texture } from '@einkorn/core';
+
+const usage =
+  'plan -- DISH.json [--mode solve|evaluate] [--pot ID] [--altitude M] [--texture firm|fluffy|soft] [--pretty] | --schema dish|plan';
+
+interface Args {
+  file?: string;
+  mode: 'solve' | 'evaluate';
+  pot?: string;
+  altitude?: number;
+  texture?: Texture;
+  pretty: boolean;
+  schema?: 'dish' | 'plan';
+}
+
+const bad = (path: string, message: string): Problem => new Problem('arguments', message, [{ path, message }]);
+
+function oneOf<T extends string>(name: string, value: string | undefined, allowed: readonly T[]): T {
+  const hit = allowed.find((a) => a === value);
+  if (!hit) throw bad(name, `${name} takes one of: ${allowed.join(', ')}.`);
+  return hit;
+}
+
+function readArgs(argv: string[]): Args {
+  const out: Args = { mode: 'solve', pretty: false };
+  for (let i = 0; i < argv.length; i++) {
+    const a = argv[i]!;
+    if (a === '--pretty') out.pretty = true;
+    else if (a === '--mode') out.mode = oneOf('--mode', argv[++i], ['solve', 'evaluate']);
+    else if (a === '--texture') out.texture = oneOf('--texture', argv[++i], ['firm', 'fluffy', 'soft']);
+    else if (a === '--schema') out.schema = oneOf('--schema', argv[++i], ['dish', 'plan']);
+    else if (a === '--pot') out.pot = argv[++i] ?? '';
+    else if (a === '--altitude') {
+      const text = argv[++i] ?? '';
+      out.altitude = text.trim() === '' ? NaN : Number(text);
+      if (!Number.isFinite(out.altitude)) throw bad('--altitude', '--altitude takes metres above the sea, for example 1180.');
+    } else if (a.startsWith('--')) throw bad(a.slice(0, 40), `I do not know the option ${a.slice(0, 40)}. Use: ${usage}`);
+    else if (out.file !== undefined) throw bad('DISH.json', `One dish at a time. Use: ${usage}`);
+    else out.file = a;
+  }
+  return out;
+}
+
+function readJson(file: string): unknown {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch {
+    throw new Problem('file-missing', `I cannot read the file "${file.slice(0, 200)}". Check its name and place.`, [
+      { path: 'DISH.json', message: 'The file does not exist or cannot be read.' },
+    ]);
+  }
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Problem('not-json', `"${file.slice(0, 200)}" is not JSON. Export the dish again or mend the file.`, [
+      { path: '', message: 'The text is not valid JSON.' },
+    ]);
+  }
+}
+
+/** The command: prints one JSON object, returns the exit code. Bad input: one error object on stderr, exit 2. */
+export function main(argv: string[]): number {
+  try {
+    const args = readArgs(argv);
+    const write = (x: unknown): void => void process.stdout.write(`${JSON.stringify(x, null, args.pretty ? 2 : 0)}\n`);
+    if (args.schema) {
+      write(z.toJSONSchema(args.schema === 'dish' ? dishSchema : planSchema));
+      return 0;
+    }
+    if (args.file === undefined) throw bad('DISH.json', `Name a dish file. Use: ${usage}`);
+    const dish = readDish(readJson(args.file));
+    const kitchen = readKitchen({
+      ...(args.pot === undefined ? {} : { potId: args.pot }),
+      ...(args.altitude === undefined ? {} : { altitudeM: args.altitude }),
+    });
+    const options = args.texture ? { texture: args.texture } : {};
+    write(args.mode === 'evaluate' ? evaluate(dish, kitchen, options) : plan(dish, kitchen, options));
+    return 0;
+  } catch (e) {
+    const error = e instanceof Problem ? e.toJSON() : { code: 'internal', message: 'Something went wrong inside the planner. Please report this dish.', issues: [] };
+    process.stderr.write(`${JSON.stringify({ error })}\n`);
+    return 2;
+  }
+}
