@@ -22,3 +22,4 @@ export { plan, evaluate, type PlanOptions } from './plan/plan';
 export { compareSchools, type School } from './plan/schools';
 export { donenessMap, type DonenessMap } from './plan/map';
 export { replan, runsByItself, type CookEvent, type Replanned, type TimedStep } from './clock/replan';
+export * from './clock/record';

@@ -1,0 +1,127 @@
+import * as z from 'zod';
+import { dishSchema } from '../dish/schema';
+import { planSchema, type Curve, type Plan } from '../plan/document';
+import { replan } from './replan';
+
+export const cookFormat = 'einkorn.cook/1';
+
+/** Fixed scales, five steps each, in the order a cook would say them. The texts are in the catalogues. */
+export const ratingScales = {
+  grain: ['hard', 'firm', 'fluffy', 'soft', 'mushy'],
+  meat: ['under', 'done', 'tender', 'dry', 'stringy'],
+  bottom: ['clean', 'film', 'stuck', 'brown', 'burnt'],
+  sauce: ['dry', 'moist', 'loose', 'wet', 'soup'],
+  salt: ['flat', 'low', 'right', 'high', 'too-much'],
+} as const;
+export type RatingKey = keyof typeof ratingScales;
+export const ratingKeys = Object.keys(ratingScales) as RatingKey[];
+
+const step = z.number().int().min(0).max(4);
+export const ratingsSchema = z.strictObject({
+  grain: step.optional(),
+  meat: step.optional(),
+  bottom: step.optional(),
+  sauce: step.optional(),
+  salt: step.optional(),
+});
+export type Ratings = z.infer<typeof ratingsSchema>;
+
+const moment = z.number().int().min(0).max(4_102_444_800_000);
+
+export const cookEventSchema = z.strictObject({
+  /** made by the client, so that a repeated send is one event */
+  id: z.string().min(1).max(60),
+  kind: z.enum(['done', 'pin-up', 'pin-down', 'undo', 'burn', 'off-plan', 'whistle']),
+  step: z.string().max(80).optional(),
+  atMs: moment,
+  note: z.string().max(500).optional(),
+});
+
+/** What the cook says afterwards. */
+export const outcomeSchema = z.strictObject({
+  ratings: ratingsSchema.default({}),
+  coreC: z.number().min(0, 'Below 0 °C nothing is cooked.').max(130, 'No pot gets that hot.').optional(),
+  note: z.string().max(4000).optional(),
+});
+export type Outcome = z.infer<typeof outcomeSchema>;
+
+export const cookSchema = z.strictObject({
+  format: z.literal(cookFormat),
+  id: z.string().min(1).max(60),
+  dishId: z.string().max(60).nullable(),
+  dish: dishSchema,
+  plan: planSchema,
+  startedMs: moment,
+  finishedMs: moment.nullable(),
+  events: z.array(cookEventSchema).max(2000),
+  outcome: outcomeSchema.nullable(),
+});
+export type Cook = z.infer<typeof cookSchema>;
+export type StoredEvent = z.infer<typeof cookEventSchema>;
+
+/** What really happened, as far as the taps tell; null where nobody tapped. Minutes. */
+export interface Actual {
+  toPinMin: number | null;
+  releaseMin: number | null;
+  totalMin: number;
+  servedMs: number;
+}
+
+/** Reads the taps of a cook: heat-up from the locked lid to the pin, release from the end of the hold to the pin. */
+export function actualOf(cook: Cook): Actual {
+  const end = cook.finishedMs ?? cook.events.reduce((m, e) => Math.max(m, e.atMs), cook.startedMs);
+  const timed = replan(cook.plan.steps, cook.startedMs, cook.events, end);
+  const find = (id: string) => timed.steps.find((s) => s.step.id === id);
+  const minutes = (ms: number): number => ms / 60_000;
+  const has = (kind: string): boolean => cook.events.some((e) => e.kind === kind);
+  const hold = find('hold');
+  const release = timed.steps.filter((s) => s.step.stage === 'natural' || s.step.stage === 'vent');
+  const last = release[release.length - 1];
+  const up = find('heat-up');
+  return {
+    toPinMin: has('pin-up') && up ? minutes(up.endMs - up.startMs) : null,
+    releaseMin: has('pin-down') && hold && last ? minutes(last.endMs - hold.endMs) : null,
+    totalMin: minutes(end - cook.startedMs),
+    servedMs: end,
+  };
+}
+
+/**
+ * The planned curve moved to the times that were tapped: each stretch (to the pin, to the end of the hold, to the
+ * opening) is stretched to its real length. An estimate from taps, not a measurement.
+ */
+export function curveFromTaps(cook: Cook): { minutes: number[]; tempC: number[] } {
+  const p = cook.plan;
+  const a = actualOf(cook);
+  const planned = [0, p.program.pinUpMin, p.program.minutesToPressure + p.program.holdMin, last(p.curve)];
+  const pin = a.toPinMin ?? planned[1]!;
+  const hold = pin + (planned[2]! - planned[1]!);
+  const real = [0, pin, hold, hold + (a.releaseMin ?? planned[3]! - planned[2]!)];
+  const minutes = p.curve.minutes.map((m) => {
+    const i = Math.max(1, planned.findIndex((x, k) => k > 0 && m <= x + 1e-9));
+    const from = planned[i - 1]!;
+    const span = planned[i]! - from;
+    return span <= 0 ? real[i]! : real[i - 1]! + ((m - from) / span) * (real[i]! - real[i - 1]!);
+  });
+  return { minutes, tempC: [...p.curve.tempC] };
+}
+
+const last = (c: Curve): number => c.minutes[c.minutes.length - 1] ?? 0;
+
+/** The planner's own forecast on the rating scales, to set beside what the cook said; null where it makes none. */
+export function forecast(p: Plan): Record<RatingKey, number | null> {
+  const grain = p.grain ? ratingScales.grain.indexOf(p.grain.band) : null;
+  const sauceSteps = { dry: 0, moist: 1, saucy: 2, soupy: 4 } as const;
+  const meatSteps: Record<string, number> = { under: 0, juicy: 1, firm: 1, tender: 2, dry: 3, tough: 4 };
+  const meat = p.meats[0];
+  const bottom = p.scorch.level === 'low' ? 0 : p.scorch.level === 'watch' ? 1 : 3;
+  // What is missing is added; only what is already too much can go wrong.
+  const salted = Math.max(p.salt.percent, p.salt.aimPercent);
+  return {
+    grain,
+    meat: meat ? (meatSteps[meat.texture] ?? null) : null,
+    bottom,
+    sauce: p.grain ? sauceSteps[p.grain.sauce] : null,
+    salt: salted > 1.3 ? 4 : salted > 1.05 ? 3 : 2,
+  };
+}

@@ -1,0 +1,64 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { cookRoutes } from './routes/cooks';
+import { dishRoutes } from './routes/dishes';
+import { kitchenRoutes } from './routes/kitchen';
+import { planRoutes } from './routes/plan';
+import { noRoute, problems } from './routes/problems';
+import type { Store } from './store/connect';
+
+/** A household asks for a page, a plan and some taps a minute; a loop gone wrong asks for thousands. */
+const mostRequestsPerMin = 1500;
+
+/** The whole server as one Express app: the API below /api, the built interface for everything else. */
+export function createApp(store: Store, log: Logger, webFolder?: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, autoLogging: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          'script-src': ["'self'"],
+          // The control library and the charts write style elements while they run.
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'worker-src': ["'self'", 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      // The kitchen's own network has no certificate.
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.use('/api', rateLimit({ windowMs: 60_000, limit: mostRequestsPerMin, standardHeaders: true, legacyHeaders: false }));
+  app.use('/api', express.json({ limit: '2mb' }));
+  app.get('/api/health', (_req, res) => void res.json({ ok: true }));
+  app.use('/api/plan', planRoutes());
+  app.use('/api/dishes', dishRoutes(store));
+  app.use('/api/cooks', cookRoutes(store));
+  app.use('/api/kitchen', kitchenRoutes(store));
+  app.use('/api', noRoute);
+  if (webFolder && existsSync(webFolder)) {
+    app.use(express.static(webFolder, { index: false, maxAge: '1y', immutable: true, setHeaders: neverKeepPage }));
+    app.get('/{*path}', (_req, res) => {
+      res.setHeader('Cache-Control', 'no-cache');
+      res.sendFile(join(webFolder, 'index.html'));
+    });
+  }
+  app.use(problems);
+  return app;
+}
+
+/** Hashed files may be kept for ever; the page that names them may not. */
+function neverKeepPage(res: { setHeader(name: string, value: string): void }, path: string): void {
+  if (!/-[A-Z0-9]{8}\.(js|css|woff2?)$/i.test(path)) res.setHeader('Cache-Control', 'no-cache');
+}

@@ -1,0 +1,40 @@
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import pino from 'pino';
+import { createApp } from './app';
+import { seedDemo } from './demo/seed';
+import { openStore } from './store/connect';
+
+const here = dirname(fileURLToPath(import.meta.url));
+const root = join(here, '..', '..');
+const port = Number(process.env['PORT'] ?? 4280);
+const folder = process.env['EINKORN_DATA'] ?? join(root, 'data');
+
+if (!Number.isInteger(port) || port < 0 || port > 65535) {
+  console.error(`PORT must be a number from 0 to 65535, not "${process.env['PORT'] ?? ''}".`);
+  process.exit(1);
+}
+
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+const store = await openStore(folder);
+await seedDemo(store);
+const server = createApp(store, log, join(root, 'web', 'dist', 'browser')).listen(port, () => {
+  const address = server.address();
+  const at = typeof address === 'object' && address ? address.port : port;
+  console.log(`Einkorn is ready: http://localhost:${at}`);
+});
+server.on('error', (e: NodeJS.ErrnoException) => {
+  console.error(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Start with another: PORT=4281 npm start` : e.message);
+  process.exit(1);
+});
+
+let stopping = false;
+function stop(): void {
+  if (stopping) return;
+  stopping = true;
+  server.close(() => void store.sequelize.close().then(() => process.exit(0)));
+  server.closeIdleConnections();
+  setTimeout(() => process.exit(0), 2000).unref();
+}
+process.on('SIGINT', stop);
+process.on('SIGTERM', stop);

@@ -1,0 +1,94 @@
+import { cookFormat, Problem, type Cook, type Outcome, type StoredEvent } from '@einkorn/core';
+import type { Store } from './connect';
+import type { CookRow, EventRow } from './models';
+
+const missing = (): Problem => new Problem('cook-missing', 'This cook is not in the log. Go back to the Log.');
+
+export async function listCooks(store: Store): Promise<Cook[]> {
+  const { models } = store;
+  const [cooks, events] = await Promise.all([
+    models.Cooks.findAll({ order: [['startedMs', 'DESC']] }),
+    models.Events.findAll({ order: [['seq', 'ASC']] }),
+  ]);
+  const byCook = groupByCook(events);
+  return cooks.map((c) => toCook(c, byCook.get(c.id) ?? []));
+}
+
+function groupByCook(events: EventRow[]): Map<string, EventRow[]> {
+  const out = new Map<string, EventRow[]>();
+  for (const e of events) out.set(e.cookId, [...(out.get(e.cookId) ?? []), e]);
+  return out;
+}
+
+export async function getCook({ models }: Store, id: string): Promise<Cook> {
+  const row = await models.Cooks.findByPk(id);
+  if (!row) throw missing();
+  return toCook(row, await models.Events.findAll({ where: { cookId: id }, order: [['seq', 'ASC']] }));
+}
+
+/** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */
+export async function addCook({ models, sequelize }: Store, cook: Cook): Promise<void> {
+  await sequelize.transaction(async (transaction) => {
+    if (await models.Cooks.findByPk(cook.id, { transaction })) return;
+    const dish = cook.dishId === null ? null : await models.Dishes.findByPk(cook.dishId, { transaction });
+    const { id, startedMs, finishedMs, outcome } = cook;
+    await models.Cooks.create(
+      { id, dishId: dish?.id ?? null, dish: cook.dish, plan: cook.plan, startedMs, finishedMs, outcome },
+      { transaction },
+    );
+    await models.Events.bulkCreate(
+      cook.events.map((e, seq) => eventRow(id, e, seq)),
+      { transaction },
+    );
+  });
+}
+
+/** Adds events that are not there yet, in the order given. */
+export async function addEvents({ models, sequelize }: Store, cookId: string, events: StoredEvent[]): Promise<void> {
+  await sequelize.transaction(async (transaction) => {
+    if (!(await models.Cooks.findByPk(cookId, { transaction }))) throw missing();
+    let seq = await models.Events.count({ where: { cookId }, transaction });
+    for (const e of events) {
+      if (await models.Events.findByPk(e.id, { transaction })) continue;
+      await models.Events.create(eventRow(cookId, e, seq++), { transaction });
+    }
+  });
+}
+
+export async function finishCook({ models }: Store, id: string, change: { finishedMs?: number; outcome?: Outcome }): Promise<void> {
+  const row = await models.Cooks.findByPk(id);
+  if (!row) throw missing();
+  await row.update(change);
+}
+
+export async function removeCook({ models }: Store, id: string): Promise<void> {
+  if ((await models.Cooks.destroy({ where: { id } })) === 0) throw missing();
+}
+
+const eventRow = (cookId: string, e: StoredEvent, seq: number) => ({
+  id: e.id,
+  cookId,
+  kind: e.kind,
+  step: e.step ?? null,
+  atMs: e.atMs,
+  note: e.note ?? null,
+  seq,
+});
+
+const toCook = (row: CookRow, events: EventRow[]): Cook => ({
+  format: cookFormat,
+  id: row.id,
+  dishId: row.dishId,
+  dish: row.dish,
+  plan: row.plan,
+  startedMs: row.startedMs,
+  finishedMs: row.finishedMs,
+  outcome: row.outcome,
+  events: events.map((e) => ({
+    id: e.id,
+    kind: e.kind as StoredEvent['kind'],
+    atMs: e.atMs,
+    ...(e.step === null ? {} : { step: e.step }),
+    ...(e.note === null ? {} : { note: e.note }),
+  })),
+});

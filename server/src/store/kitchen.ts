@@ -1,0 +1,14 @@
+import { readKitchen, type Kitchen } from '@einkorn/core';
+import type { Store } from './connect';
+
+const key = 'kitchen';
+
+export async function getKitchen({ models }: Store): Promise<Kitchen> {
+  const row = await models.Settings.findByPk(key);
+  return readKitchen(row?.doc ?? {});
+}
+
+export async function saveKitchen({ models }: Store, kitchen: Kitchen): Promise<Kitchen> {
+  await models.Settings.upsert({ key, doc: kitchen });
+  return kitchen;
+}

@@ -1,0 +1,56 @@
+import { DataTypes, type QueryInterface, type Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+
+/*
+ * Every change of the tables, oldest first. A fixed list, not a folder: the server is one bundled file.
+ * A migration that has shipped is never edited; the next change is a new entry.
+ */
+const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] = [
+  {
+    name: '001-dishes-cooks-kitchen',
+    up: async (q) => {
+      const { STRING, INTEGER, BIGINT, JSON: json, TEXT } = DataTypes;
+      await q.createTable('dishes', {
+        id: { type: STRING, primaryKey: true },
+        doc: { type: json, allowNull: false },
+        revision: { type: INTEGER, allowNull: false },
+        updatedMs: { type: BIGINT, allowNull: false },
+      });
+      await q.createTable('cooks', {
+        id: { type: STRING, primaryKey: true },
+        // A deleted dish leaves its cooks in the log: they carry their own copy of it.
+        dishId: { type: STRING, allowNull: true, references: { model: 'dishes', key: 'id' }, onDelete: 'SET NULL' },
+        dish: { type: json, allowNull: false },
+        plan: { type: json, allowNull: false },
+        startedMs: { type: BIGINT, allowNull: false },
+        finishedMs: { type: BIGINT, allowNull: true },
+        outcome: { type: json, allowNull: true },
+      });
+      await q.createTable('cook_events', {
+        id: { type: STRING, primaryKey: true },
+        cookId: { type: STRING, allowNull: false, references: { model: 'cooks', key: 'id' }, onDelete: 'CASCADE' },
+        kind: { type: STRING, allowNull: false },
+        step: { type: STRING, allowNull: true },
+        atMs: { type: BIGINT, allowNull: false },
+        note: { type: TEXT, allowNull: true },
+        seq: { type: INTEGER, allowNull: false },
+      });
+      await q.addIndex('cook_events', ['cookId', 'seq']);
+      await q.createTable('settings', {
+        key: { type: STRING, primaryKey: true },
+        doc: { type: json, allowNull: false },
+      });
+    },
+  },
+];
+
+/** Runs what has not run yet, each migration once. */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  const umzug = new Umzug<QueryInterface>({
+    migrations: migrations.map((m) => ({ name: m.name, up: ({ context }: { context: QueryInterface }) => m.up(context) })),
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize }),
+    logger: undefined,
+  });
+  await umzug.up();
+}

@@ -1,0 +1,89 @@
+import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type ModelStatic, type Sequelize } from 'sequelize';
+import type { Dish, Outcome, Plan } from '@einkorn/core';
+
+const ms = (field: string) => ({
+  type: DataTypes.BIGINT,
+  // SQLite gives numbers, other drivers text: the product always sees a number.
+  get(this: Model): number | null {
+    const raw = this.getDataValue(field) as number | string | null;
+    return raw === null ? null : Number(raw);
+  },
+});
+
+export class DishRow extends Model<InferAttributes<DishRow>, InferCreationAttributes<DishRow>> {
+  declare id: string;
+  declare doc: Dish;
+  declare revision: number;
+  declare updatedMs: number;
+}
+
+export class CookRow extends Model<InferAttributes<CookRow>, InferCreationAttributes<CookRow>> {
+  declare id: string;
+  declare dishId: string | null;
+  declare dish: Dish;
+  declare plan: Plan;
+  declare startedMs: number;
+  declare finishedMs: number | null;
+  declare outcome: Outcome | null;
+}
+
+export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  declare id: string;
+  declare cookId: string;
+  declare kind: string;
+  declare step: CreationOptional<string | null>;
+  declare atMs: number;
+  declare note: CreationOptional<string | null>;
+  declare seq: number;
+}
+
+export class SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
+  declare key: string;
+  declare doc: unknown;
+}
+
+export interface Models {
+  Dishes: ModelStatic<DishRow>;
+  Cooks: ModelStatic<CookRow>;
+  Events: ModelStatic<EventRow>;
+  Settings: ModelStatic<SettingRow>;
+}
+
+export function defineModels(sequelize: Sequelize): Models {
+  const { STRING, INTEGER, JSON: json, TEXT } = DataTypes;
+  const common = { sequelize, timestamps: false };
+  class Dishes extends DishRow {}
+  class Cooks extends CookRow {}
+  class Events extends EventRow {}
+  class Settings extends SettingRow {}
+  Dishes.init(
+    { id: { type: STRING, primaryKey: true }, doc: json, revision: INTEGER, updatedMs: ms('updatedMs') },
+    { ...common, tableName: 'dishes' },
+  );
+  Cooks.init(
+    {
+      id: { type: STRING, primaryKey: true },
+      dishId: STRING,
+      dish: json,
+      plan: json,
+      startedMs: ms('startedMs'),
+      finishedMs: ms('finishedMs'),
+      outcome: json,
+    },
+    { ...common, tableName: 'cooks' },
+  );
+  Events.init(
+    {
+      id: { type: STRING, primaryKey: true },
+      cookId: STRING,
+      kind: STRING,
+      step: STRING,
+      atMs: ms('atMs'),
+      note: TEXT,
+      seq: INTEGER,
+    },
+    { ...common, tableName: 'cook_events' },
+  );
+  Settings.init({ key: { type: STRING, primaryKey: true }, doc: json }, { ...common, tableName: 'settings' });
+  return { Dishes, Cooks, Events, Settings };
+}

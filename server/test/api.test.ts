@@ -1,0 +1,171 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import pino from 'pino';
+import request from 'supertest';
+import { actualOf, plan, type Cook, type Dish, type Plan } from '@einkorn/core';
+import { createApp } from '../src/app';
+import { seedDemo } from '../src/demo/seed';
+import { openStore, type Store } from '../src/store/connect';
+
+let folder: string;
+let store: Store;
+let api: ReturnType<typeof request>;
+
+async function open(): Promise<void> {
+  store = await openStore(folder);
+  api = request(createApp(store, pino({ level: 'silent' })));
+}
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'einkorn-'));
+  await open();
+  await seedDemo(store);
+});
+afterAll(async () => {
+  await store.sequelize.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const dishes = async (): Promise<{ id: string; revision: number; dish: Dish }[]> => (await api.get('/api/dishes')).body;
+const turkey = async () => (await dishes()).find((d) => d.id === 'turkey-leek-lemon')!;
+
+describe('database', () => {
+  test('is in WAL mode with foreign keys on', async () => {
+    const [mode] = await store.sequelize.query('PRAGMA journal_mode');
+    const [keys] = await store.sequelize.query('PRAGMA foreign_keys');
+    expect([mode, keys]).toEqual([[{ journal_mode: 'wal' }], { foreign_keys: 1 }]);
+  });
+  test('the demo is put in once', async () => {
+    expect(await seedDemo(store)).toBe(false);
+    expect(await dishes()).toHaveLength(3);
+  });
+});
+
+describe('shelf', () => {
+  test('a saved dish survives closing the database, with its revision', async () => {
+    const d = await turkey();
+    const changed = { ...d.dish, title: 'Turkey and leek' };
+    const saved = await api.put(`/api/dishes/${d.id}`).send({ dish: changed, revision: d.revision });
+    expect(saved.body.revision).toBe(d.revision + 1);
+    await store.sequelize.close();
+    await open();
+    expect((await turkey()).dish.title).toBe('Turkey and leek');
+  });
+  test('a change over an older revision is refused and changes nothing', async () => {
+    const d = await turkey();
+    const r = await api.put(`/api/dishes/${d.id}`).send({ dish: { ...d.dish, title: 'Lost' }, revision: d.revision - 1 });
+    expect([r.status, r.body.code, r.type]).toEqual([409, 'dish-changed', 'application/problem+json']);
+    expect((await turkey()).dish.title).not.toBe('Lost');
+  });
+  test('add, read and remove; a removed dish keeps its cooks in the log', async () => {
+    const { dish } = await turkey();
+    const made = await api.post('/api/dishes').send(dish);
+    expect(made.status).toBe(201);
+    const cook = await startCook(made.body.id);
+    expect((await api.delete(`/api/dishes/${made.body.id}`)).status).toBe(204);
+    expect((await api.get(`/api/dishes/${made.body.id}`)).status).toBe(404);
+    expect((await api.get(`/api/cooks/${cook.id}`)).body.dishId).toBeNull();
+  });
+  test('a bad dish names the field and the way out', async () => {
+    const { dish } = await turkey();
+    const bad = { ...dish, ingredients: [{ ...dish.ingredients[0], food: 'rise-long' }] };
+    const r = await api.post('/api/dishes').send(bad);
+    expect([r.status, r.body.code, r.body.issues[0].path]).toEqual([400, 'food-unknown', 'ingredients.0.food']);
+    expect(r.body.detail).toContain('rice-long');
+  });
+});
+
+async function startCook(dishId: string): Promise<Cook> {
+  const { dish } = await turkey();
+  const cook: Cook = {
+    format: 'einkorn.cook/1',
+    id: `cook-${Math.round(performance.now() * 1000)}`,
+    dishId,
+    dish,
+    plan: plan(dish),
+    startedMs: Date.UTC(2026, 10, 20, 17),
+    finishedMs: null,
+    events: [],
+    outcome: null,
+  };
+  const r = await api.post('/api/cooks').send(cook);
+  expect(r.status).toBe(201);
+  return r.body;
+}
+
+describe('cooks', () => {
+  test('taps are kept in order, a repeated send once, and the outcome is found again', async () => {
+    const cook = await startCook('turkey-leek-lemon');
+    const at = cook.startedMs;
+    const first = { id: `${cook.id}-a`, kind: 'done', step: 'lock', atMs: at + 60_000 };
+    const second = { id: `${cook.id}-b`, kind: 'pin-up', atMs: at + 600_000 };
+    await api.post(`/api/cooks/${cook.id}/events`).send({ events: [first] });
+    await api.post(`/api/cooks/${cook.id}/events`).send({ events: [first, second] });
+    await api.patch(`/api/cooks/${cook.id}`).send({ finishedMs: at + 1_800_000, outcome: { ratings: { grain: 2 }, coreC: 86 } });
+    const read: Cook = (await api.get(`/api/cooks/${cook.id}`)).body;
+    expect(read.events).toEqual([first, second]);
+    expect(read.outcome).toEqual({ ratings: { grain: 2 }, coreC: 86 });
+    expect(actualOf(read).toPinMin).toBeCloseTo(9, 5);
+  });
+  test('starting the same cook twice is one cook', async () => {
+    const cook = await startCook('turkey-leek-lemon');
+    const before = (await api.get('/api/cooks')).body.length;
+    await api.post('/api/cooks').send(cook);
+    expect((await api.get('/api/cooks')).body).toHaveLength(before);
+  });
+  test('the demo cooks came out as they were told: pin late by their factor, served on their minute', async () => {
+    const cook: Cook = (await api.get('/api/cooks/demo-cook-8')).body;
+    const actual = actualOf(cook);
+    expect(actual.toPinMin! / cook.plan.program.pinUpMin).toBeCloseTo(1.18, 2);
+    expect(actual.servedMs).toBe(Date.parse('2026-11-14T19:03:00Z'));
+  });
+  test('events of a cook that is not there are a 404, an unknown kind a 400', async () => {
+    const event = { id: 'x', kind: 'pin-up', atMs: 1 };
+    expect((await api.post('/api/cooks/none/events').send({ events: [event] })).status).toBe(404);
+    expect((await api.post('/api/cooks/none/events').send({ events: [{ ...event, kind: 'boom' }] })).status).toBe(400);
+  });
+});
+
+describe('kitchen and plan', () => {
+  test('the kitchen is kept; a pot that is not there is refused', async () => {
+    await api.put('/api/kitchen').send({ potId: 'electric-8', altitudeM: 300 });
+    expect((await api.get('/api/kitchen')).body).toMatchObject({ potId: 'electric-8', altitudeM: 300 });
+    const r = await api.put('/api/kitchen').send({ potId: 'kettle' });
+    expect([r.status, r.body.issues[0].path]).toEqual([400, 'potId']);
+    await api.put('/api/kitchen').send({ potId: 'electric-5.7', altitudeM: 1180 });
+  });
+  test('POST /api/plan gives the plan of the core', async () => {
+    const { dish } = await turkey();
+    const r = await api.post('/api/plan').send({ dish, kitchen: { altitudeM: 1180 } });
+    const body: Plan = r.body;
+    expect(body).toEqual(JSON.parse(JSON.stringify(plan(dish, { format: 'einkorn.kitchen/1', potId: 'electric-5.7', altitudeM: 1180, units: 'metric', theme: 'auto' }))));
+  });
+  test('evaluate without numbers, broken JSON, wrong version, unknown route: a sentence, never a 500', async () => {
+    const { dish } = await turkey();
+    const answers = await Promise.all([
+      api.post('/api/plan').send({ dish, mode: 'evaluate' }),
+      api.post('/api/plan').set('Content-Type', 'application/json').send('{"dish": '),
+      api.post('/api/plan').send({ dish: { ...dish, format: 'einkorn.dish/9' } }),
+      api.post('/api/plan').send({ dish, mode: 'guess' }),
+      api.get('/api/nothing'),
+      api.post('/api/plan').set('Content-Type', 'application/json').send(`"${'x'.repeat(3_000_000)}"`),
+      api.get('/api/dishes/%E0%A4%A'),
+    ]);
+    expect(answers.map((a) => a.status)).toEqual([400, 400, 400, 400, 404, 413, 400]);
+    expect(answers.every((a) => a.type === 'application/problem+json' && a.body.detail.length > 10 && !/\\n\s+at /.test(a.text))).toBe(true);
+  });
+  test('any JSON body is answered below 500', async () => {
+    const routes = ['/api/plan', '/api/dishes', '/api/cooks', '/api/cooks/demo-cook-1/events'];
+    const statuses: number[] = [];
+    await fc.assert(
+      fc.asyncProperty(fc.jsonValue(), fc.constantFrom(...routes), async (x, route) => {
+        const r = await api.post(route).set('Content-Type', 'application/json').send(JSON.stringify(x));
+        statuses.push(r.status);
+      }),
+      { numRuns: 60 },
+    );
+    expect(statuses.filter((s) => s >= 500)).toEqual([]);
+  });
+});
