@@ -1,0 +1,62 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** The built application with a fresh database of its own; it can be stopped and started again on the same port. */
+export class Hut {
+  private child: ChildProcess | null = null;
+  private constructor(
+    readonly port: number,
+    private readonly folder: string,
+  ) {}
+
+  static async open(): Promise<Hut> {
+    const hut = new Hut(await freePort(), mkdtempSync(join(tmpdir(), 'einkorn-e2e-')));
+    await hut.start();
+    return hut;
+  }
+
+  get url(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, [join(import.meta.dirname, '..', 'server', 'dist', 'main.mjs')], {
+      env: { ...process.env, PORT: String(this.port), EINKORN_DATA: this.folder },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.child = child;
+    await new Promise<void>((ready, fail) => {
+      child.stdout.on('data', (d: Buffer) => d.toString().includes('ready') && ready());
+      child.on('exit', (code) => fail(new Error(`the server ended with ${code}`)));
+    });
+  }
+
+  async stop(): Promise<void> {
+    const child = this.child;
+    if (!child) return;
+    this.child = null;
+    await new Promise<void>((gone) => {
+      child.on('exit', () => gone());
+      child.kill('SIGINT');
+    });
+  }
+
+  async close(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+function freePort(): Promise<number> {
+  return new Promise((found, fail) => {
+    const probe = createServer();
+    probe.on('error', fail);
+    probe.listen(0, () => {
+      const address = probe.address();
+      probe.close(() => (typeof address === 'object' && address ? found(address.port) : fail(new Error('no port'))));
+    });
+  });
+}

@@ -1,0 +1,111 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { Hut } from './hut';
+import { launch } from './launch';
+
+/*
+ * npm run shots: drives the demo with a controlled clock and refreshes docs/screenshots. Names given on the command
+ * line choose single pictures; OUT puts them elsewhere.
+ */
+const out = process.env['OUT'] ?? join(import.meta.dirname, '..', 'docs', 'screenshots');
+const wanted = process.argv.slice(2);
+const wide = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+const evening = new Date('2026-11-14T17:40:00Z');
+
+mkdirSync(out, { recursive: true });
+const hut = await Hut.open();
+const browser = await chromium.launch(launch);
+
+async function page(viewport: { width: number; height: number }, dark = false): Promise<Page> {
+  const context = await browser.newContext({ viewport, locale: 'en-GB', timezoneId: 'UTC', colorScheme: dark ? 'dark' : 'light' });
+  const p = await context.newPage();
+  p.on('pageerror', (e) => console.error(`page error: ${e.message}`));
+  p.on('console', (m) => m.type() === 'error' && console.error(`console: ${m.text()}`));
+  return p;
+}
+
+async function shot(name: string, viewport: { width: number; height: number }, go: (p: Page) => Promise<void>, dark = false): Promise<void> {
+  if (wanted.length > 0 && !wanted.includes(name)) return;
+  const p = await page(viewport, dark);
+  await go(p);
+  await p.evaluate(() => document.fonts.ready);
+  await p.screenshot({ path: join(out, `${name}.png`) });
+  await p.context().close();
+  console.log(name);
+}
+
+const bench = (sheet: string) => async (p: Page) => {
+  await p.goto(`${hut.url}/bench/turkey-leek-lemon/${sheet}`);
+  await p.locator('ek-verdicts').waitFor();
+  await p.locator('ek-ribbon').waitFor({ state: 'attached' });
+};
+
+/** Starts a cook at 17:40 and works it up to `until`. */
+async function cookTo(p: Page, until: 'fry' | 'hold'): Promise<void> {
+  await p.clock.install({ time: evening });
+  await bench('water')(p);
+  await p.getByRole('button', { name: 'Cook this now' }).click();
+  await p.locator('ek-mini-pot').waitFor();
+  const done = p.locator('[data-tap="done"]');
+  const title = p.locator('.main h1');
+  const stop = until === 'fry' ? /Fry the turkey/ : /Wait for the pin/;
+  for (let i = 0; i < 30 && !stop.test((await title.textContent()) ?? ''); i++) {
+    const before = await title.textContent();
+    await p.clock.fastForward(100_000);
+    await done.click();
+    await p.waitForFunction((b) => document.querySelector('.main h1')?.textContent !== b, before);
+  }
+  if (until === 'fry') return;
+  await p.clock.fastForward('08:50');
+  await p.locator('[data-tap="pin-up"]').click();
+  await p.clock.fastForward('03:20');
+  await p.locator('h1', { hasText: 'Hands off' }).waitFor();
+  await p.locator('.js-plotly-plot').first().waitFor();
+}
+
+await shot('shelf', wide, async (p) => {
+  await p.goto(`${hut.url}/shelf`);
+  await p.locator('ek-mini-pot').nth(2).waitFor();
+});
+await shot('bench-gather', wide, bench('gather'));
+await shot('bench-water', wide, async (p) => {
+  await bench('water')(p);
+  await p.locator('ek-schools .line').nth(4).waitFor();
+  await p.getByRole('button', { name: 'Why: From turkey thigh' }).click();
+});
+await shot('bench-pressure', wide, async (p) => {
+  await bench('pressure')(p);
+  await p.locator('[data-program="B"]').waitFor();
+  await p.locator('.map .js-plotly-plot .contourlayer').waitFor();
+});
+await shot('bench-stack', wide, bench('stack'));
+await shot('stove', wide, (p) => cookTo(p, 'hold'));
+await shot('stove-phone', phone, (p) => cookTo(p, 'fry'));
+await shot('bench-phone', phone, bench('water'));
+await shot('log', wide, async (p) => {
+  await p.goto(`${hut.url}/log`);
+  await p.locator('tbody tr').nth(7).waitFor();
+});
+await shot('cook', wide, async (p) => {
+  await p.goto(`${hut.url}/log/demo-cook-8`);
+  await p.locator('.js-plotly-plot').waitFor();
+});
+await shot('kitchen', wide, async (p) => {
+  await p.goto(`${hut.url}/kitchen`);
+  await p.locator('.pot').nth(4).waitFor();
+});
+await shot(
+  'bench-dark',
+  wide,
+  async (p) => {
+    await bench('water')(p);
+    await p.locator('ek-schools .line').nth(4).waitFor();
+  },
+  true,
+);
+await shot('stove-dark', wide, (p) => cookTo(p, 'hold'), true);
+
+await browser.close();
+await hut.close();

@@ -1,0 +1,73 @@
+import { HttpClient, HttpErrorResponse } from '@angular/common/http';
+import { Injectable, inject } from '@angular/core';
+import type { Cook, Dish, Issue, Kitchen, Outcome, StoredEvent } from '@einkorn/core';
+import type { Observable } from 'rxjs';
+
+export interface StoredDish {
+  id: string;
+  revision: number;
+  updatedMs: number;
+  dish: Dish;
+}
+
+/** The server's routes, one method each. */
+@Injectable({ providedIn: 'root' })
+export class Api {
+  private readonly http = inject(HttpClient);
+
+  dishes(): Observable<StoredDish[]> {
+    return this.http.get<StoredDish[]>('/api/dishes');
+  }
+  dish(id: string): Observable<StoredDish> {
+    return this.http.get<StoredDish>(`/api/dishes/${encodeURIComponent(id)}`);
+  }
+  addDish(dish: Dish): Observable<StoredDish> {
+    return this.http.post<StoredDish>('/api/dishes', dish);
+  }
+  saveDish(id: string, dish: Dish, revision: number): Observable<StoredDish> {
+    return this.http.put<StoredDish>(`/api/dishes/${encodeURIComponent(id)}`, { dish, revision });
+  }
+  removeDish(id: string): Observable<void> {
+    return this.http.delete<void>(`/api/dishes/${encodeURIComponent(id)}`);
+  }
+  kitchen(): Observable<Kitchen> {
+    return this.http.get<Kitchen>('/api/kitchen');
+  }
+  saveKitchen(kitchen: Kitchen): Observable<Kitchen> {
+    return this.http.put<Kitchen>('/api/kitchen', kitchen);
+  }
+  cooks(): Observable<Cook[]> {
+    return this.http.get<Cook[]>('/api/cooks');
+  }
+  cook(id: string): Observable<Cook> {
+    return this.http.get<Cook>(`/api/cooks/${encodeURIComponent(id)}`);
+  }
+  startCook(cook: Cook): Observable<Cook> {
+    return this.http.post<Cook>('/api/cooks', cook);
+  }
+  addEvents(id: string, events: StoredEvent[]): Observable<Cook> {
+    return this.http.post<Cook>(`/api/cooks/${encodeURIComponent(id)}/events`, { events });
+  }
+  finishCook(id: string, change: { finishedMs?: number; outcome?: Outcome }): Observable<Cook> {
+    return this.http.patch<Cook>(`/api/cooks/${encodeURIComponent(id)}`, change);
+  }
+}
+
+export interface Failure {
+  code: string;
+  message: string;
+  issues: Issue[];
+  /** nothing answered: the server is away, not the input wrong */
+  offline: boolean;
+}
+
+/** The server's problem+json, or the plain fact that nothing answered. */
+export function failureOf(error: unknown): Failure {
+  if (error instanceof HttpErrorResponse) {
+    const body = error.error as { code?: string; detail?: string; issues?: Issue[] } | null;
+    if (body && typeof body === 'object' && typeof body.detail === 'string')
+      return { code: body.code ?? 'problem', message: body.detail, issues: body.issues ?? [], offline: false };
+    return { code: 'offline', message: error.message, issues: [], offline: error.status === 0 || error.status >= 502 };
+  }
+  return { code: 'unknown', message: String(error), issues: [], offline: false };
+}

@@ -1,0 +1,48 @@
+import { provideHttpClient, withFetch } from '@angular/common/http';
+import { isDevMode, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideTransloco } from '@jsverse/transloco';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore } from '@ngrx/store';
+import { MessageService } from 'primeng/api';
+import { providePrimeNG } from 'primeng/config';
+import { routes } from './app.routes';
+import * as benchEffects from './bench/bench.effects';
+import { benchFeature } from './bench/bench.slice';
+import { CatalogueLoader } from './i18n/loader';
+import * as logEffects from './log/log.slice';
+import { logFeature } from './log/log.slice';
+import * as shelfEffects from './shelf/shelf.slice';
+import { shelfFeature } from './shelf/shelf.slice';
+import * as kitchenEffects from './state/kitchen';
+import { kitchenFeature } from './state/kitchen';
+import * as stoveEffects from './stove/stove.effects';
+import { stoveFeature } from './stove/stove.slice';
+import { enamelPreset } from './theme/preset';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideRouter(routes, withComponentInputBinding()),
+    provideHttpClient(withFetch()),
+    provideStore(),
+    provideState(kitchenFeature),
+    provideState(shelfFeature),
+    provideState(benchFeature),
+    provideState(stoveFeature),
+    provideState(logFeature),
+    provideEffects(
+      { loadKitchen: kitchenEffects.loadKitchen, saveKitchen: kitchenEffects.saveKitchen },
+      { load: shelfEffects.load, verdicts: shelfEffects.verdicts, duplicate: shelfEffects.duplicate, remove: shelfEffects.remove, restore: shelfEffects.restore },
+      benchEffects,
+      stoveEffects,
+      { load: logEffects.load, loadOne: logEffects.loadOne, rate: logEffects.rate },
+    ),
+    provideTransloco({
+      config: { availableLangs: ['en'], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },
+      loader: CatalogueLoader,
+    }),
+    providePrimeNG({ theme: { preset: enamelPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } } }),
+    MessageService,
+  ],
+};

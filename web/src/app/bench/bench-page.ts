@@ -1,0 +1,366 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { scaleDish } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { TabsModule } from 'primeng/tabs';
+import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
+import { PotSection } from '../ui/pot-section';
+import { Ribbon } from '../ui/ribbon';
+import { Verdicts } from '../ui/verdicts';
+import { BenchActions, benchFeature } from './bench.slice';
+import { withServeShift } from './edits';
+import { GatherSheet } from './gather-sheet';
+import { PressureSheet } from './pressure-sheet';
+import { SummarySheet } from './summary-sheet';
+import { WaterSheet } from './water-sheet';
+import { Warnings } from './warnings';
+
+export const sheetNames = ['gather', 'fry', 'water', 'stack', 'pressure', 'finish'] as const;
+type SheetName = (typeof sheetNames)[number];
+
+/** The Bench: the pot and its verdicts at the left, the six sheets at the right, the evening below. */
+@Component({
+  selector: 'ek-bench-page',
+  imports: [RouterLink, TranslocoDirective, Button, TabsModule, PotSection, Ribbon, Verdicts, GatherSheet, WaterSheet, PressureSheet, SummarySheet, Warnings],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  template: `
+    <ng-container *transloco="let t">
+      @if (dish(); as d) {
+        <div class="bench">
+          <section class="panel pot" [attr.aria-label]="t('bench.pot')">
+            <div class="title">
+              <h1>{{ d.title }}</h1>
+              <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
+            </div>
+            <div class="facts">
+              <span class="quiet">{{ t('bench.serves') }}</span>
+              <span class="stepper">
+                <button type="button" (click)="serve(d.serves - 1)" [disabled]="d.serves <= 1" [attr.aria-label]="t('bench.fewer')">−</button>
+                <strong>{{ d.serves }}</strong>
+                <button type="button" (click)="serve(d.serves + 1)" [disabled]="d.serves >= 60" [attr.aria-label]="t('bench.more')">+</button>
+              </span>
+              <span class="quiet">{{ t('pot-name.' + kitchen().potId) }}, {{ t('bench.metres', { m: fmt.number(kitchen().altitudeM) }) }}</span>
+            </div>
+            @if (plan(); as p) {
+              <ek-pot-section class="section" [plan]="p" [foods]="foods()" />
+              <ek-verdicts [class.old]="problem()" [plan]="p" />
+            } @else if (!problem()) {
+              <p class="quiet wait">{{ t('bench.thinking') }}</p>
+            }
+          </section>
+          <section class="sheets">
+            <p-tabs [value]="sheet()" (valueChange)="goto($event)" [lazy]="true">
+              <p-tablist>
+                @for (s of names; track s; let i = $index) {
+                  <p-tab [value]="s">
+                    <span class="tab-name"><span class="no" aria-hidden="true">{{ i + 1 }}</span>{{ t('sheet.' + s) }}</span>
+                    <span class="tab-result">{{ results()[s] }}</span>
+                  </p-tab>
+                }
+              </p-tablist>
+              <div class="panel sheet" role="tabpanel" [attr.aria-label]="t('sheet.' + sheet())" tabindex="0">
+                @if (problem(); as bad) {
+                  <div class="problem" role="alert">
+                    <strong>{{ t('bench.refused') }}</strong> {{ bad.message }}
+                  </div>
+                }
+                @if (failure(); as f) {
+                  <div class="problem" role="alert">
+                    {{ f.offline ? t('error.offline') : f.message }}
+                    @if (save() === 'conflict') {
+                      <p-button [label]="t('bench.reload')" size="small" (onClick)="reload()" />
+                    }
+                  </div>
+                }
+                @switch (sheet()) {
+                  @case ('gather') {
+                    <ek-gather-sheet />
+                  }
+                  @case ('water') {
+                    <ek-water-sheet />
+                  }
+                  @case ('pressure') {
+                    <ek-pressure-sheet />
+                  }
+                  @default {
+                    <ek-summary-sheet [sheet]="sheet()" />
+                  }
+                }
+              </div>
+            </p-tabs>
+            <div class="foot">
+              <ek-warnings class="warn" />
+              <p-button severity="secondary" [label]="t('bench.undo')" [disabled]="!canUndo()" (onClick)="undo()" />
+              <p-button severity="secondary" [label]="t('bench.redo')" [disabled]="!canRedo()" (onClick)="redo()" />
+              <p-button [label]="t('bench.cook')" [disabled]="!plan() || !!problem()" (onClick)="cook()" />
+            </div>
+          </section>
+          @if (plan(); as p) {
+            <section class="panel ribbon" [attr.aria-label]="t('ribbon.title')">
+              <ek-ribbon [plan]="p" [serveAt]="d.serveAt ?? '19:00'" (moved)="shift($event)" />
+            </section>
+          }
+        </div>
+      } @else if (failure(); as f) {
+        <div class="page">
+          <section class="panel empty">
+            <h1>{{ t('bench.missing') }}</h1>
+            <p>{{ f.offline ? t('error.offline') : f.message }}</p>
+            <a routerLink="/shelf">{{ t('bench.to-shelf') }}</a>
+          </section>
+        </div>
+      } @else {
+        <p class="wait quiet" role="status">{{ t('bench.opening') }}</p>
+      }
+    </ng-container>
+  `,
+  styles: `
+    .bench {
+      display: grid;
+      grid-template: minmax(0, 1fr) 108px / 404px minmax(0, 1fr);
+      gap: 8px;
+      padding: 8px;
+      height: calc(100vh - 48px);
+      min-height: 640px;
+    }
+    .pot {
+      padding: 8px 12px 2px;
+      display: flex;
+      flex-direction: column;
+      min-height: 0;
+      overflow: hidden auto;
+    }
+    .title {
+      display: flex;
+      gap: 8px;
+      align-items: baseline;
+    }
+    .title h1 {
+      font-size: 21.5px;
+      flex: 1;
+    }
+    .save {
+      font-size: 14px;
+      white-space: nowrap;
+    }
+    .facts {
+      display: flex;
+      gap: 10px;
+      align-items: center;
+      padding: 4px 0 0;
+      font-size: 16px;
+    }
+    .stepper {
+      display: inline-flex;
+      border: 1.5px solid var(--rim);
+      border-radius: 6px;
+      overflow: hidden;
+    }
+    .stepper button {
+      width: 38px;
+      height: 30px;
+      border: 0;
+      background: var(--enamel);
+      cursor: pointer;
+      font-weight: 700;
+    }
+    .stepper button:disabled {
+      color: var(--edge);
+      cursor: default;
+    }
+    .stepper strong {
+      min-width: 38px;
+      text-align: center;
+      line-height: 30px;
+      border: solid var(--rim);
+      border-width: 0 1.5px;
+    }
+    .section {
+      flex: 1 1 260px;
+      min-height: 230px;
+    }
+    .old {
+      opacity: 0.55;
+    }
+    .wait {
+      padding: 24px;
+    }
+    .sheets {
+      display: flex;
+      flex-direction: column;
+      min-width: 0;
+      min-height: 0;
+    }
+    .sheets p-tabs {
+      display: flex;
+      flex-direction: column;
+      flex: 1;
+      min-height: 0;
+    }
+    .tab-name {
+      display: flex;
+      gap: 6px;
+      align-items: center;
+      font-size: 15px;
+      font-weight: 400;
+    }
+    .no {
+      width: 19px;
+      height: 19px;
+      line-height: 17px;
+      border-radius: 50%;
+      border: 1.5px solid currentcolor;
+      text-align: center;
+      font-size: 13px;
+      font-weight: 700;
+    }
+    .tab-result {
+      font-size: 21px;
+      font-weight: 700;
+      color: var(--ink);
+      line-height: 1.1;
+      white-space: nowrap;
+    }
+    .sheet {
+      flex: 1;
+      min-height: 0;
+      overflow: auto;
+      padding: 10px 16px;
+      border-radius: 0 0 10px 10px;
+    }
+    .problem {
+      border: 1.5px solid var(--paprika);
+      background: var(--paprika-tint);
+      border-radius: 8px;
+      padding: 8px 12px;
+      margin-bottom: 8px;
+    }
+    .foot {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      padding-top: 6px;
+    }
+    .warn {
+      flex: 1;
+      min-width: 0;
+    }
+    .ribbon {
+      grid-column: 1 / -1;
+      min-width: 0;
+    }
+    @media (max-width: 760px) {
+      .bench {
+        display: flex;
+        flex-direction: column;
+        height: auto;
+      }
+      .section {
+        min-height: 0;
+        flex: none;
+      }
+      .foot {
+        flex-wrap: wrap;
+        position: sticky;
+        bottom: 0;
+        background: var(--counter);
+        padding: 8px 0;
+        z-index: 2;
+      }
+      .warn {
+        flex-basis: 100%;
+      }
+      .sheet {
+        overflow: visible;
+        padding: 10px;
+      }
+    }
+  `,
+})
+export class BenchPage {
+  readonly id = input.required<string>();
+  readonly sheet = input.required<string>();
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  readonly fmt = inject(Format);
+  readonly names = sheetNames;
+  readonly dish = this.store.selectSignal(benchFeature.selectDish);
+  readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  readonly problem = this.store.selectSignal(benchFeature.selectProblem);
+  readonly failure = this.store.selectSignal(benchFeature.selectFailure);
+  readonly save = this.store.selectSignal(benchFeature.selectSave);
+  readonly canUndo = this.store.selectSignal(benchFeature.selectCanUndo);
+  readonly canRedo = this.store.selectSignal(benchFeature.selectCanRedo);
+  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+
+  /** The whole plan, readable from the tabs. */
+  readonly results = computed((): Record<SheetName, string> => {
+    const p = this.plan();
+    if (!p) return { gather: '…', fry: '…', water: '…', stack: '…', pressure: '…', finish: '…' };
+    const span = (stage: string): number => p.timeline.filter((s) => s.stage === stage).reduce((m, s) => m + s.endMin - s.startMin, 0);
+    const release = p.program.release;
+    const natural = release.kind === 'quick' ? '+ quick' : release.kind === 'natural' ? '+ natural' : `+ ${this.fmt.minutes(release.naturalMin ?? 0)}`;
+    return {
+      gather: `${this.fmt.number(Math.round(span('prep')))} min`,
+      fry: p.fry.length > 0 ? `${this.fmt.number(Math.round(span('fry')))} min` : '–',
+      water: this.fmt.ml(p.liquid.addMl),
+      stack: `${p.stack.length}`,
+      pressure: `${this.fmt.minutes(p.program.holdMin)} min ${natural}`,
+      finish: `${this.fmt.number(Math.round(span('finish')))} min`,
+    };
+  });
+
+  constructor() {
+    effect(() => this.store.dispatch(BenchActions.open({ id: this.id() })));
+    effect(() => this.store.dispatch(BenchActions.mapWanted({ wanted: this.sheet() === 'pressure' })));
+    effect(() => {
+      if (!(sheetNames as readonly string[]).includes(this.sheet())) void this.router.navigate(['/bench', this.id(), 'water'], { replaceUrl: true });
+    });
+  }
+
+  goto(sheet: unknown): void {
+    void this.router.navigate(['/bench', this.id(), String(sheet)], { replaceUrl: true });
+  }
+  serve(serves: number): void {
+    const d = this.dish();
+    if (d && serves >= 1 && serves <= 60) this.store.dispatch(BenchActions.edit({ dish: scaleDish(d, serves), merge: 'serves' }));
+  }
+  shift(minutes: number): void {
+    const d = this.dish();
+    if (d) this.store.dispatch(BenchActions.edit({ dish: withServeShift(d, minutes), merge: 'serve-at' }));
+  }
+  undo(): void {
+    this.store.dispatch(BenchActions.undo());
+  }
+  redo(): void {
+    this.store.dispatch(BenchActions.redo());
+  }
+  reload(): void {
+    location.reload();
+  }
+  cook(): void {
+    this.store.dispatch(BenchActions.cookNow({ nowMs: Date.now() }));
+  }
+
+  key(e: KeyboardEvent): void {
+    const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
+    const mod = e.ctrlKey || e.metaKey;
+    if (mod && e.key.toLowerCase() === 'z' && !(typing && (e.target as HTMLInputElement).dataset['own'] === 'undo')) {
+      e.preventDefault();
+      if (e.shiftKey) this.redo();
+      else this.undo();
+    } else if (mod && e.key.toLowerCase() === 'y') {
+      e.preventDefault();
+      this.redo();
+    } else if (!typing && !mod && !e.altKey) {
+      if (e.key === '[') this.shift(-5);
+      else if (e.key === ']') this.shift(5);
+      else if (/^[1-6]$/.test(e.key)) this.goto(sheetNames[Number(e.key) - 1]);
+    }
+  }
+}

@@ -1,0 +1,171 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { cookFormat, type Cook, type Dish } from '@einkorn/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store } from '@ngrx/store';
+import { catchError, combineLatest, concatMap, debounceTime, distinctUntilChanged, filter, map, merge, of, switchMap, tap } from 'rxjs';
+import { Api, failureOf } from '../api/client';
+import { kitchenFeature } from '../state/kitchen';
+import { PlanProblem, Planner } from '../workers/planner';
+import { BenchActions, benchFeature } from './bench.slice';
+import { withOverrides } from './edits';
+import { Drafts } from './drafts';
+
+export const open = createEffect(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store), drafts = inject(Drafts)) =>
+    actions.pipe(
+      ofType(BenchActions.open),
+      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
+      filter(([, s]) => s.dish === null),
+      switchMap(([{ id }]) =>
+        api.dish(id).pipe(
+          map((stored) => BenchActions.opened({ stored, draft: drafts.read(stored) })),
+          catchError((e: unknown) => of(BenchActions.openFailed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** A new verdict for every change of the dish or the kitchen, while the cook types. */
+export const planNow = createEffect(
+  (store = inject(Store), planner = inject(Planner)) =>
+    combineLatest([
+      store.select(benchFeature.selectDish),
+      store.select(kitchenFeature.selectKitchen),
+      store.select(kitchenFeature.selectLoaded),
+    ]).pipe(
+      filter((x): x is [Dish, (typeof x)[1], boolean] => x[0] !== null && x[2]),
+      distinctUntilChanged((a, b) => a[0] === b[0] && a[1] === b[1]),
+      switchMap(([dish, kitchen]) =>
+        planner.plan(dish, kitchen).pipe(
+          map((plan) => BenchActions.planned({ plan, dish })),
+          catchError((e: unknown) =>
+            of(BenchActions.planRefused({ problem: e instanceof PlanProblem ? e.problem : { code: 'internal', message: String(e), issues: [] } })),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Schools and map follow once the hands rest; a new verdict stops them. */
+export const compareSchools = createEffect(
+  (store = inject(Store), planner = inject(Planner)) =>
+    store.select(benchFeature.selectPlan).pipe(
+      filter((p) => p !== null),
+      debounceTime(250),
+      concatLatestFrom(() => [store.select(benchFeature.selectDish), store.select(kitchenFeature.selectKitchen)]),
+      switchMap(([plan, dish, kitchen]) =>
+        dish
+          ? planner.schools(dish, kitchen, plan).pipe(
+              map((schools) => BenchActions.schoolsFound({ schools })),
+              catchError(() => of(BenchActions.schoolsFound({ schools: [] }))),
+            )
+          : of(BenchActions.schoolsFound({ schools: [] })),
+      ),
+    ),
+  { functional: true },
+);
+
+export const drawMap = createEffect(
+  (store = inject(Store), planner = inject(Planner)) =>
+    combineLatest([store.select(benchFeature.selectPlan), store.select(benchFeature.selectMapWanted)]).pipe(
+      debounceTime(400),
+      concatLatestFrom(() => [store.select(benchFeature.selectDish), store.select(kitchenFeature.selectKitchen)]),
+      switchMap(([[plan, wanted], dish, kitchen]) =>
+        wanted && plan && dish
+          ? planner.map(dish, kitchen, plan).pipe(
+              map((r) => (r.map ? BenchActions.mapFound({ map: r.map }) : BenchActions.mapProgress({ share: r.share }))),
+              catchError(() => of(BenchActions.mapProgress({ share: 0 }))),
+            )
+          : of(BenchActions.mapProgress({ share: 0 })),
+      ),
+    ),
+  { functional: true },
+);
+
+/** A second program beside the plan. */
+export const compare = createEffect(
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+    actions.pipe(
+      ofType(BenchActions.compare),
+      concatLatestFrom(() => [
+        store.select(benchFeature.selectDish),
+        store.select(benchFeature.selectPlan),
+        store.select(kitchenFeature.selectKitchen),
+      ]),
+      switchMap(([{ holdMin, naturalMin }, dish, plan, kitchen]) => {
+        if (!dish || !plan) return of();
+        const release = naturalMin > 0 ? ({ kind: 'timed', naturalMin } as const) : ({ kind: 'quick' } as const);
+        const other = withOverrides(dish, { holdMin, release, liquidMl: plan.liquid.addMl });
+        return planner.planLater(other, kitchen).pipe(
+          map((p) => BenchActions.compared({ plan: p })),
+          catchError(() => of()),
+        );
+      }),
+    ),
+  { functional: true },
+);
+
+/** Every change is kept in the browser at once and on the server a moment later. */
+export const keepDraft = createEffect(
+  (actions = inject(Actions), store = inject(Store), drafts = inject(Drafts)) =>
+    actions.pipe(
+      ofType(BenchActions.edit, BenchActions.undo, BenchActions.redo),
+      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
+      tap(([, s]) => s.id && s.dish && drafts.write(s.id, s.revision, s.dish)),
+    ),
+  { functional: true, dispatch: false },
+);
+
+export const save = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api), drafts = inject(Drafts)) =>
+    merge(
+      actions.pipe(ofType(BenchActions.edit, BenchActions.undo, BenchActions.redo, BenchActions.opened), debounceTime(700)),
+      actions.pipe(ofType(BenchActions.saved)),
+      actions.pipe(ofType(BenchActions.saveFailed), filter(({ failure }) => failure.offline), debounceTime(5000)),
+    ).pipe(
+      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
+      filter(([, s]) => s.id !== null && s.dish !== null && (s.save === 'waiting' || s.save === 'offline')),
+      concatMap(([, s]) => {
+        store.dispatch(BenchActions.saving());
+        return api.saveDish(s.id!, s.dish!, s.revision).pipe(
+          map((stored) => BenchActions.saved({ revision: stored.revision, dish: s.dish! })),
+          tap(({ revision }) => drafts.settle(s.id!, revision, s.dish!)),
+          catchError((e: unknown) => of(BenchActions.saveFailed({ failure: failureOf(e) }))),
+        );
+      }),
+    ),
+  { functional: true },
+);
+
+/** The plan as it stands becomes a cook; the Stove finds it by its id. */
+export const cookNow = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api), router = inject(Router)) =>
+    actions.pipe(
+      ofType(BenchActions.cookNow),
+      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
+      concatMap(([{ nowMs }, s]) => {
+        if (!s.dish || !s.plan) return of();
+        const cook: Cook = {
+          format: cookFormat,
+          id: crypto.randomUUID?.() ?? `cook-${nowMs}-${Math.round(performance.now())}`,
+          dishId: s.id,
+          dish: s.dish,
+          plan: s.plan,
+          startedMs: nowMs,
+          finishedMs: null,
+          events: [],
+          outcome: null,
+        };
+        return api.startCook(cook).pipe(
+          tap(() => void router.navigate(['/stove', cook.id])),
+          switchMap(() => of()),
+          catchError((e: unknown) => of(BenchActions.cookFailed({ failure: failureOf(e) }))),
+        );
+      }),
+    ),
+  { functional: true },
+);

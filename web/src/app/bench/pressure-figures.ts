@@ -1,0 +1,143 @@
+import type { DonenessMap, Plan } from '@einkorn/core';
+import { axis, token, type Figure } from '../ui/chart';
+
+type Words = (key: string, p?: Record<string, unknown>) => string;
+
+const naturalOf = (p: Plan): number => (p.program.release.kind === 'quick' ? 0 : p.program.release.kind === 'natural' ? p.program.naturalFullMin : (p.program.release.naturalMin ?? 0));
+
+/** The hold that gives the plan's own equivalent minutes with another natural release; null when out of the map. */
+export function sameDoneness(m: DonenessMap, p: Plan, naturalMin: number): number | null {
+  const want = p.grain?.equivalentMin;
+  const row = m.equivalentMin[m.naturalMin.findIndex((n) => n >= naturalMin)];
+  if (want === undefined || !row) return null;
+  const i = row.findIndex((e) => e >= want);
+  if (i < 0) return null;
+  if (i === 0) return m.holdMin[0]!;
+  const f = (want - row[i - 1]!) / (row[i]! - row[i - 1]!);
+  return Math.round((m.holdMin[i - 1]! + f * (m.holdMin[i]! - m.holdMin[i - 1]!)) * 2) / 2;
+}
+
+/** Texture bands over hold and natural release, the line of equal doneness, the meat boundary, and both programs. */
+export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Figure {
+  const [e0, e1, e2, e3] = m.bandEdges as [number, number, number, number];
+  const band = token('turmeric-tint');
+  const scale: [number, string][] = [
+    [0, token('well')],
+    [0.2, token('well')],
+    [0.2, band],
+    [0.4, band],
+    [0.4, token('turmeric-fill')],
+    [0.6, token('turmeric-fill')],
+    [0.6, band],
+    [0.8, band],
+    [0.8, token('well')],
+    [1, token('well')],
+  ];
+  // Bands as whole numbers 0..4 with the place inside the band, so that the colours follow uneven edges.
+  const step = (x: number): number => {
+    const edges = [e0 - 6, e0, e1, e2, e3, e3 + 6];
+    const i = Math.min(4, Math.max(0, edges.findIndex((e, k) => k > 0 && x < e) - 1));
+    const from = edges[i]!;
+    return x >= edges[5]! ? 5 : i + Math.min(0.999, Math.max(0, (x - from) / (edges[i + 1]! - from)));
+  };
+  const same = m.naturalMin.flatMap((n) => {
+    const h = sameDoneness(m, p, n);
+    return h === null ? [] : [{ h, n }];
+  });
+  const meat = m.naturalMin.flatMap((n, i) => (m.meatFromMin[i] != null && m.meatFromMin[i]! > 0 ? [{ h: m.meatFromMin[i]!, n }] : []));
+  const points = [
+    { x: p.program.holdMin, y: naturalOf(p), name: 'A', solid: true },
+    ...(b ? [{ x: b.program.holdMin, y: naturalOf(b), name: 'B', solid: false }] : []),
+  ];
+  const words = ['hard', 'firm', 'fluffy', 'soft', 'mushy'] as const;
+  return {
+    data: [
+      {
+        type: 'contour',
+        x: m.holdMin,
+        y: m.naturalMin,
+        z: m.index.map((row) => row.map(step)),
+        zmin: 0,
+        zmax: 5,
+        colorscale: scale,
+        showscale: false,
+        contours: { start: 1, end: 4, size: 1, coloring: 'heatmap' },
+        line: { color: token('turmeric'), width: 1.6 },
+        customdata: m.index as never,
+        hovertemplate: `%{x} min + %{y} min: %{customdata:.1f} %<extra></extra>`,
+      } as never,
+      { type: 'scatter', mode: 'lines', x: same.map((s) => s.h), y: same.map((s) => s.n), line: { color: token('ink'), width: 2.4, dash: 'dot' }, hoverinfo: 'skip' },
+      { type: 'scatter', mode: 'lines', x: meat.map((s) => s.h), y: meat.map((s) => s.n), line: { color: token('paprika'), width: 3 }, hoverinfo: 'skip' },
+      {
+        type: 'scatter',
+        mode: 'text+markers',
+        x: points.map((q) => q.x),
+        y: points.map((q) => q.y),
+        text: points.map((q) => q.name),
+        textfont: { size: 16, color: points.map((q) => (q.solid ? token('onrim') : token('ink'))) as never },
+        marker: { size: 26, color: points.map((q) => (q.solid ? token('rim') : token('enamel'))), line: { color: token('rim'), width: 2.5 } },
+        hoverinfo: 'skip',
+        cliponaxis: false,
+      },
+    ],
+    layout: {
+      margin: { l: 50, r: 8, t: 6, b: 42 },
+      xaxis: axis(t('pressure.x'), { range: [0, m.holdMin.at(-1)], showgrid: false }) as never,
+      yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalMin.at(-1)], showgrid: false }) as never,
+      shapes: [{ type: 'line', x0: 0, x1: m.holdMin.at(-1)!, y0: m.naturalFullMin, y1: m.naturalFullMin, line: { color: token('steam'), width: 2, dash: 'dash' } }],
+      annotations: [
+        { x: m.holdMin.at(-1)!, y: m.naturalFullMin, xanchor: 'right', yanchor: m.naturalFullMin > m.naturalMin.at(-1)! - 2 ? 'top' : 'bottom', showarrow: false, text: t('pressure.pin-drops', { min: Math.round(m.naturalFullMin) }), font: { color: token('steam'), size: 15 }, bgcolor: token('enamel') },
+        ...words.flatMap((w, i) => bandLabel(m, i, t(`band.${w}`), step)),
+        ...(meat.length > 0 ? [{ x: 0.15, y: 0.2, xanchor: 'left' as const, yanchor: 'bottom' as const, showarrow: false, text: t('pressure.meat-under', { c: p.meats[0]?.safeMinimumC ?? 74 }), font: { color: token('paprika'), size: 14 }, bgcolor: token('enamel') }] : []),
+      ],
+    },
+  };
+}
+
+/** A band's name in the middle of where it lies, if it has room there. */
+function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number) => number): object[] {
+  let sx = 0;
+  let sy = 0;
+  let n = 0;
+  m.index.forEach((row, j) =>
+    row.forEach((x, i) => {
+      if (Math.floor(step(x)) !== band) return;
+      sx += m.holdMin[i]!;
+      sy += m.naturalMin[j]!;
+      n += 1;
+    }),
+  );
+  if (n < 5) return [];
+  return [{ x: sx / n, y: sy / n, showarrow: false, text: `<b>${text}</b>`, font: { size: 16, color: token('ink') }, bgcolor: token('enamel'), borderpad: 2, opacity: 0.92 }];
+}
+
+/** Temperature in the pot and in the middle of the meat, minutes after the lid locks. */
+export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
+  const c = p.curve;
+  const start = p.program.minutesToPressure;
+  const end = start + p.program.holdMin;
+  const last = Math.max(c.minutes.at(-1) ?? 1, b?.curve.minutes.at(-1) ?? 1);
+  const meat = p.meats[0];
+  const note = (x: number, y: number, text: string, color = token('ink'), more: object = {}): object => ({ x, y, text, showarrow: false, font: { color, size: 15 }, bgcolor: token('enamel'), opacity: 0.95, ...more });
+  return {
+    data: [
+      ...(b ? [{ type: 'scatter' as const, mode: 'lines' as const, x: b.curve.minutes, y: b.curve.tempC, line: { color: token('quiet'), width: 2, dash: 'dash' as const }, name: 'B', hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra>B</extra>' }] : []),
+      { type: 'scatter', mode: 'lines', x: c.minutes, y: c.tempC, line: { color: token('rim'), width: 4 }, fill: 'tozeroy', fillcolor: `${token('steam-tint')}66`, hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>' },
+      ...(c.meatC ? [{ type: 'scatter' as const, mode: 'lines' as const, x: c.minutes, y: c.meatC, line: { color: token('plum'), width: 3.5 }, hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>' }] : []),
+    ],
+    layout: {
+      margin: { l: 44, r: 10, t: 14, b: 36 },
+      xaxis: axis(t('chart.minutes'), { range: [0, last * 1.01] }) as never,
+      yaxis: axis('°C', { range: [20, 128], dtick: 20 }) as never,
+      shapes: [
+        { type: 'rect', x0: start, x1: end, y0: 20, y1: p.program.steamC, fillcolor: token('steam'), opacity: 0.22, line: { width: 0 } },
+        ...(meat ? [{ type: 'line' as const, x0: 0, x1: last, y0: meat.safeMinimumC, y1: meat.safeMinimumC, line: { color: token('paprika'), width: 2, dash: 'dash' as const } }] : []),
+      ],
+      annotations: [
+        note(p.program.pinUpMin, 90, t('pressure.pin-up', { min: Math.round(p.program.pinUpMin) }), token('ink'), { xanchor: 'right' }),
+        note((start + end) / 2, 126, `<b>${t('stage.hold', { min: p.program.holdMin })}</b>`),
+        ...(meat ? [note(0.2, meat.safeMinimumC, t('pressure.minimum', { c: meat.safeMinimumC }), token('paprika'), { xanchor: 'left', yanchor: 'bottom' }), note(last * 0.98, (c.meatC?.at(-1) ?? 80) - 14, `<b>${t('pressure.meat-line')}</b>`, token('plum'), { xanchor: 'right' })] : []),
+      ] as never,
+    },
+  };
+}

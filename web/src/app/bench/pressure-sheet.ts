@@ -1,0 +1,195 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import type { DonenessMap, Plan } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { InputNumber } from 'primeng/inputnumber';
+import { ProgressBar } from 'primeng/progressbar';
+import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
+import { Chart, type Figure } from '../ui/chart';
+import { BenchActions, benchFeature } from './bench.slice';
+import { withOverrides } from './edits';
+import { curveFigure, mapFigure, sameDoneness } from './pressure-figures';
+import { WhyText } from './why-text';
+
+/** 5 Pressure: equal doneness over minutes and release, two programs side by side, the curve of the pot. */
+@Component({
+  selector: 'ek-pressure-sheet',
+  imports: [FormsModule, TranslocoDirective, Button, InputNumber, ProgressBar, Chart, WhyText],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (plan(); as p) {
+        <div class="top">
+          <section class="map">
+            <h2>{{ t('pressure.map') }} <span class="quiet sub">{{ t('pressure.map-sub') }}</span></h2>
+            @if (map(); as m) {
+              <ek-chart class="chart" [class.old]="share() < 1" [figure]="mapDrawing()" [redraw]="theme()" [label]="t('pressure.map-label')" (picked)="pick($event)" />
+            } @else {
+              <div class="chart wait">
+                <p class="quiet">{{ t('pressure.drawing') }}</p>
+                <p-progressbar [value]="round(share() * 100)" [ariaLabel]="t('pressure.drawing')" />
+              </div>
+            }
+          </section>
+          <section class="two" [attr.aria-label]="t('pressure.two')">
+            @for (x of pair(); track x.key) {
+              <article [class.used]="x.key === 'A'" [attr.data-program]="x.key">
+                <h3><span class="letter" [class.solid]="x.key === 'A'">{{ x.key }}</span> {{ name(t, x.plan) }}</h3>
+                <dl>
+                  <dt>{{ t('pressure.shut-to-open') }}</dt>
+                  <dd>{{ fmt.number(lidMin(x.plan)) }} min</dd>
+                  <dt>{{ t('verdict.grain') }}</dt>
+                  <dd>{{ t('band.' + x.plan.grain!.band) }}, {{ fmt.number(x.plan.grain!.textureIndex) }} ± {{ fmt.number(x.plan.grain!.spreadPoints, 1) }} %</dd>
+                  @if (x.plan.meats[0]; as m) {
+                    <dt>{{ t('verdict.meat') }}</dt>
+                    <dd [class.stop-text]="!m.ok">{{ fmt.celsius(m.coreC) }}, {{ t('meat.' + m.texture) }}</dd>
+                  }
+                  <dt>{{ t('pressure.steam-lost') }}</dt>
+                  <dd>{{ fmt.grams(steam(x.plan)) }}</dd>
+                </dl>
+                @if (x.key === 'A') {
+                  <p class="in-use">{{ t('pressure.in-use') }}</p>
+                } @else {
+                  <p-button severity="secondary" size="small" [label]="t('pressure.use-b')" (onClick)="use(x.plan)" />
+                }
+              </article>
+            }
+          </section>
+        </div>
+        <div class="hands">
+          <label>{{ t('pressure.hold') }}
+            <p-inputnumber [ngModel]="p.program.holdMin" (ngModelChange)="hold($event)" [min]="0" [max]="120" [step]="1" [maxFractionDigits]="1" [showButtons]="true" buttonLayout="horizontal" suffix=" min" [inputStyle]="{ width: '5.6rem', textAlign: 'center' }" inputId="hold" />
+          </label>
+          <label>{{ t('pressure.natural') }}
+            <p-inputnumber [ngModel]="natural(p)" (ngModelChange)="naturalMin($event)" [min]="0" [max]="60" [step]="1" [maxFractionDigits]="0" [showButtons]="true" buttonLayout="horizontal" suffix=" min" [inputStyle]="{ width: '5.6rem', textAlign: 'center' }" inputId="natural" />
+          </label>
+          @if (mine()) {
+            <strong class="yours">{{ t('pressure.yours', { was: was() }) }}</strong>
+            <p-button size="small" severity="secondary" [label]="t('pressure.release')" (onClick)="release()" />
+          }
+          <button type="button" class="why" [attr.aria-expanded]="why()" (click)="why.set(!why())">{{ t('why.why') }}</button>
+        </div>
+        @if (why()) {
+          <div class="reason"><ek-why-text [reason]="p.decided.holdMin" [names]="foods()" /></div>
+        }
+        <section class="curve">
+          <h2>{{ t('pressure.curve') }} <span class="quiet sub">{{ t('pressure.curve-sub') }}</span></h2>
+          <ek-chart class="chart" [figure]="curveDrawing()" [redraw]="theme()" [label]="t('pressure.curve-label', { pin: fmt.number(p.program.pinUpMin, 1), hold: fmt.minutes(p.program.holdMin), top: fmt.number(p.program.steamC) })" />
+          <details>
+            <summary>{{ t('chart.table') }}</summary>
+            <table>
+              <thead><tr><th>{{ t('chart.minutes') }}</th><th>°C</th><th>kPa</th></tr></thead>
+              <tbody>
+                @for (r of table(p); track r.m) {
+                  <tr><td>{{ fmt.number(r.m, 1) }}</td><td>{{ fmt.number(r.c, 1) }}</td><td>{{ fmt.number(r.k, 0) }}</td></tr>
+                }
+              </tbody>
+            </table>
+          </details>
+        </section>
+        <p class="quiet caution">{{ t('caution.pressure') }}</p>
+      }
+    </ng-container>
+  `,
+  styleUrl: './pressure-sheet.css',
+})
+export class PressureSheet {
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  readonly fmt = inject(Format);
+  readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  readonly dish = this.store.selectSignal(benchFeature.selectDish);
+  readonly map = this.store.selectSignal(benchFeature.selectMap);
+  readonly share = this.store.selectSignal(benchFeature.selectMapShare);
+  readonly other = this.store.selectSignal(benchFeature.selectOther);
+  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly theme = computed(() => this.kitchen().theme);
+  private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly why = signal(false);
+  round = Math.round;
+
+  readonly pair = computed(() => {
+    const a = this.plan();
+    const b = this.other();
+    return [...(a ? [{ key: 'A', plan: a }] : []), ...(b && b.grain ? [{ key: 'B', plan: b }] : [])];
+  });
+  readonly mine = computed(() => {
+    const o = this.dish()?.overrides;
+    return o?.holdMin !== undefined || o?.release !== undefined;
+  });
+  readonly was = computed(() => {
+    const d = this.plan()?.decided;
+    return d ? `${this.fmt.minutes(d.holdMin.overruled ?? d.holdMin.value)} + ${this.fmt.minutes(d.naturalMin.overruled ?? d.naturalMin.value)}` : '';
+  });
+  private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
+
+  readonly mapDrawing = computed((): (() => Figure) => {
+    const m = this.map();
+    const p = this.plan();
+    const b = this.other();
+    return () => mapFigure(m!, p!, b, this.words);
+  });
+  readonly curveDrawing = computed((): (() => Figure) => {
+    const p = this.plan();
+    const b = this.other();
+    return () => curveFigure(p!, b, this.words);
+  });
+
+  constructor() {
+    // The other program starts as the same doneness with a quick release, once the map can tell which that is.
+    effect(() => {
+      const m = this.map();
+      const p = untracked(this.plan);
+      if (m && p && this.share() === 1) this.compareSame(m, p);
+    });
+  }
+
+  private compareSame(m: DonenessMap, p: Plan): void {
+    const quick = p.program.release.kind === 'quick';
+    const naturalMin = quick ? 10 : 0;
+    const holdMin = sameDoneness(m, p, naturalMin);
+    if (holdMin !== null) this.store.dispatch(BenchActions.compare({ holdMin, naturalMin }));
+  }
+
+  pick(at: { x: number; y: number }): void {
+    this.store.dispatch(BenchActions.compare({ holdMin: Math.max(0, Math.round(at.x)), naturalMin: Math.max(0, Math.round(at.y)) }));
+  }
+  name(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
+    const r = p.program.release;
+    const hold = this.fmt.minutes(p.program.holdMin);
+    return r.kind === 'quick' ? t('pressure.name-quick', { hold }) : r.kind === 'natural' ? t('pressure.name-natural', { hold }) : t('pressure.name-timed', { hold, natural: this.fmt.minutes(r.naturalMin ?? 0) });
+  }
+  lidMin(p: Plan): number {
+    return p.curve.minutes.at(-1) ?? 0;
+  }
+  steam(p: Plan): number {
+    return -(p.liquid.ledger.find((r) => r.item === 'steam')?.grams ?? 0);
+  }
+  natural(p: Plan): number {
+    const r = p.program.release;
+    return r.kind === 'quick' ? 0 : Math.round(r.kind === 'natural' ? p.program.naturalFullMin : (r.naturalMin ?? 0));
+  }
+  hold(min: number | null): void {
+    const dish = this.dish();
+    if (dish && min !== null) this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: min }), merge: 'hold' }));
+  }
+  naturalMin(min: number | null): void {
+    const dish = this.dish();
+    if (dish && min !== null)
+      this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { release: min === 0 ? { kind: 'quick' } : { kind: 'timed', naturalMin: min } }), merge: 'natural' }));
+  }
+  use(b: Plan): void {
+    const dish = this.dish();
+    if (dish) this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: b.program.holdMin, release: b.program.release }) }));
+  }
+  release(): void {
+    const dish = this.dish();
+    if (dish) this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: undefined, release: undefined }) }));
+  }
+  table(p: Plan): { m: number; c: number; k: number }[] {
+    return p.curve.minutes.flatMap((m, i) => (i % 8 === 0 ? [{ m, c: p.curve.tempC[i]!, k: p.curve.gaugeKpa[i]! }] : []));
+  }
+}

@@ -1,0 +1,170 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { bandEdges } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Format } from '../i18n/format';
+import { benchFeature } from './bench.slice';
+
+const from = 56;
+const to = 80;
+
+/** The ratios that cooks go by, each computed in this pot: hollow = the grain alone, solid = this dish. */
+@Component({
+  selector: 'ek-schools',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (plan()?.grain; as g) {
+        <section class="schools" [attr.aria-label]="t('schools.title')">
+          <div class="line head">
+            <strong>{{ t('schools.title') }}</strong>
+            <span class="quiet ml">{{ t('schools.alone') }}</span>
+            <span class="axis" aria-hidden="true">
+              @for (b of bands; track b.name) {
+                <span [style.width.%]="b.width" [class.chosen]="b.name === g.band">{{ t('band.' + b.name) }}</span>
+              }
+            </span>
+            <span class="quiet">{{ t('schools.here') }}</span>
+            <span class="quiet meant">{{ t('schools.meant-for') }}</span>
+          </div>
+          @for (s of schools(); track s.id) {
+            <div class="line">
+              <span [class.own]="s.near">{{ t('school.' + s.id) }}</span>
+              <b class="ml">{{ fmt.ml(s.ml) }}</b>
+              <span class="track" aria-hidden="true">
+                <i class="column" [style.left.%]="x(g.textureIndex - g.spreadPoints)" [style.width.%]="x(g.textureIndex + g.spreadPoints) - x(g.textureIndex - g.spreadPoints)"></i>
+                <i class="line-at" [style.left.%]="x(g.textureIndex)"></i>
+                <i class="rail"></i>
+                <i class="arrow" [style.left.%]="min(x(s.alone.index), x(s.here.index))" [style.width.%]="abs(x(s.here.index) - x(s.alone.index))"></i>
+                <i class="hollow" [style.left.%]="x(s.alone.index)"></i>
+                <i class="solid" [style.left.%]="x(s.here.index)"></i>
+              </span>
+              <span>{{ t('band.' + s.here.band) }}, {{ fmt.number(s.here.index) }} %</span>
+              <span class="quiet meant">{{ t('school-for.' + s.id) }}</span>
+            </div>
+          }
+        </section>
+      }
+    </ng-container>
+  `,
+  styles: `
+    .schools {
+      border-top: 1px solid var(--hair);
+      margin-top: 8px;
+      padding-top: 6px;
+    }
+    .line {
+      display: grid;
+      grid-template-columns: 122px 74px minmax(0, 1fr) 112px 124px;
+      gap: 10px;
+      align-items: center;
+      min-height: 26px;
+      font-size: 16.5px;
+    }
+    .ml {
+      text-align: right;
+    }
+    .head .ml {
+      font-size: 14.5px;
+    }
+    .own {
+      font-weight: 700;
+    }
+    .meant {
+      font-size: 15.5px;
+    }
+    .axis {
+      display: flex;
+      gap: 2px;
+    }
+    .axis span {
+      font-size: 14.5px;
+      text-align: center;
+      border: 1px solid var(--hair);
+      border-radius: 3px;
+      background: var(--well);
+      color: var(--quiet);
+      line-height: 18px;
+      overflow: hidden;
+    }
+    .axis .chosen {
+      background: var(--turmeric-tint);
+      border: 1.3px solid var(--rim);
+      color: var(--ink);
+      font-weight: 700;
+    }
+    .track {
+      position: relative;
+      height: 26px;
+    }
+    .track i {
+      position: absolute;
+    }
+    .column {
+      top: 0;
+      bottom: 0;
+      background: var(--turmeric-tint);
+    }
+    .line-at {
+      top: 0;
+      bottom: 0;
+      width: 2.5px;
+      margin-left: -1px;
+      background: var(--rim);
+    }
+    .rail {
+      left: 0;
+      right: 0;
+      top: 12.5px;
+      height: 1px;
+      background: var(--hair);
+    }
+    .arrow {
+      top: 12px;
+      height: 2px;
+      background: var(--ink);
+    }
+    .hollow,
+    .solid {
+      width: 13px;
+      height: 13px;
+      margin: 6.5px 0 0 -6.5px;
+      border-radius: 50%;
+      border: 2.2px solid var(--ink);
+      background: var(--enamel);
+    }
+    .solid {
+      background: var(--ink);
+    }
+    @media (max-width: 1000px) {
+      .line {
+        grid-template-columns: 1fr auto auto;
+      }
+      .axis,
+      .track,
+      .meant,
+      .head {
+        display: none;
+      }
+    }
+  `,
+})
+export class Schools {
+  private readonly store = inject(Store);
+  readonly fmt = inject(Format);
+  readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  private readonly raw = this.store.selectSignal(benchFeature.selectSchools);
+  readonly bands = (['hard', 'firm', 'fluffy', 'soft', 'mushy'] as const).map((name, i) => {
+    const a = i === 0 ? from : bandEdges[i - 1]!;
+    const b = i === 4 ? to : bandEdges[i]!;
+    return { name, width: (100 * (b - a)) / (to - from) };
+  });
+  readonly schools = computed(() => {
+    const ml = this.plan()?.liquid.addMl ?? 0;
+    return this.raw().map((s) => ({ ...s, near: Math.abs(s.ml - ml) / ml < 0.06 }));
+  });
+  x = (index: number): number => (100 * (Math.min(to, Math.max(from, index)) - from)) / (to - from);
+  min = Math.min;
+  abs = Math.abs;
+}

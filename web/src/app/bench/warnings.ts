@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Dialog } from 'primeng/dialog';
+import { benchFeature } from './bench.slice';
+
+/** The worst warning in one line, all of them on a tap. */
+@Component({
+  selector: 'ek-warnings',
+  imports: [TranslocoDirective, Dialog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (first(); as w) {
+        <button type="button" [class]="'line ' + w.severity" (click)="open.set(true)" [attr.aria-label]="t('warning.all', { n: all().length })">
+          <span class="tag">{{ t('severity.' + w.severity) }}</span>
+          <span class="text">{{ t('warning.' + w.code, params(w)) }}</span>
+          @if (all().length > 1) {
+            <span class="more">+{{ all().length - 1 }}</span>
+          }
+        </button>
+      }
+      <p-dialog [visible]="open()" (visibleChange)="open.set($event)" [modal]="true" [dismissableMask]="true" [header]="t('warning.title')" [style]="{ width: 'min(40rem, 94vw)' }">
+        <ul>
+          @for (w of all(); track w.code + $index) {
+            <li [class]="w.severity">
+              <span class="tag">{{ t('severity.' + w.severity) }}</span> {{ t('warning.' + w.code, params(w)) }}
+            </li>
+          }
+        </ul>
+      </p-dialog>
+    </ng-container>
+  `,
+  styles: `
+    .line {
+      display: flex;
+      width: 100%;
+      gap: 8px;
+      align-items: center;
+      border: 0;
+      background: transparent;
+      text-align: left;
+      cursor: pointer;
+      padding: 4px 2px;
+      font-size: 16px;
+      min-height: 40px;
+    }
+    .text {
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    .tag {
+      font-weight: 700;
+      padding: 1px 8px;
+      border-radius: 5px;
+      border: 1.5px solid var(--edge);
+      white-space: nowrap;
+      font-size: 15px;
+    }
+    .stop .tag {
+      background: var(--paprika-tint);
+      border-color: var(--paprika);
+      color: var(--paprika);
+    }
+    .caution .tag {
+      background: var(--turmeric-tint);
+      border-color: var(--turmeric);
+    }
+    .more {
+      color: var(--tab-quiet);
+      margin-left: auto;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      display: grid;
+      gap: 10px;
+    }
+  `,
+})
+export class Warnings {
+  private readonly store = inject(Store);
+  private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly open = signal(false);
+  readonly all = computed(() => this.plan()?.warnings ?? []);
+  readonly first = computed(() => this.all()[0]);
+
+  params(w: { params?: Record<string, string | number> | undefined }): Record<string, string | number> {
+    const p = { ...w.params };
+    if (typeof p['ingredient'] === 'string') p['ingredient'] = this.foods()[p['ingredient']] ?? p['ingredient'];
+    return p;
+  }
+}

@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import type { Reasoned, Term } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Format } from '../i18n/format';
+
+/** A decided number as its sum: the same terms that made it, each with its source. */
+@Component({
+  selector: 'ek-why-text',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <span class="rule">{{ t('rule.' + reason().rule) }}</span>
+      @for (x of reason().terms; track $index) {
+        <span class="term">
+          {{ t('term.' + x.label, { food: x.subject ? t('food.' + (names()[x.subject] ?? x.subject)) : '' }) }} <b>{{ value(x) }}</b>
+          @if (x.source) {
+            <i class="quiet">{{ t('source.' + x.source) }}</i>
+          }
+        </span>
+      }
+      @if (spreadG(); as s) {
+        @if (s >= 1) {
+          <span class="term">± <b>{{ fmt.number(s) }} g</b></span>
+        }
+      }
+      @if (reason().overruled !== undefined) {
+        <span class="term mine">{{ t('why.overruled') }}</span>
+      }
+    </ng-container>
+  `,
+  styles: `
+    :host {
+      font-size: 15.5px;
+      line-height: 1.3;
+    }
+    .rule {
+      font-weight: 700;
+      margin-right: 8px;
+    }
+    .term {
+      margin-right: 10px;
+    }
+    i {
+      font-size: 14px;
+      color: var(--ink);
+      font-style: italic;
+      opacity: 0.85;
+    }
+    .mine {
+      font-weight: 700;
+    }
+  `,
+})
+export class WhyText {
+  readonly reason = input.required<Reasoned>();
+  readonly names = input<Partial<Record<string, string>>>({});
+  readonly spreadG = input<number | null>(null);
+  readonly fmt = inject(Format);
+
+  value(x: Term): string {
+    const n = (digits: number): string => this.fmt.number(x.value, digits);
+    switch (x.unit) {
+      case 'share':
+        return this.fmt.percent(x.value, x.value < 0.1 ? 1 : 0);
+      case 'percent':
+        return `${n(2)} %`;
+      case 'min':
+        return `${n(1)} min`;
+      case 'ml':
+        return `${n(0)} mL`;
+      case 'C':
+        return `${n(0)} °C`;
+      case 'points':
+        return n(2);
+      case 'g/g':
+        return `${n(2)} g/g`;
+      default:
+        return `${n(Math.abs(x.value) < 10 ? 1 : 0)} ${x.unit}`;
+    }
+  }
+}

@@ -1,0 +1,58 @@
+import { Injectable, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { roundKitchen, showFraction, units, type UnitId } from '@einkorn/core';
+import { TranslocoService } from '@jsverse/transloco';
+
+/** Every figure of the interface, in the language chosen and in kitchen precision. */
+@Injectable({ providedIn: 'root' })
+export class Format {
+  private readonly transloco = inject(TranslocoService);
+  private readonly lang = toSignal(this.transloco.langChanges$, { initialValue: 'en' });
+
+  locale(): string {
+    return this.lang();
+  }
+  number(x: number, digits = 0): string {
+    return new Intl.NumberFormat(this.lang(), { maximumFractionDigits: digits, minimumFractionDigits: 0 }).format(x);
+  }
+  grams(g: number): string {
+    return `${this.number(roundKitchen(Math.abs(g)) * Math.sign(g))} g`;
+  }
+  ml(ml: number): string {
+    return `${this.number(roundKitchen(ml))} mL`;
+  }
+  /** "1½ cups" for a volume, spoons when it is little. */
+  cups(ml: number): string {
+    const key = ml < units['cup-us'].size / 4 - 5 ? 'tbsp' : 'cup-us';
+    const value = ml / units[key].size;
+    const shown = showFraction(value);
+    return `${shown} ${this.unit(key, value)}`;
+  }
+  /** The word for a measure: "cup" up to one, "cups" beyond. */
+  unit(unit: UnitId, value: number): string {
+    return this.transloco.translate(`${value > 1.05 ? 'units-many' : 'unit'}.${unit}`);
+  }
+  percent(share: number, digits = 0): string {
+    return `${this.number(share * 100, digits)} %`;
+  }
+  celsius(c: number): string {
+    return `${this.number(c)} °C`;
+  }
+  minutes(min: number): string {
+    return this.number(min < 5 ? Math.round(min * 2) / 2 : Math.round(min), 1);
+  }
+  /** 18:07, always 24 hours: a kitchen plans across the evening. */
+  time(ms: number): string {
+    return new Intl.DateTimeFormat(this.lang(), { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(ms);
+  }
+  date(ms: number): string {
+    return new Intl.DateTimeFormat(this.lang(), { day: 'numeric', month: 'short', year: 'numeric' }).format(ms);
+  }
+  /** 2:28 or 1:05:00. */
+  clock(ms: number): string {
+    const s = Math.max(0, Math.round(ms / 1000));
+    const two = (x: number): string => String(x).padStart(2, '0');
+    const h = Math.floor(s / 3600);
+    return h > 0 ? `${h}:${two(Math.floor(s / 60) % 60)}:${two(s % 60)}` : `${Math.floor(s / 60)}:${two(s % 60)}`;
+  }
+}

@@ -1,0 +1,88 @@
+import { inject } from '@angular/core';
+import { actualOf, forecast, type Cook, type Outcome } from '@einkorn/core';
+import { createEntityAdapter, type EntityState } from '@ngrx/entity';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import { catchError, concatMap, map, of, switchMap } from 'rxjs';
+import { Api, failureOf, type Failure } from '../api/client';
+
+export const LogActions = createActionGroup({
+  source: 'Log',
+  events: {
+    Load: emptyProps(),
+    Loaded: props<{ cooks: Cook[] }>(),
+    Failed: props<{ failure: Failure }>(),
+    'Load One': props<{ id: string }>(),
+    'Loaded One': props<{ cook: Cook }>(),
+    Rate: props<{ id: string; outcome: Outcome }>(),
+  },
+});
+
+const adapter = createEntityAdapter<Cook>({ sortComparer: (a, b) => b.startedMs - a.startedMs });
+
+export interface LogState extends EntityState<Cook> {
+  loaded: boolean;
+  failure: Failure | null;
+}
+
+export const logFeature = createFeature({
+  name: 'log',
+  reducer: createReducer<LogState>(
+    adapter.getInitialState({ loaded: false, failure: null }),
+    on(LogActions.loaded, (s, { cooks }) => adapter.setAll(cooks, { ...s, loaded: true, failure: null })),
+    on(LogActions.loadedOne, (s, { cook }) => adapter.upsertOne(cook, { ...s, failure: null })),
+    // The rating is shown at once; the server's answer replaces it.
+    on(LogActions.rate, (s, { id, outcome }) => adapter.updateOne({ id, changes: { outcome } }, s)),
+    on(LogActions.failed, (s, { failure }) => ({ ...s, failure, loaded: true })),
+  ),
+  extraSelectors: ({ selectLogState }) => {
+    const selectAll = createSelector(selectLogState, adapter.getSelectors().selectAll);
+    return {
+      selectAll,
+      /** what a row of the list shows: planned against actual */
+      selectRows: createSelector(selectAll, (cooks) => cooks.map((cook) => ({ cook, actual: actualOf(cook), forecast: forecast(cook.plan) }))),
+    };
+  },
+});
+
+export const load = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.load),
+      switchMap(() =>
+        api.cooks().pipe(
+          map((cooks) => LogActions.loaded({ cooks })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const loadOne = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.loadOne),
+      switchMap(({ id }) =>
+        api.cook(id).pipe(
+          map((cook) => LogActions.loadedOne({ cook })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const rate = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.rate),
+      concatMap(({ id, outcome }) =>
+        api.finishCook(id, { outcome }).pipe(
+          map((cook) => LogActions.loadedOne({ cook })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);

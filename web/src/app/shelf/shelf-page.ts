@@ -1,0 +1,251 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { Plan } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
+import { MiniPot } from '../ui/mini-pot';
+import { ShelfActions, shelfFeature } from './shelf.slice';
+
+/** The Shelf: dishes as dense rows, each with its pot in section and its verdicts in this kitchen. */
+@Component({
+  selector: 'ek-shelf-page',
+  imports: [RouterLink, TranslocoDirective, Button, InputText, MiniPot],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page" *transloco="let t">
+      <div class="head">
+        <h1>{{ t('shelf.title') }}</h1>
+        <p class="quiet">{{ t('shelf.kitchen', { pot: t('pot-name.' + kitchen().potId), m: fmt.number(kitchen().altitudeM) }) }}</p>
+        <input pInputText type="search" [placeholder]="t('shelf.search')" [attr.aria-label]="t('shelf.search')" [value]="search()" (input)="find($any($event.target).value)" />
+      </div>
+      @if (removed(); as r) {
+        <div class="panel note" role="status">
+          {{ t('shelf.removed', { title: r.dish.title }) }}
+          <p-button size="small" severity="secondary" [label]="t('bench.undo')" (onClick)="restore()" />
+        </div>
+      }
+      @if (failure(); as f) {
+        <div class="panel note stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</div>
+      }
+      @if (!loaded()) {
+        <p class="quiet" role="status">{{ t('shelf.loading') }}</p>
+      } @else if (rows().length === 0) {
+        <section class="panel empty">
+          <h2>{{ t(search() ? 'shelf.none-found' : 'shelf.empty') }}</h2>
+          <p>{{ t(search() ? 'shelf.none-found-hint' : 'shelf.empty-hint') }}</p>
+        </section>
+      } @else {
+        <ul class="panel">
+          @for (r of rows(); track r.id) {
+            <li>
+              <a class="open" [routerLink]="['/bench', r.id, 'water']">
+                @if (r.plan; as p) {
+                  <ek-mini-pot class="pot" [plan]="p" />
+                } @else {
+                  <span class="pot blank"></span>
+                }
+                <span class="what">
+                  <strong>{{ r.dish.title }}</strong>
+                  <span class="quiet">{{ t('family.' + r.dish.family) }}, {{ t('shelf.serves', { n: r.dish.serves }) }}</span>
+                </span>
+                @if (r.plan; as p) {
+                  <span class="cell"><b>{{ fmt.ml(p.liquid.addMl) }}</b><i class="quiet">{{ program(t, p) }}</i></span>
+                  <span class="cell"><b>{{ fmt.number(total(p)) }} min</b><i class="quiet">{{ t('shelf.in-all') }}</i></span>
+                  <span class="verdicts">
+                    @if (p.grain; as g) {
+                      <span class="chip grain"><svg width="14" height="14" aria-hidden="true"><rect width="14" height="14" rx="3" fill="url(#p-grain)" stroke="var(--ink)" /></svg>{{ t('band.' + g.band) }}</span>
+                    }
+                    @if (p.meats[0]; as m) {
+                      <span class="chip" [class.bad]="!m.ok"><svg width="14" height="14" aria-hidden="true"><rect width="14" height="14" rx="3" fill="url(#p-meat)" stroke="var(--ink)" /></svg>{{ t('meat.' + m.texture) }}</span>
+                    }
+                    <span class="chip" [class.bad]="p.scorch.level === 'high'"><svg width="14" height="14" aria-hidden="true"><rect width="14" height="14" rx="3" fill="url(#p-heat)" stroke="var(--ink)" /></svg>{{ t('scorch.' + p.scorch.level) }}</span>
+                  </span>
+                } @else if (r.refused) {
+                  <span class="stop-text refused">{{ r.refused }}</span>
+                } @else {
+                  <span class="quiet refused">{{ t('bench.thinking') }}</span>
+                }
+              </a>
+              <p-button severity="secondary" size="small" [label]="t('shelf.duplicate')" [ariaLabel]="t('shelf.duplicate-one', { title: r.dish.title })" (onClick)="duplicate(r.id, r.dish.title)" />
+              <p-button severity="secondary" size="small" [label]="t('shelf.remove')" [ariaLabel]="t('shelf.remove-one', { title: r.dish.title })" (onClick)="remove(r.id)" />
+            </li>
+          }
+        </ul>
+      }
+      <p class="quiet safety">{{ t('app.safety') }}</p>
+    </div>
+  `,
+  styles: `
+    .page {
+      max-width: 1280px;
+      margin: 0 auto;
+      padding: 14px 16px;
+    }
+    .head {
+      display: flex;
+      gap: 6px 18px;
+      align-items: baseline;
+      flex-wrap: wrap;
+      padding-bottom: 6px;
+    }
+    .head input {
+      margin-left: auto;
+      width: 18rem;
+      max-width: 100%;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+    }
+    li {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      padding: 8px 14px;
+      border-bottom: 1px solid var(--hair);
+    }
+    li:last-child {
+      border: 0;
+    }
+    .open {
+      flex: 1;
+      display: grid;
+      grid-template-columns: 92px minmax(200px, 1.5fr) 130px 96px minmax(210px, 1fr);
+      gap: 16px;
+      align-items: center;
+      color: var(--ink);
+      text-decoration: none;
+      min-width: 0;
+    }
+    .open:hover strong {
+      text-decoration: underline;
+    }
+    .pot {
+      width: 92px;
+      height: 68px;
+    }
+    .blank {
+      background: var(--well);
+      border-radius: 8px;
+    }
+    .what {
+      display: grid;
+    }
+    .what strong {
+      font: 600 20px/1.2 var(--title);
+      color: var(--rim);
+    }
+    .cell {
+      display: grid;
+    }
+    .cell b {
+      font-size: 22px;
+      line-height: 1.1;
+    }
+    .cell i {
+      font-style: normal;
+      font-size: 15px;
+    }
+    .verdicts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px;
+    }
+    .chip {
+      display: inline-flex;
+      gap: 6px;
+      align-items: center;
+      border: 1.3px solid var(--edge);
+      border-radius: 6px;
+      padding: 3px 9px;
+      font-weight: 700;
+    }
+    .chip.bad {
+      border-color: var(--paprika);
+      color: var(--paprika);
+    }
+    .refused {
+      grid-column: 3 / -1;
+    }
+    .note {
+      padding: 8px 14px;
+      display: flex;
+      gap: 12px;
+      align-items: center;
+    }
+    .safety {
+      font-size: 15px;
+      padding: 6px 2px;
+    }
+    @media (max-width: 900px) {
+      .open {
+        grid-template-columns: 70px 1fr;
+        gap: 4px 12px;
+      }
+      .pot {
+        width: 70px;
+        height: 52px;
+        grid-row: span 2;
+      }
+      .verdicts,
+      .refused {
+        grid-column: 1 / -1;
+      }
+      .cell:nth-of-type(n + 4) {
+        display: none;
+      }
+      li {
+        flex-wrap: wrap;
+      }
+      .open {
+        flex-basis: 100%;
+      }
+    }
+  `,
+})
+export class ShelfPage {
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  readonly fmt = inject(Format);
+  readonly rows = this.store.selectSignal(shelfFeature.selectRows);
+  readonly loaded = this.store.selectSignal(shelfFeature.selectLoaded);
+  readonly failure = this.store.selectSignal(shelfFeature.selectFailure);
+  readonly search = this.store.selectSignal(shelfFeature.selectSearch);
+  readonly removed = this.store.selectSignal(shelfFeature.selectRemoved);
+  readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  private readonly kitchenLoaded = this.store.selectSignal(kitchenFeature.selectLoaded);
+  private readonly ready = computed(() => this.kitchenLoaded());
+
+  constructor() {
+    // The verdicts depend on the kitchen, so the shelf asks once that is known.
+    effect(() => {
+      if (this.ready()) this.store.dispatch(ShelfActions.load());
+    });
+  }
+
+  total(p: Plan): number {
+    return Math.round(p.timeline.at(-1)?.endMin ?? 0);
+  }
+  program(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
+    const r = p.program.release;
+    const hold = this.fmt.minutes(p.program.holdMin);
+    return r.kind === 'quick' ? t('pressure.name-quick', { hold }) : r.kind === 'natural' ? t('pressure.name-natural', { hold }) : t('pressure.name-timed', { hold, natural: this.fmt.minutes(r.naturalMin ?? 0) });
+  }
+  find(text: string): void {
+    this.store.dispatch(ShelfActions.search({ text }));
+  }
+  duplicate(id: string, title: string): void {
+    this.store.dispatch(ShelfActions.duplicate({ id, title: this.transloco.translate('shelf.copy-of', { title }).slice(0, 120) }));
+  }
+  remove(id: string): void {
+    this.store.dispatch(ShelfActions.remove({ id }));
+  }
+  restore(): void {
+    this.store.dispatch(ShelfActions.restore());
+  }
+}

@@ -1,0 +1,70 @@
+import { inject } from '@angular/core';
+import { kitchenSchema, type Kitchen } from '@einkorn/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props, Store } from '@ngrx/store';
+import { catchError, debounceTime, filter, map, of, switchMap, withLatestFrom } from 'rxjs';
+import { Api, failureOf, type Failure } from '../api/client';
+
+/** The kitchen is read by every place, so its slice stands beside them, not inside one. */
+export const KitchenActions = createActionGroup({
+  source: 'Kitchen',
+  events: {
+    Load: emptyProps(),
+    Loaded: props<{ kitchen: Kitchen }>(),
+    Change: props<{ change: Partial<Kitchen> }>(),
+    Saved: emptyProps(),
+    Failed: props<{ failure: Failure }>(),
+  },
+});
+
+export interface KitchenState {
+  kitchen: Kitchen;
+  loaded: boolean;
+  saving: boolean;
+  failure: Failure | null;
+}
+
+export const kitchenFeature = createFeature({
+  name: 'kitchen',
+  reducer: createReducer<KitchenState>(
+    { kitchen: kitchenSchema.parse({}), loaded: false, saving: false, failure: null },
+    on(KitchenActions.loaded, (s, { kitchen }) => ({ ...s, kitchen, loaded: true, failure: null })),
+    on(KitchenActions.change, (s, { change }) => {
+      const next = kitchenSchema.safeParse({ ...s.kitchen, ...change });
+      return next.success ? { ...s, kitchen: next.data, saving: true, failure: null } : s;
+    }),
+    on(KitchenActions.saved, (s) => ({ ...s, saving: false })),
+    on(KitchenActions.failed, (s, { failure }) => ({ ...s, saving: false, loaded: true, failure })),
+  ),
+});
+
+export const loadKitchen = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(KitchenActions.load),
+      switchMap(() =>
+        api.kitchen().pipe(
+          map((kitchen) => KitchenActions.loaded({ kitchen })),
+          catchError((e: unknown) => of(KitchenActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const saveKitchen = createEffect(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+    actions.pipe(
+      ofType(KitchenActions.change),
+      debounceTime(300),
+      withLatestFrom(store.select(kitchenFeature.selectKitchen), store.select(kitchenFeature.selectSaving)),
+      filter(([, , saving]) => saving),
+      switchMap(([, kitchen]) =>
+        api.saveKitchen(kitchen).pipe(
+          map(() => KitchenActions.saved()),
+          catchError((e: unknown) => of(KitchenActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);

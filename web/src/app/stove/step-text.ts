@@ -1,0 +1,21 @@
+import type { Cook, Step } from '@einkorn/core';
+import type { Format } from '../i18n/format';
+
+type Words = (key: string, p?: Record<string, unknown>) => string;
+
+/** Fills the parameters of a step in the cook's words: foods by name, amounts in kitchen precision. */
+export function stepParams(step: Step, cook: Cook, fmt: Format, t: Words): Record<string, unknown> {
+  const foodOf = (id: string): string => cook.dish.ingredients.find((i) => i.id === id)?.food ?? id;
+  const foods = step.ingredients.map((id) => t(`food.${foodOf(id)}`));
+  const p = step.params;
+  return {
+    ...p,
+    foods: foods.join(', '),
+    food: typeof p['food'] === 'string' ? t(`food.${p['food']}`) : (foods[0] ?? ''),
+    liquid: typeof p['ml'] === 'number' ? `${fmt.ml(p['ml'])} (${fmt.cups(p['ml'])})` : '',
+    until: typeof p['until'] === 'string' ? t(`until.${p['until']}`) : '',
+    minutes: fmt.minutes(step.minutes),
+    pressure: typeof p['pressure'] === 'string' ? t(`pressure.${p['pressure']}`) : '',
+    minimum: fmt.number(Math.max(0, ...cook.plan.meats.map((m) => m.safeMinimumC))),
+  };
+}

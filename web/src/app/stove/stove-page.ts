@@ -1,0 +1,215 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { actualOf, curveFromTaps, ratingKeys, ratingScales, replan, runsByItself, type RatingKey, type Ratings, type StoredEvent } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
+import { InputNumber } from 'primeng/inputnumber';
+import { Textarea } from 'primeng/textarea';
+import { Format } from '../i18n/format';
+import { WallClock } from '../state/clock';
+import { kitchenFeature } from '../state/kitchen';
+import { Chart, type Figure } from '../ui/chart';
+import { MiniPot } from '../ui/mini-pot';
+import { RatingScale } from '../ui/rating-scale';
+import { announce, keepAwake } from './keep-awake';
+import { stoveFigure } from './stove-figure';
+import { StoveActions, stoveFeature } from './stove.slice';
+import { stepParams } from './step-text';
+
+/** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
+@Component({
+  selector: 'ek-stove-page',
+  imports: [FormsModule, RouterLink, TranslocoDirective, Button, Dialog, InputNumber, Textarea, Chart, MiniPot, RatingScale],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './stove-page.html',
+  styleUrl: './stove-page.css',
+})
+export class StovePage {
+  readonly id = input.required<string>();
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  readonly fmt = inject(Format);
+  readonly now = inject(WallClock).ticking();
+  readonly cook = this.store.selectSignal(stoveFeature.selectCook);
+  readonly failure = this.store.selectSignal(stoveFeature.selectFailure);
+  readonly unsent = this.store.selectSignal(stoveFeature.selectUnsent);
+  readonly offline = this.store.selectSignal(stoveFeature.selectOffline);
+  readonly sound = this.store.selectSignal(stoveFeature.selectSound);
+  readonly theme = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly dialog = signal<'burn' | 'off-plan' | null>(null);
+  readonly note = signal('');
+  readonly ratings = signal<Ratings>({});
+  readonly coreC = signal<number | null>(null);
+  readonly ratingKeys = ratingKeys;
+
+  readonly timed = computed(() => {
+    const c = this.cook();
+    return c ? replan(c.plan.steps, c.startedMs, c.events, this.now()) : null;
+  });
+  readonly current = computed(() => {
+    const r = this.timed();
+    return r ? (r.steps[r.current] ?? null) : null;
+  });
+  readonly next = computed(() => this.timed()?.steps.slice((this.timed()?.current ?? 0) + 1, (this.timed()?.current ?? 0) + 4) ?? []);
+  readonly over = computed(() => this.timed() !== null && this.current() === null);
+  /** Counts down while there is time, then up with a plus: late is a fact, not an alarm. */
+  readonly clock = computed(() => {
+    const s = this.current();
+    if (!s) return '0:00';
+    const planned = s.startMs + s.step.minutes * 60_000;
+    const left = planned - this.now();
+    return left >= 0 ? this.fmt.clock(left) : `+${this.fmt.clock(-left)}`;
+  });
+  readonly clockSize = computed(() => (this.clock().length > 5 ? 100 : this.clock().length > 4 ? 148 : 196));
+  readonly serveMs = computed(() => this.timed()?.serveMs ?? 0);
+  /** What the first plan said, to tell how far the evening has moved. */
+  readonly plannedServeMs = computed(() => {
+    const c = this.cook();
+    return c ? c.startedMs + c.plan.steps.reduce((m, s) => m + s.minutes, 0) * 60_000 : 0;
+  });
+  readonly lateMin = computed(() => Math.round((this.serveMs() - this.plannedServeMs()) / 60_000));
+  readonly whistles = computed(() => this.cook()?.events.filter((e) => e.kind === 'whistle').length ?? 0);
+  readonly number = computed(() => (this.timed()?.current ?? 0) + 1);
+  private readonly tapsKept = computed(() => kept(this.cook()?.events ?? []));
+  readonly pinUpAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-up')?.atMs ?? null);
+  readonly pinDownAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-down')?.atMs ?? null);
+  readonly canUndo = computed(() => this.tapsKept().length > 0);
+  readonly stepEnds = computed(() => {
+    const find = (kind: string): number | null => this.timed()?.steps.find((s) => s.step.expects === kind)?.endMs ?? null;
+    return { up: find('pin-up'), down: find('pin-down') };
+  });
+  readonly afterLid = computed(() => {
+    const r = this.timed();
+    return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
+  });
+  readonly timers = computed(() => {
+    const r = this.timed();
+    if (!r) return [];
+    const out: { key: string; ms: number; share: number }[] = [];
+    const stageEnd = (stage: string): number | null => r.steps.filter((s) => s.step.stage === stage).at(-1)?.endMs ?? null;
+    const start = this.cook()!.startedMs;
+    const add = (key: string, at: number | null): void => {
+      if (at !== null && at > this.now()) out.push({ key, ms: at - this.now(), share: (this.now() - start) / Math.max(1, at - start) });
+    };
+    if (!this.afterLid()) add('lid', r.steps.find((s) => s.step.id === 'lock')?.endMs ?? null);
+    add('open', r.steps.find((s) => s.step.id === 'finish-open')?.startMs ?? stageEnd('natural'));
+    add('serve', r.serveMs);
+    return out.slice(0, 3);
+  });
+  private readonly minute = computed(() => Math.floor(this.now() / 20_000));
+  readonly drawing = computed((): (() => Figure) => {
+    this.minute();
+    const c = this.cook()!;
+    const lock = this.timed()?.steps.find((s) => s.step.id === 'lock')?.endMs ?? c.startedMs;
+    const now = untracked(this.now);
+    const shown = curveFromTaps(c);
+    return () => stoveFigure(c.plan, shown, { lockMs: lock, nowMs: now, locked: this.afterLid() }, this.words, (ms) => this.fmt.time(ms));
+  });
+  readonly steps = (key: RatingKey): string[] => ratingScales[key].map((s) => this.words(`rating.${key}.${s}`));
+  private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
+
+  constructor() {
+    keepAwake();
+    effect(() => this.store.dispatch(StoveActions.open({ id: this.id() })));
+    let said: string | null = null;
+    effect(() => {
+      const s = this.current();
+      if (!s || s.step.id === said) return;
+      const first = said === null;
+      said = s.step.id;
+      if (!first && untracked(this.sound)) announce(this.title(), this.fmt.locale());
+    });
+  }
+
+  params(): Record<string, unknown> {
+    const s = this.current();
+    const c = this.cook();
+    return s && c ? { ...stepParams(s.step, c, this.fmt, this.words), at: this.fmt.time(s.endMs) } : {};
+  }
+  title(): string {
+    const s = this.current();
+    return s ? this.words(`step.${s.step.text}.title`, this.params()) : '';
+  }
+  nextTitle(step: NonNullable<ReturnType<typeof this.current>>['step']): string {
+    const c = this.cook();
+    return c ? this.words(`step.${step.text}.next`, stepParams(step, c, this.fmt, this.words)) : '';
+  }
+  byItself = runsByItself;
+
+  private send(kind: StoredEvent['kind'], more: Partial<StoredEvent> = {}): void {
+    const atMs = Date.now();
+    const id = `${atMs}-${Math.random().toString(36).slice(2, 10)}`;
+    this.store.dispatch(StoveActions.tap({ event: { id, kind, atMs, ...more } }));
+  }
+  done(): void {
+    const s = this.current();
+    if (!s) return;
+    if (s.step.expects) this.send(s.step.expects);
+    else this.send('done', { step: s.step.id });
+  }
+  tap(kind: 'pin-up' | 'pin-down' | 'whistle'): void {
+    this.send(kind);
+  }
+  undo(): void {
+    this.send('undo');
+  }
+  tell(kind: 'burn' | 'off-plan'): void {
+    this.send(kind, this.note().trim() ? { note: this.note().trim().slice(0, 500) } : {});
+    this.note.set('');
+    this.dialog.set(null);
+  }
+  setSound(on: boolean): void {
+    this.store.dispatch(StoveActions.sound({ on }));
+  }
+  rate(key: RatingKey, value: number): void {
+    this.ratings.update((r) => ({ ...r, [key]: value }));
+  }
+  finish(): void {
+    const core = this.coreC();
+    const note = this.note().trim();
+    this.store.dispatch(
+      StoveActions.finish({
+        finishedMs: Math.round(this.timed()?.serveMs ?? Date.now()),
+        outcome: { ratings: this.ratings(), ...(core === null ? {} : { coreC: core }), ...(note ? { note } : {}) },
+      }),
+    );
+  }
+  stop(): void {
+    this.store.dispatch(StoveActions.finish({ finishedMs: Date.now(), outcome: { ratings: {}, note: this.words('stove.stopped') } }));
+  }
+  meatDone(): boolean {
+    return (this.cook()?.plan.meats.length ?? 0) > 0;
+  }
+  actual() {
+    return actualOf(this.cook()!);
+  }
+
+  key(e: KeyboardEvent): void {
+    const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement || e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement;
+    if (this.dialog() || typing) return;
+    if (e.key === ' ' && this.current()) {
+      e.preventDefault();
+      this.done();
+    } else if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && this.canUndo()) {
+      e.preventDefault();
+      this.undo();
+    }
+  }
+}
+
+/** The taps that stand: what an undo took back is gone. */
+function kept(events: readonly StoredEvent[]): StoredEvent[] {
+  const out: StoredEvent[] = [];
+  for (const e of events) {
+    if (e.kind !== 'undo') out.push(e);
+    else {
+      const i = out.findLastIndex((x) => x.kind === 'done' || x.kind === 'pin-up' || x.kind === 'pin-down');
+      if (i >= 0) out.splice(i, 1);
+    }
+  }
+  return out;
+}

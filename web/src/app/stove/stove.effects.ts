@@ -1,0 +1,113 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { cookSchema, type Cook, type StoredEvent } from '@einkorn/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store } from '@ngrx/store';
+import { catchError, concatMap, debounceTime, filter, map, merge, of, switchMap, tap } from 'rxjs';
+import { Api, failureOf } from '../api/client';
+import { StoveActions, stoveFeature } from './stove.slice';
+
+const key = (id: string): string => `einkorn.cook.${id}`;
+
+/** The cook as this browser last knew it, with the taps that the server may not have. */
+function held(id: string): { cook: Cook; unsent: StoredEvent[] } | null {
+  try {
+    const raw = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as { cook: unknown; unsent: StoredEvent[] } | null;
+    const cook = cookSchema.safeParse(raw?.cook);
+    return raw && cook.success ? { cook: cook.data, unsent: raw.unsent } : null;
+  } catch {
+    return null;
+  }
+}
+
+export const open = createEffect(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+    actions.pipe(
+      ofType(StoveActions.open),
+      concatLatestFrom(() => store.select(stoveFeature.selectCook)),
+      filter(([, cook]) => cook === null),
+      switchMap(([{ id }]) =>
+        api.cook(id).pipe(
+          map((cook) => StoveActions.opened({ cook, unsent: held(id)?.unsent ?? [] })),
+          catchError((e: unknown) => {
+            const failure = failureOf(e);
+            const own = held(id);
+            // Without the network the stove goes on from what this browser knows.
+            return of(failure.offline && own ? StoveActions.opened(own) : StoveActions.failed({ failure }));
+          }),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const findRunning = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(StoveActions.findRunning),
+      switchMap(() =>
+        api.cooks().pipe(
+          map((all) => StoveActions.runningFound({ cooks: all.filter((c) => c.finishedMs === null) })),
+          catchError((e: unknown) => of(StoveActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Every state of the cook is kept in the browser: a reload, a sleep or a closed tab finds the same clocks. */
+export const keep = createEffect(
+  (store = inject(Store)) =>
+    store.select(stoveFeature.selectStoveState).pipe(
+      tap(({ cook, unsent }) => {
+        if (!cook) return;
+        try {
+          if (cook.finishedMs === null) localStorage.setItem(key(cook.id), JSON.stringify({ cook, unsent }));
+          else localStorage.removeItem(key(cook.id));
+        } catch {
+          // A full store only loses the second copy.
+        }
+      }),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** Sends what is not confirmed; after a failure again every few seconds. */
+export const send = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
+    merge(
+      actions.pipe(ofType(StoveActions.tap, StoveActions.opened, StoveActions.sent)),
+      actions.pipe(ofType(StoveActions.sendFailed), debounceTime(4000)),
+    ).pipe(
+      concatLatestFrom(() => store.select(stoveFeature.selectStoveState)),
+      filter(([, s]) => s.cook !== null && s.unsent.length > 0),
+      concatMap(([, s]) =>
+        api.addEvents(s.cook!.id, s.unsent).pipe(
+          map(() => StoveActions.sent({ ids: s.unsent.map((e) => e.id) })),
+          catchError((e: unknown) => of(StoveActions.sendFailed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const finish = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api), router = inject(Router)) =>
+    actions.pipe(
+      ofType(StoveActions.finish),
+      concatLatestFrom(() => store.select(stoveFeature.selectStoveState)),
+      concatMap(([{ finishedMs, outcome }, s]) => {
+        const cook = s.cook;
+        if (!cook) return of();
+        const sent = s.unsent.length > 0 ? api.addEvents(cook.id, s.unsent) : of(cook);
+        return sent.pipe(
+          concatMap(() => api.finishCook(cook.id, { finishedMs, outcome })),
+          map((done) => StoveActions.finished({ cook: done })),
+          tap(() => void router.navigate(['/log', cook.id])),
+          catchError((e: unknown) => of(StoveActions.failed({ failure: failureOf(e) }))),
+        );
+      }),
+    ),
+  { functional: true },
+);

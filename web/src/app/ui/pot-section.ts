@@ -1,0 +1,255 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import type { Plan, StackLayer } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Format } from '../i18n/format';
+import { patternOf } from './patterns';
+
+interface Drawn {
+  layer: StackLayer;
+  food: string;
+  y: number;
+  h: number;
+  fill: string;
+  blobs: { x: number; y: number; w: number; h: number; r: number }[];
+  label: { x: number; y: number; dotX: number; dotY: number } | null;
+}
+
+const view = { w: 376, h: 318, left: 27, bottom: 262, maxW: 324, maxH: 200 };
+/** Thin layers and spoonfuls are drawn but not labelled. */
+const labelFromG = 25;
+const mostLabels = 4;
+
+/** The pot in cross-section, to scale from its litres and diameter: layers by pattern, liquid line, limits, heat below. */
+@Component({
+  selector: 'ek-pot-section',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <svg [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h" role="group" [attr.aria-label]="t('pot.title')" preserveAspectRatio="xMidYMid meet">
+        <!-- lid with its rolled rim, knob and pin -->
+        <path [attr.d]="lid()" fill="none" stroke="var(--rim)" stroke-width="7" stroke-linecap="round" />
+        <rect [attr.x]="cx() - 11" [attr.y]="top() - 29" width="22" height="7" rx="3.5" fill="var(--rim)" />
+        <rect [attr.x]="cx() + w() * 0.36 - 3.5" [attr.y]="top() - 24" width="7" height="17" rx="2" fill="var(--enamel)" stroke="var(--rim)" stroke-width="2" />
+        <!-- wall: dark rim outside, white enamel inside -->
+        <path [attr.d]="wall()" fill="var(--well)" stroke="var(--rim)" stroke-width="10" stroke-linejoin="round" />
+        <path [attr.d]="wall()" fill="var(--well)" stroke="var(--enamel)" stroke-width="6" stroke-linejoin="round" />
+        <circle [attr.cx]="x0() - 5" [attr.cy]="top()" r="6" fill="var(--rim)" />
+        <circle [attr.cx]="x0() + w() + 5" [attr.cy]="top()" r="6" fill="var(--rim)" />
+        <!-- liquid fills the gaps from below -->
+        <rect [attr.x]="x0()" [attr.y]="yOf(plan().pot.liquidLevelMm)" [attr.width]="w()" [attr.height]="plan().pot.liquidLevelMm * scale()" fill="url(#p-liquid)" />
+        @for (d of drawn(); track d.layer.ingredient) {
+          <g
+            tabindex="0"
+            role="img"
+            class="layer"
+            [attr.aria-label]="t('pot.layer', { food: t('food.' + d.food), grams: fmt.grams(d.layer.grams), water: fmt.grams(d.layer.waterG) })"
+            (mouseenter)="over.set(d)"
+            (mouseleave)="over.set(null)"
+            (focus)="over.set(d)"
+            (blur)="over.set(null)"
+          >
+            @if (d.blobs.length > 0) {
+              @for (b of d.blobs; track $index) {
+                <rect [attr.x]="b.x" [attr.y]="b.y" [attr.width]="b.w" [attr.height]="b.h" [attr.rx]="b.r" [attr.fill]="d.fill" stroke="var(--ink)" stroke-width="1.2" />
+              }
+            } @else if (d.layer.kind !== 'liquid') {
+              <rect [attr.x]="x0()" [attr.y]="d.y" [attr.width]="w()" [attr.height]="d.h" [attr.fill]="d.fill" />
+              <path [attr.d]="'M' + x0() + ' ' + d.y + 'h' + w()" stroke="var(--ink)" stroke-width="0.8" stroke-opacity="0.6" />
+            }
+          </g>
+        }
+        <path [attr.d]="'M' + x0() + ' ' + yOf(plan().pot.liquidLevelMm) + 'h' + w()" stroke="var(--steam)" stroke-width="2" />
+        <!-- litre marks inside the wall -->
+        @for (m of marks(); track m.l) {
+          <path [attr.d]="'M' + x0() + ' ' + m.y + 'h9'" stroke="var(--rim)" stroke-width="2" />
+          @if (m.clear) {
+            <text class="small quiet" [attr.x]="x0() + 13" [attr.y]="m.y + 5">{{ m.l }}{{ m.last ? ' L' : '' }}</text>
+          }
+        }
+        <!-- limit -->
+        <path [attr.d]="'M' + (x0() + 28) + ' ' + yLimit() + 'h' + (w() - 28)" stroke="var(--paprika)" stroke-width="2" stroke-dasharray="9 5" />
+        <text class="small stop" [attr.x]="x0() + w() - 4" [attr.y]="yLimit() - 6" text-anchor="end">
+          {{ t('pot.limit', { litres: fmt.number(plan().pot.litres * plan().pot.limitFraction, 2) }) }}
+        </text>
+        <!-- labels with one leader each -->
+        @for (d of drawn(); track d.layer.ingredient) {
+          @if (d.label; as l) {
+            <path [attr.d]="'M' + l.dotX + ' ' + (l.y + 8) + 'V' + l.dotY" stroke="var(--enamel)" stroke-width="4.5" />
+            <path [attr.d]="'M' + l.dotX + ' ' + (l.y - 30) + 'V' + l.dotY" stroke="var(--ink)" stroke-width="1.5" />
+            <circle [attr.cx]="l.dotX" [attr.cy]="l.dotY" r="4" fill="var(--ink)" stroke="var(--enamel)" stroke-width="1.5" />
+            <text class="name" [attr.x]="l.x" [attr.y]="l.y - 15">{{ short(t('food.' + d.food)) }}</text>
+            <text class="amount" [attr.x]="l.x" [attr.y]="l.y + 3">{{ d.layer.kind === 'liquid' ? fmt.ml(d.layer.litres * 1000) : fmt.grams(d.layer.grams) }}</text>
+          }
+        }
+        <!-- heat below, glow by the risk of scorching -->
+        <path [attr.d]="'M' + (x0() + 8) + ' 276h' + (w() - 16)" stroke="url(#p-heat)" stroke-width="9" [attr.stroke-opacity]="0.25 + 0.75 * plan().scorch.index" />
+        @for (x of coils(); track x) {
+          <circle [attr.cx]="x" cy="285" r="4.6" fill="none" stroke="var(--paprika)" stroke-width="2.2" />
+        }
+        <text class="small quiet" [attr.x]="x0() - 8" y="310">{{ t('pot.space', { litres: fmt.number(plan().pot.litres - plan().pot.fillLitres, 1) }) }}</text>
+        <text class="small" [class.stop]="minimumShort()" [class.steam]="!minimumShort()" [attr.x]="x0() + w() + 8" y="310" text-anchor="end">
+          {{ t(minimumShort() ? 'pot.minimum-short' : 'pot.minimum-met', { ml: fmt.number(plan().pot.minimumLiquidMl) }) }}
+        </text>
+      </svg>
+      @if (over(); as d) {
+        <p class="tip" role="status">
+          <strong>{{ t('food.' + d.food) }}</strong> {{ t('pot.tip', { grams: fmt.grams(d.layer.grams), water: fmt.grams(d.layer.waterG) }) }}
+          <span class="quiet">{{ t('stack-note.' + d.layer.note) }}</span>
+        </p>
+      }
+    </ng-container>
+  `,
+  styles: `
+    :host {
+      display: block;
+      position: relative;
+      min-height: 0;
+    }
+    svg {
+      display: block;
+      width: 100%;
+      height: 100%;
+    }
+    text {
+      fill: var(--ink);
+    }
+    .small {
+      font-size: 14px;
+    }
+    .quiet {
+      fill: var(--quiet);
+    }
+    .stop {
+      fill: var(--paprika);
+      font-weight: 700;
+    }
+    .steam {
+      fill: var(--steam);
+      font-weight: 700;
+    }
+    .name {
+      font-size: 16px;
+      font-weight: 700;
+    }
+    .amount {
+      font-size: 15.5px;
+    }
+    .name,
+    .amount {
+      paint-order: stroke;
+      stroke: var(--well);
+      stroke-width: 4px;
+    }
+    .layer:focus-visible {
+      outline: 3px solid var(--focus);
+    }
+    .tip {
+      position: absolute;
+      left: 20px;
+      right: 20px;
+      top: 44px;
+      background: var(--enamel);
+      border: 1.5px solid var(--rim);
+      border-radius: 8px;
+      padding: 6px 10px;
+      font-size: 15px;
+      pointer-events: none;
+    }
+  `,
+})
+export class PotSection {
+  readonly plan = input.required<Plan>();
+  /** food of each ingredient id */
+  readonly foods = input.required<Partial<Record<string, string>>>();
+  readonly over = signal<Drawn | null>(null);
+  readonly fmt = inject(Format);
+  readonly view = view;
+
+  private readonly innerMm = computed(() => {
+    const { litres, diameterMm } = this.plan().pot;
+    return (litres * 1e6) / ((Math.PI / 4) * diameterMm ** 2);
+  });
+  readonly scale = computed(() => Math.min(view.maxW / this.plan().pot.diameterMm, view.maxH / this.innerMm()));
+  readonly w = computed(() => this.plan().pot.diameterMm * this.scale());
+  readonly x0 = computed(() => (view.w - this.w()) / 2);
+  readonly cx = computed(() => view.w / 2);
+  readonly top = computed(() => view.bottom - this.innerMm() * this.scale());
+  yOf = (mm: number): number => view.bottom - mm * this.scale();
+  readonly yLimit = computed(() => this.yOf(this.innerMm() * this.plan().pot.limitFraction));
+  readonly minimumShort = computed(() => this.plan().pot.thinLiquidMl < this.plan().pot.minimumLiquidMl);
+
+  readonly wall = computed(() => {
+    const x = this.x0() - 5;
+    const w = this.w() + 10;
+    return `M${x} ${this.top()}V${view.bottom - 8}q0 13 13 13H${x + w - 13}q13 0 13 -13V${this.top()}`;
+  });
+  readonly lid = computed(() => {
+    const x = this.x0() - 9;
+    const w = this.w() + 18;
+    return `M${x} ${this.top() - 5}Q${x + w / 2} ${this.top() - 36} ${x + w} ${this.top() - 5}`;
+  });
+  readonly coils = computed(() => Array.from({ length: 8 }, (_, i) => this.x0() + ((i + 0.5) * this.w()) / 8));
+
+  readonly marks = computed(() => {
+    const perLitre = this.innerMm() / this.plan().pot.litres;
+    const count = Math.floor(this.plan().pot.litres);
+    const foodTop = this.foodTop();
+    return Array.from({ length: count }, (_, i) => {
+      const y = this.yOf((i + 1) * perLitre);
+      return { l: i + 1, y, last: i === count - 1, clear: y < foodTop - 4 && y > this.top() + 8 };
+    });
+  });
+
+  private readonly foodTop = computed(() => {
+    const p = this.plan();
+    return this.yOf(Math.max(p.pot.liquidLevelMm, ...p.stack.map((l) => l.toMm)));
+  });
+
+  readonly drawn = computed((): Drawn[] => {
+    const p = this.plan();
+    const layers = [...p.stack].sort((a, b) => (a.kind === 'liquid' ? 1 : 0) - (b.kind === 'liquid' ? 1 : 0) || a.position - b.position);
+    const wanted = layers
+      .filter((l) => l.grams >= labelFromG)
+      .sort((a, b) => b.grams - a.grams)
+      .slice(0, mostLabels)
+      // The broth reads best between the layer above it and the pieces in it.
+      .sort((a, b) => middle(b) - middle(a));
+    const limitClear = this.foodTop() - this.yLimit() > 52;
+    const labelY = limitClear ? this.foodTop() - 16 : Math.max(this.top() + 42, this.yLimit() - 34);
+    return layers.map((layer, i) => {
+      const at = wanted.indexOf(layer);
+      const column = (this.w() - 40) / Math.max(1, wanted.length);
+      const y = this.yOf(layer.toMm);
+      const h = Math.max(2, (layer.toMm - layer.fromMm) * this.scale());
+      const dotX = this.x0() + 34 + at * column;
+      const food = this.foods()[layer.ingredient] ?? layer.ingredient;
+      return {
+        layer,
+        food,
+        y,
+        h,
+        fill: patternOf(layer.kind),
+        blobs: layer.kind === 'meat' ? this.pieces(y, h, i) : [],
+        label: at < 0 ? null : { x: dotX + 7, y: labelY, dotX, dotY: layer.kind === 'liquid' ? this.yOf(Math.min(6, layer.toMm / 2)) : y + Math.min(h / 2, 14) },
+      };
+    });
+  });
+
+  /** Pieces of meat side by side, a little uneven, the same each time. */
+  private pieces(y: number, h: number, seed: number): Drawn['blobs'] {
+    const count = Math.max(4, Math.round(this.w() / 36));
+    const step = this.w() / count;
+    return Array.from({ length: count }, (_, i) => {
+      const wobble = Math.abs(Math.sin((i + 1) * 12.9898 + seed * 78.233)) % 1;
+      const w = step * (0.82 + 0.14 * wobble);
+      return { x: this.x0() + i * step + (step - w) / 2, y: y + wobble * Math.min(3, h * 0.15), w, h: h * (0.94 - 0.1 * wobble), r: Math.min(9, h / 2.4) };
+    });
+  }
+
+  short(name: string): string {
+    return name.length > 13 ? `${name.slice(0, 12)}…` : name;
+  }
+}
+
+const middle = (l: StackLayer): number => (l.kind === 'liquid' ? 0 : (l.fromMm + l.toMm) / 2);

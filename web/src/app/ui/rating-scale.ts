@@ -1,0 +1,92 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+
+/** Five named steps: hollow dot = predicted, solid dot = what the cook said. */
+@Component({
+  selector: 'ek-rating-scale',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="steps" role="radiogroup" [attr.aria-label]="label()">
+      @for (s of steps(); track $index) {
+        <button
+          type="button"
+          role="radio"
+          [attr.aria-checked]="value() === $index"
+          [tabindex]="value() === $index || (value() === null && $index === 0) ? 0 : -1"
+          [class.on]="value() === $index"
+          [style.--tint]="tint()"
+          (click)="chosen.emit($index)"
+          (keydown)="key($event, $index)"
+        >
+          {{ s }}
+          <span class="dots" aria-hidden="true">
+            @if (predicted() === $index) {
+              <i class="hollow"></i>
+            }
+            @if (value() === $index) {
+              <i class="solid"></i>
+            }
+          </span>
+        </button>
+      }
+    </div>
+  `,
+  styles: `
+    .steps {
+      display: grid;
+      grid-template-columns: repeat(5, 1fr);
+      gap: 3px;
+    }
+    button {
+      position: relative;
+      min-height: 46px;
+      padding: 2px 2px 17px;
+      font-size: 15px;
+      line-height: 1.1;
+      background: var(--well);
+      border: 1.3px solid var(--edge);
+      border-radius: 6px;
+      cursor: pointer;
+      color: var(--ink);
+    }
+    button.on {
+      background: var(--tint);
+      border-color: var(--rim);
+      font-weight: 700;
+    }
+    .dots {
+      position: absolute;
+      left: 0;
+      right: 0;
+      bottom: 4px;
+      display: flex;
+      gap: 4px;
+      justify-content: center;
+    }
+    i {
+      width: 12px;
+      height: 12px;
+      border-radius: 50%;
+      border: 2.2px solid var(--ink);
+    }
+    .solid {
+      background: var(--ink);
+    }
+  `,
+})
+export class RatingScale {
+  readonly label = input.required<string>();
+  readonly steps = input.required<readonly string[]>();
+  readonly value = input.required<number | null>();
+  readonly predicted = input<number | null>(null);
+  readonly tint = input('var(--steam-tint)');
+  readonly chosen = output<number>();
+
+  key(e: KeyboardEvent, i: number): void {
+    const by = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 }[e.key];
+    if (by === undefined) return;
+    e.preventDefault();
+    const next = (i + by + 5) % 5;
+    this.chosen.emit(next);
+    ((e.currentTarget as HTMLElement).parentElement?.children[next] as HTMLElement | undefined)?.focus();
+  }
+}
