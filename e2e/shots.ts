@@ -29,7 +29,13 @@ async function page(viewport: { width: number; height: number }, dark = false): 
 async function shot(name: string, viewport: { width: number; height: number }, go: (p: Page) => Promise<void>, dark = false): Promise<void> {
   if (wanted.length > 0 && !wanted.includes(name)) return;
   const p = await page(viewport, dark);
-  await go(p);
+  p.setDefaultTimeout(15_000);
+  try {
+    await go(p);
+  } catch (e) {
+    console.error(`${name}: ${String(e).slice(0, 400)}`);
+    process.exitCode = 1;
+  }
   await p.evaluate(() => document.fonts.ready);
   await p.screenshot({ path: join(out, `${name}.png`) });
   await p.context().close();

@@ -74,7 +74,7 @@ import { Speckles } from './ui/speckles';
     header > * {
       position: relative;
     }
-    ek-speckles {
+    header > ek-speckles {
       position: absolute;
       inset: 0;
     }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { scaleDish } from '@einkorn/core';
-import { TranslocoDirective } from '@jsverse/transloco';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { TabsModule } from 'primeng/tabs';
@@ -34,7 +34,6 @@ type SheetName = (typeof sheetNames)[number];
           <section class="panel pot" [attr.aria-label]="t('bench.pot')">
             <div class="title">
               <h1>{{ d.title }}</h1>
-              <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
             </div>
             <div class="facts">
               <span class="quiet">{{ t('bench.serves') }}</span>
@@ -44,6 +43,7 @@ type SheetName = (typeof sheetNames)[number];
                 <button type="button" (click)="serve(d.serves + 1)" [disabled]="d.serves >= 60" [attr.aria-label]="t('bench.more')">+</button>
               </span>
               <span class="quiet">{{ t('pot-name.' + kitchen().potId) }}, {{ t('bench.metres', { m: fmt.number(kitchen().altitudeM) }) }}</span>
+              <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
             </div>
             @if (plan(); as p) {
               <ek-pot-section class="section" [plan]="p" [foods]="foods()" />
@@ -144,6 +144,7 @@ type SheetName = (typeof sheetNames)[number];
       flex: 1;
     }
     .save {
+      margin-left: auto;
       font-size: 14px;
       white-space: nowrap;
     }
@@ -219,7 +220,7 @@ type SheetName = (typeof sheetNames)[number];
       font-weight: 700;
     }
     .tab-result {
-      font-size: 21px;
+      font-size: 20.5px;
       font-weight: 700;
       color: var(--ink);
       line-height: 1.1;
@@ -286,6 +287,7 @@ export class BenchPage {
   readonly sheet = input.required<string>();
   private readonly store = inject(Store);
   private readonly router = inject(Router);
+  private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);
   readonly names = sheetNames;
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
@@ -304,12 +306,12 @@ export class BenchPage {
     if (!p) return { gather: '…', fry: '…', water: '…', stack: '…', pressure: '…', finish: '…' };
     const span = (stage: string): number => p.timeline.filter((s) => s.stage === stage).reduce((m, s) => m + s.endMin - s.startMin, 0);
     const release = p.program.release;
-    const natural = release.kind === 'quick' ? '+ quick' : release.kind === 'natural' ? '+ natural' : `+ ${this.fmt.minutes(release.naturalMin ?? 0)}`;
+    const natural = release.kind !== 'timed' ? this.transloco.translate(`pressure.tab-${release.kind}`) : `+ ${this.fmt.minutes(release.naturalMin ?? 0)}`;
     return {
       gather: `${this.fmt.number(Math.round(span('prep')))} min`,
       fry: p.fry.length > 0 ? `${this.fmt.number(Math.round(span('fry')))} min` : '–',
       water: this.fmt.ml(p.liquid.addMl),
-      stack: `${p.stack.length}`,
+      stack: this.transloco.translate('stack.layers', { n: p.stack.length }),
       pressure: `${this.fmt.minutes(p.program.holdMin)} min ${natural}`,
       finish: `${this.fmt.number(Math.round(span('finish')))} min`,
     };

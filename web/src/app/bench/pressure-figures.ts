@@ -21,13 +21,15 @@ export function sameDoneness(m: DonenessMap, p: Plan, naturalMin: number): numbe
 export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Figure {
   const [e0, e1, e2, e3] = m.bandEdges as [number, number, number, number];
   const band = token('turmeric-tint');
+  // Strong enough to stand out of its neighbours, light enough for the words on it.
+  const fluffy = `${token('turmeric-fill')}88`;
   const scale: [number, string][] = [
     [0, token('well')],
     [0.2, token('well')],
     [0.2, band],
     [0.4, band],
-    [0.4, token('turmeric-fill')],
-    [0.6, token('turmeric-fill')],
+    [0.4, fluffy],
+    [0.6, fluffy],
     [0.6, band],
     [0.8, band],
     [0.8, token('well')],
@@ -83,12 +85,12 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
     layout: {
       margin: { l: 50, r: 8, t: 6, b: 42 },
       xaxis: axis(t('pressure.x'), { range: [0, m.holdMin.at(-1)], showgrid: false }) as never,
-      yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalMin.at(-1)], showgrid: false }) as never,
+      yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalFullMin + 1.5], showgrid: false }) as never,
       shapes: [{ type: 'line', x0: 0, x1: m.holdMin.at(-1)!, y0: m.naturalFullMin, y1: m.naturalFullMin, line: { color: token('steam'), width: 2, dash: 'dash' } }],
       annotations: [
-        { x: m.holdMin.at(-1)!, y: m.naturalFullMin, xanchor: 'right', yanchor: m.naturalFullMin > m.naturalMin.at(-1)! - 2 ? 'top' : 'bottom', showarrow: false, text: t('pressure.pin-drops', { min: Math.round(m.naturalFullMin) }), font: { color: token('steam'), size: 15 }, bgcolor: token('enamel') },
+        { x: m.holdMin.at(-1)!, y: m.naturalFullMin, xanchor: 'right', yanchor: 'top', showarrow: false, text: t('pressure.pin-drops', { min: Math.round(m.naturalFullMin) }), font: { color: token('steam'), size: 15 }, bgcolor: token('enamel') },
         ...words.flatMap((w, i) => bandLabel(m, i, t(`band.${w}`), step)),
-        ...(meat.length > 0 ? [{ x: 0.15, y: 0.2, xanchor: 'left' as const, yanchor: 'bottom' as const, showarrow: false, text: t('pressure.meat-under', { c: p.meats[0]?.safeMinimumC ?? 74 }), font: { color: token('paprika'), size: 14 }, bgcolor: token('enamel') }] : []),
+        ...(meat.length > 1 ? [{ x: 0.15, y: 0.2, xanchor: 'left' as const, yanchor: 'bottom' as const, showarrow: false, text: t('pressure.meat-under', { c: p.meats[0]?.safeMinimumC ?? 74 }), font: { color: token('paprika'), size: 14 }, bgcolor: token('enamel') }] : []),
       ],
     },
   };
@@ -101,7 +103,7 @@ function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number)
   let n = 0;
   m.index.forEach((row, j) =>
     row.forEach((x, i) => {
-      if (Math.floor(step(x)) !== band) return;
+      if (Math.floor(step(x)) !== band || m.naturalMin[j]! > m.naturalFullMin - 3) return;
       sx += m.holdMin[i]!;
       sy += m.naturalMin[j]!;
       n += 1;
@@ -110,6 +112,9 @@ function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number)
   if (n < 5) return [];
   return [{ x: sx / n, y: sy / n, showarrow: false, text: `<b>${text}</b>`, font: { size: 16, color: token('ink') }, bgcolor: token('enamel'), borderpad: 2, opacity: 0.92 }];
 }
+
+/** The value of a series at a share of its length. */
+const at = (ys: readonly number[] | undefined, share: number): number => ys?.[Math.floor(ys.length * share)] ?? 60;
 
 /** Temperature in the pot and in the middle of the meat, minutes after the lid locks. */
 export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
@@ -134,9 +139,9 @@ export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
         ...(meat ? [{ type: 'line' as const, x0: 0, x1: last, y0: meat.safeMinimumC, y1: meat.safeMinimumC, line: { color: token('paprika'), width: 2, dash: 'dash' as const } }] : []),
       ],
       annotations: [
-        note(p.program.pinUpMin, 90, t('pressure.pin-up', { min: Math.round(p.program.pinUpMin) }), token('ink'), { xanchor: 'right' }),
+        note(p.program.pinUpMin - 0.4, 104, t('pressure.pin-up', { min: Math.round(p.program.pinUpMin) }), token('ink'), { xanchor: 'right' }),
         note((start + end) / 2, 126, `<b>${t('stage.hold', { min: p.program.holdMin })}</b>`),
-        ...(meat ? [note(0.2, meat.safeMinimumC, t('pressure.minimum', { c: meat.safeMinimumC }), token('paprika'), { xanchor: 'left', yanchor: 'bottom' }), note(last * 0.98, (c.meatC?.at(-1) ?? 80) - 14, `<b>${t('pressure.meat-line')}</b>`, token('plum'), { xanchor: 'right' })] : []),
+        ...(meat ? [note(last, meat.safeMinimumC, t('pressure.minimum', { c: meat.safeMinimumC }), token('paprika'), { xanchor: 'right', yanchor: 'top' }), note(last * 0.3, at(c.meatC, 0.3) - 12, `<b>${t('pressure.meat-line')}</b>`, token('plum'), { xanchor: 'left' })] : []),
       ] as never,
     },
   };

@@ -41,7 +41,7 @@ const barPx = 330;
           <div class="plate answer"><span class="figure" data-answer="liquid">{{ fmt.number(p.liquid.addMl) }} <small>mL</small></span></div>
           <div class="say">
             <strong>{{ t('water.to-add', { food: t('food.' + p.liquid.food), cups: fmt.cups(p.liquid.addMl) }) }}</strong>
-            <span class="quiet">{{ t('water.sum', { need: fmt.grams(need()), have: fmt.grams(have()) }) }}</span>
+            <span class="quiet">{{ t('water.sum', { need: fmt.number(need()) + ' g', have: fmt.number(have()) + ' g' }) }}</span>
           </div>
           <div class="wish">
             <span class="quiet" id="wish">{{ t('water.solve-for') }}</span>
@@ -66,10 +66,10 @@ const barPx = 330;
                 @for (tick of ticks(); track tick.g) {
                   <i class="grid" [style.left.px]="tick.x"></i>
                 }
-                <svg class="bar" [attr.width]="330" height="30">
-                  <rect [attr.x]="r.left" y="5" [attr.width]="r.width" height="19" [attr.fill]="r.row.item === 'added' ? 'var(--steam)' : r.lost ? 'none' : r.fill" stroke="var(--ink)" stroke-width="1.4" [attr.stroke-dasharray]="r.lost ? '3 3' : null" />
+                <svg class="bar" [attr.width]="330" height="27">
+                  <rect [attr.x]="r.left" y="4" [attr.width]="r.width" height="18.5" [attr.fill]="r.row.item === 'added' ? 'var(--steam)' : r.lost ? 'none' : r.fill" stroke="var(--ink)" stroke-width="1.4" [attr.stroke-dasharray]="r.lost ? '3 3' : null" />
                   @if (r.row.item !== 'added') {
-                    <path [attr.d]="'M' + r.dropAt + ' 24v6'" stroke="var(--ink)" stroke-width="1.4" />
+                    <path [attr.d]="'M' + r.dropAt + ' 22.5v5'" stroke="var(--ink)" stroke-width="1.4" />
                   }
                 </svg>
                 @if (r.turn !== null) {
@@ -141,7 +141,7 @@ export class WaterSheet {
     if (!p) return [];
     const k = barPx / this.scale().most;
     const overrides = this.dish()?.overrides;
-    const shown = p.liquid.ledger.filter((r) => Math.abs(r.grams) >= 0.5 || r.item === 'sauce' || r.reason.overruled !== undefined);
+    const shown = p.liquid.ledger.filter((r) => Math.abs(r.grams) >= 1.5 || r.item === 'sauce' || r.reason.overruled !== undefined);
     let at = 0;
     return shown.map((row, i) => {
       const added = row.item === 'added';
@@ -190,7 +190,7 @@ export class WaterSheet {
         return t('because.cling', { share: pct('cling') });
       case 'added': {
         const [lo, hi] = this.plan()!.liquid.rangeMl;
-        return t('because.added', { low: this.fmt.number(lo), high: this.fmt.number(hi) });
+        return t('because.added', { ml: this.fmt.number(this.plan()!.liquid.addMl), low: this.fmt.number(lo), high: this.fmt.number(hi) });
       }
       default:
         return v('released') > 0

@@ -39,7 +39,8 @@ export class Format {
     return `${this.number(c)} °C`;
   }
   minutes(min: number): string {
-    return this.number(min < 5 ? Math.round(min * 2) / 2 : Math.round(min), 1);
+    const half = Math.round(min * 2) / 2;
+    return min < 5 && half % 1 !== 0 ? showFraction(half) : this.number(Math.round(min));
   }
   /** 18:07, always 24 hours: a kitchen plans across the evening. */
   time(ms: number): string {

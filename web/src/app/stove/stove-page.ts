@@ -64,7 +64,7 @@ export class StovePage {
     const left = planned - this.now();
     return left >= 0 ? this.fmt.clock(left) : `+${this.fmt.clock(-left)}`;
   });
-  readonly clockSize = computed(() => (this.clock().length > 5 ? 100 : this.clock().length > 4 ? 148 : 196));
+  readonly clockSize = computed(() => (this.clock().length > 5 ? 108 : this.clock().length > 4 ? 142 : 176));
   readonly serveMs = computed(() => this.timed()?.serveMs ?? 0);
   /** What the first plan said, to tell how far the evening has moved. */
   readonly plannedServeMs = computed(() => {

@@ -215,14 +215,14 @@ export class PotSection {
       .slice(0, mostLabels)
       // The broth reads best between the layer above it and the pieces in it.
       .sort((a, b) => middle(b) - middle(a));
-    const limitClear = this.foodTop() - this.yLimit() > 52;
-    const labelY = limitClear ? this.foodTop() - 16 : Math.max(this.top() + 42, this.yLimit() - 34);
+    const limitClear = this.foodTop() - this.yLimit() > 44;
+    const labelY = limitClear ? this.foodTop() - 13 : Math.max(this.top() + 42, this.yLimit() - 34);
+    const starts = this.columns(wanted);
     return layers.map((layer, i) => {
       const at = wanted.indexOf(layer);
-      const column = (this.w() - 40) / Math.max(1, wanted.length);
       const y = this.yOf(layer.toMm);
       const h = Math.max(2, (layer.toMm - layer.fromMm) * this.scale());
-      const dotX = this.x0() + 34 + at * column;
+      const dotX = starts[at] ?? 0;
       const food = this.foods()[layer.ingredient] ?? layer.ingredient;
       return {
         layer,
@@ -247,8 +247,22 @@ export class PotSection {
     });
   }
 
+  /** Where each label's leader stands: columns as wide as their words need. */
+  private columns(wanted: readonly StackLayer[]): number[] {
+    const letters = wanted.map((l) => Math.max(6, this.short(this.foods()[l.ingredient] ?? l.ingredient).length) + 1.6);
+    const perLetter = (this.w() - 34) / Math.max(34, letters.reduce((a, b) => a + b, 0));
+    let x = this.x0() + 30;
+    return letters.map((n) => {
+      const here = x;
+      x += n * perLetter;
+      return here;
+    });
+  }
+
+  /** The first word of a long name: the layer itself tells the rest. */
   short(name: string): string {
-    return name.length > 13 ? `${name.slice(0, 12)}…` : name;
+    const first = name.length > 11 ? name.split(' ')[0]! : name;
+    return first.length > 12 ? `${first.slice(0, 11)}…` : first;
   }
 }
 

@@ -60,7 +60,7 @@ import { VerdictStrip } from './verdict-strip';
       <ek-verdict-strip
         data-strip="scorch"
         [kind]="t('verdict.scorch')"
-        [verdict]="t('scorch.' + plan().scorch.level) + ', ' + fmt.percent(plan().scorch.index)"
+        [verdict]="t('scorch.' + plan().scorch.level) + ', ' + (plan().scorch.index < 0.01 ? '< 1 %' : fmt.percent(plan().scorch.index))"
         [note]="reasons().length > 0 ? t('scorch-reason.' + reasons()[0]) : t('scorch-reason.clean')"
         fill="url(#p-heat)"
         tint="var(--leaf-tint)"
@@ -72,7 +72,7 @@ import { VerdictStrip } from './verdict-strip';
           { label: t('scorch.high'), to: 1 },
         ]"
         [at]="scorchAt()"
-        [low]="scorchAt() - 0.04"
+        [low]="scorchAt() - 0.03"
         [high]="scorchAt() + 0.04"
         [alarm]="plan().scorch.level === 'high'"
       />
