@@ -19,14 +19,24 @@ const hut = await Hut.open();
 const browser = await chromium.launch(launch);
 
 async function page(viewport: { width: number; height: number }, dark = false): Promise<Page> {
-  const context = await browser.newContext({ viewport, locale: 'en-GB', timezoneId: 'UTC', colorScheme: dark ? 'dark' : 'light' });
+  const context = await browser.newContext({
+    viewport,
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+    colorScheme: dark ? 'dark' : 'light',
+  });
   const p = await context.newPage();
   p.on('pageerror', (e) => console.error(`page error: ${e.message}`));
   p.on('console', (m) => m.type() === 'error' && console.error(`console: ${m.text()}`));
   return p;
 }
 
-async function shot(name: string, viewport: { width: number; height: number }, go: (p: Page) => Promise<void>, dark = false): Promise<void> {
+async function shot(
+  name: string,
+  viewport: { width: number; height: number },
+  go: (p: Page) => Promise<void>,
+  dark = false,
+): Promise<void> {
   if (wanted.length > 0 && !wanted.includes(name)) return;
   const p = await page(viewport, dark);
   p.setDefaultTimeout(15_000);

@@ -55,7 +55,9 @@ const bundle = async (entry, outfile) => {
 };
 
 export async function buildCli() {
-  await once('dist/cli.stamp', 'dist/cli.mjs', ['core/src', 'scripts/cli.ts', 'package-lock.json'], () => bundle('scripts/cli.ts', 'dist/cli.mjs'));
+  await once('dist/cli.stamp', 'dist/cli.mjs', ['core/src', 'scripts/cli.ts', 'package-lock.json'], () =>
+    bundle('scripts/cli.ts', 'dist/cli.mjs'),
+  );
   return pathToFileURL(join(root, 'dist/cli.mjs')).href;
 }
 
@@ -65,18 +67,35 @@ export const buildServer = () =>
   );
 
 export const buildWeb = () =>
-  once('web/dist/stamp', 'web/dist/browser/index.html', ['core/src', 'web/src', 'web/public', 'web/angular.json', 'web/tsconfig.json', 'web/tsconfig.app.json', 'package-lock.json'], () =>
-    run(process.execPath, [join(root, 'node_modules/@angular/cli/bin/ng.js'), 'build'], join(root, 'web')),
+  once(
+    'web/dist/stamp',
+    'web/dist/browser/index.html',
+    [
+      'core/src',
+      'web/src',
+      'web/public',
+      'web/angular.json',
+      'web/tsconfig.json',
+      'web/tsconfig.app.json',
+      'package-lock.json',
+    ],
+    () => run(process.execPath, [join(root, 'node_modules/@angular/cli/bin/ng.js'), 'build'], join(root, 'web')),
   );
 
 /** Runs a program, its output shown only when it fails. */
 export function run(command, args, cwd = root, env = {}) {
   return new Promise((done, fail) => {
-    const child = spawn(command, args, { cwd, env: { ...process.env, NG_CLI_ANALYTICS: 'false', ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, {
+      cwd,
+      env: { ...process.env, NG_CLI_ANALYTICS: 'false', ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let output = '';
     child.stdout.on('data', (d) => (output += d));
     child.stderr.on('data', (d) => (output += d));
     child.on('error', fail);
-    child.on('close', (code) => (code === 0 ? done(output) : fail(new Error(`${[command, ...args].join(' ')} ended with ${code}\n${output}`))));
+    child.on('close', (code) =>
+      code === 0 ? done(output) : fail(new Error(`${[command, ...args].join(' ')} ended with ${code}\n${output}`)),
+    );
   });
 }

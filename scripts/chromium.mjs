@@ -17,7 +17,9 @@ export function chromium() {
     path = places.find((p) => existsSync(p));
   }
   if (!path)
-    throw new Error('The browser tests need Chromium. On Debian: sudo apt-get install chromium. Elsewhere set CHROMIUM to its path.');
+    throw new Error(
+      'The browser tests need Chromium. On Debian: sudo apt-get install chromium. Elsewhere set CHROMIUM to its path.',
+    );
   process.env.CHROMIUM = path;
   return path;
 }

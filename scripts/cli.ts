@@ -35,8 +35,10 @@ function readArgs(argv: string[]): Args {
     else if (a === '--altitude') {
       const text = argv[++i] ?? '';
       out.altitude = text.trim() === '' ? NaN : Number(text);
-      if (!Number.isFinite(out.altitude)) throw bad('--altitude', '--altitude takes metres above the sea, for example 1180.');
-    } else if (a.startsWith('--')) throw bad(a.slice(0, 40), `I do not know the option ${a.slice(0, 40)}. Use: ${usage}`);
+      if (!Number.isFinite(out.altitude))
+        throw bad('--altitude', '--altitude takes metres above the sea, for example 1180.');
+    } else if (a.startsWith('--'))
+      throw bad(a.slice(0, 40), `I do not know the option ${a.slice(0, 40)}. Use: ${usage}`);
     else if (out.file !== undefined) throw bad('DISH.json', `One dish at a time. Use: ${usage}`);
     else out.file = a;
   }
@@ -80,7 +82,14 @@ export function main(argv: string[]): number {
     write(args.mode === 'evaluate' ? evaluate(dish, kitchen, options) : plan(dish, kitchen, options));
     return 0;
   } catch (e) {
-    const error = e instanceof Problem ? e.toJSON() : { code: 'internal', message: 'Something went wrong inside the planner. Please report this dish.', issues: [] };
+    const error =
+      e instanceof Problem
+        ? e.toJSON()
+        : {
+            code: 'internal',
+            message: 'Something went wrong inside the planner. Please report this dish.',
+            issues: [],
+          };
     process.stderr.write(`${JSON.stringify({ error })}\n`);
     return 2;
   }

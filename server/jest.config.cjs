@@ -4,5 +4,10 @@ module.exports = {
   roots: ['<rootDir>/test'],
   testTimeout: 30000,
   moduleNameMapper: { '^@einkorn/core$': '<rootDir>/../core/src/index.ts' },
-  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }] },
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
+    ],
+  },
 };

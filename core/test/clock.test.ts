@@ -9,7 +9,9 @@ const min = (m: number): number => t0 + m * 60_000;
 const at = (id: string): number => steps.findIndex((s) => s.id === id);
 /** Everything up to the lid ticked, the lid locked at `lockMin`. */
 const locked = (lockMin: number): CookEvent[] =>
-  steps.slice(0, at('lock') + 1).map((s, i, all): CookEvent => ({ kind: 'done', step: s.id, atMs: min((lockMin * (i + 1)) / all.length) }));
+  steps
+    .slice(0, at('lock') + 1)
+    .map((s, i, all): CookEvent => ({ kind: 'done', step: s.id, atMs: min((lockMin * (i + 1)) / all.length) }));
 
 describe('re-planning from what happened', () => {
   test('with no events it is the plan, and serving is the sum of the minutes', () => {
@@ -56,6 +58,8 @@ describe('re-planning from what happened', () => {
   });
   test('steps never overlap and never run backwards', () => {
     const r = replan(steps, t0, [...locked(30), { kind: 'pin-up', atMs: min(20) }], min(31));
-    expect(r.steps.every((s, i) => s.endMs >= s.startMs && (i === 0 || s.startMs === r.steps[i - 1]!.endMs))).toBe(true);
+    expect(r.steps.every((s, i) => s.endMs >= s.startMs && (i === 0 || s.startMs === r.steps[i - 1]!.endMs))).toBe(
+      true,
+    );
   });
 });

@@ -59,7 +59,13 @@ describe('clock', () => {
   const reach = fc.double({ min: 0, max: 3000, noNaN: true });
   const hold = fc.integer({ min: 0, max: 30 });
   const run = (holdMin: number, reachableG: number) =>
-    runClock(simpleProfile({ upMin: 8, holdMin, naturalMin: 10 }).tempC, 1, { grain: long, rawG: 370, soakedG: 0, reachableG, slowing: 1 });
+    runClock(simpleProfile({ upMin: 8, holdMin, naturalMin: 10 }).tempC, 1, {
+      grain: long,
+      rawG: 370,
+      soakedG: 0,
+      reachableG,
+      slowing: 1,
+    });
 
   test('water is conserved: what the grain gained left the pot, to a milligram', () => {
     let worst = 0;
@@ -80,7 +86,8 @@ describe('clock', () => {
         const a = run(h, w);
         const b = run(h, w + more);
         const c = run(h + 1, w);
-        if (b.moisture < a.moisture || c.equivalentMin <= a.equivalentMin || b.moisture > long.maxMoisture[0]) bad.push(`${h} ${w} ${more}`);
+        if (b.moisture < a.moisture || c.equivalentMin <= a.equivalentMin || b.moisture > long.maxMoisture[0])
+          bad.push(`${h} ${w} ${more}`);
       }),
       { numRuns: 50 },
     );
@@ -88,7 +95,9 @@ describe('clock', () => {
   });
   test('the table of rates follows the law within 0.02 % away from its two bends', () => {
     const r = rateTable('react');
-    const worst = Math.max(...[75.3, 88.88, 99.99, 105.07, 115.515, 121.2].map((c) => Math.abs(r(c) / rate('react', c) - 1)));
+    const worst = Math.max(
+      ...[75.3, 88.88, 99.99, 105.07, 115.515, 121.2].map((c) => Math.abs(r(c) / rate('react', c) - 1)),
+    );
     expect(worst).toBeLessThan(2e-4);
     expect(r(69.9)).toBe(0);
   });

@@ -23,17 +23,41 @@ function refuse(change: Change): Problem {
 describe('bad documents say what, where and what to do', () => {
   const cases: [string, Change, string, string, RegExp][] = [
     ['unknown food', (d) => (d.ingredients[0].food = 'rice-lnog'), 'food-unknown', 'ingredients.0.food', /rice-long/],
-    ['zero amount', (d) => (d.ingredients[0].amount.value = 0), 'dish-invalid', 'ingredients.0.amount.value', /above 0/],
-    ['a ton of rice', (d) => (d.ingredients[0].amount = { value: 900, unit: 'kg' }), 'dish-invalid', 'ingredients.0.amount.value', /more than any pot/],
+    [
+      'zero amount',
+      (d) => (d.ingredients[0].amount.value = 0),
+      'dish-invalid',
+      'ingredients.0.amount.value',
+      /above 0/,
+    ],
+    [
+      'a ton of rice',
+      (d) => (d.ingredients[0].amount = { value: 900, unit: 'kg' }),
+      'dish-invalid',
+      'ingredients.0.amount.value',
+      /more than any pot/,
+    ],
     ['NaN', (d) => (d.ingredients[0].amount.value = NaN), 'dish-invalid', 'ingredients.0.amount.value', /number/],
     ['unit', (d) => (d.ingredients[0].amount.unit = 'cups-us'), 'dish-invalid', 'ingredients.0.amount.unit', /cup-us/],
     ['text for a number', (d) => (d.serves = 'four'), 'dish-invalid', 'serves', /must be a number/],
     ['missing title', (d) => delete d.title, 'dish-invalid', 'title', /missing/],
     ['unknown field', (d) => (d.ingredients[0].colour = 'white'), 'dish-invalid', 'ingredients.0.colour', /not part/],
     ['same id twice', (d) => (d.ingredients[1].id = 'rice'), 'dish-invalid', 'ingredients.1.id', /share the id/],
-    ['piece of broth', (d) => (d.ingredients[1].amount.unit = 'piece'), 'amount-count', 'ingredients.1.amount.unit', /weighs/],
+    [
+      'piece of broth',
+      (d) => (d.ingredients[1].amount.unit = 'piece'),
+      'amount-count',
+      'ingredients.1.amount.unit',
+      /weighs/,
+    ],
     ['no ingredients', (d) => (d.ingredients = []), 'dish-invalid', 'ingredients', /at least one/],
-    ['10,000 ingredients', (d) => (d.ingredients = Array.from({ length: 10_000 }, (_, i) => ({ ...d.ingredients[0], id: `i${i}` }))), 'dish-invalid', 'ingredients', /60/],
+    [
+      '10,000 ingredients',
+      (d) => (d.ingredients = Array.from({ length: 10_000 }, (_, i) => ({ ...d.ingredients[0], id: `i${i}` }))),
+      'dish-invalid',
+      'ingredients',
+      /60/,
+    ],
     ['no format', (d) => delete d.format, 'format-unknown', 'format', /einkorn.dish/],
     ['a newer version', (d) => (d.format = 'einkorn.dish/7'), 'format-version', 'format', /newer/],
     ['family to come', (d) => (d.family = 'risotto'), 'family-not-planned', 'family', /Planned now/],
@@ -46,20 +70,27 @@ describe('bad documents say what, where and what to do', () => {
     expect(p.issues.map((i) => i.message).join(' ')).toMatch(message);
   });
 
-  test.each([null, 7, 'dish', [], { format: {} }, JSON.parse('{"__proto__": {"format": "einkorn.dish/1"}}')])('not a dish: %j', (x) => {
-    expect(() => readDish(x)).toThrow(Problem);
-  });
+  test.each([null, 7, 'dish', [], { format: {} }, JSON.parse('{"__proto__": {"format": "einkorn.dish/1"}}')])(
+    'not a dish: %j',
+    (x) => {
+      expect(() => readDish(x)).toThrow(Problem);
+    },
+  );
 
   test('any JSON is a dish or a Problem', () => {
     fc.assert(
-      fc.property(fc.jsonValue(), fc.constantFrom('title', 'family', 'serves', 'ingredients', 'asCooked', 'overrides'), (x, field) => {
-        try {
-          readDish({ ...good(), [field]: x });
-          return true;
-        } catch (e) {
-          return e instanceof Problem && e.message.length > 0 && e.issues.length > 0;
-        }
-      }),
+      fc.property(
+        fc.jsonValue(),
+        fc.constantFrom('title', 'family', 'serves', 'ingredients', 'asCooked', 'overrides'),
+        (x, field) => {
+          try {
+            readDish({ ...good(), [field]: x });
+            return true;
+          } catch (e) {
+            return e instanceof Problem && e.message.length > 0 && e.issues.length > 0;
+          }
+        },
+      ),
     );
   });
 

@@ -8,7 +8,12 @@ const chicken = { water: 0.755, protein: 0.215, fat: 0.02, ash: 0.01 };
 const beef = { water: 0.71, protein: 0.2, fat: 0.08, ash: 0.01 };
 
 /** The stand-in pot of the meat notes: to 100 degC in `upS`, 90 s to 116.5, hold, natural (270 s time constant) or quick. */
-function pot(upS: number, fromC: number, holdMin: number, naturalMin: number | null): { tempC: Float64Array; releaseAt: number } {
+function pot(
+  upS: number,
+  fromC: number,
+  holdMin: number,
+  naturalMin: number | null,
+): { tempC: Float64Array; releaseAt: number } {
   const t: number[] = [];
   for (let s = 0; s <= upS; s++) t.push(fromC + ((100 - fromC) * s) / upS);
   for (let s = 1; s <= 90; s++) t.push(100 + (16.5 * s) / 90);
@@ -99,7 +104,8 @@ test('thicker is never hotter at the core, longer never colder', () => {
     fc.property(fc.integer({ min: 10, max: 50 }), fc.integer({ min: 0, max: 12 }), (mm, hold) => {
       const run = (t: number, h: number): number => {
         const p = pot(420, 60, h, null);
-        return cookPiece({ ...base({ ...p, tempC: p.tempC.slice(0, p.releaseAt + 1) }), thicknessM: t / 1000 }).openCoreC;
+        return cookPiece({ ...base({ ...p, tempC: p.tempC.slice(0, p.releaseAt + 1) }), thicknessM: t / 1000 })
+          .openCoreC;
       };
       const here = run(mm, hold);
       if (run(mm + 3, hold) > here + 0.05 || run(mm, hold + 2) < here - 0.05) bad.push(`${mm} mm ${hold} min`);

@@ -8,7 +8,12 @@ import { scaleDish } from '../src/dish/scale';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 
 const asCooked = (ratio: number, cups = 2): Partial<Dish> => ({
-  asCooked: { liquidMl: ratio * cups * 236.6, pressure: 'high', holdMin: 4, release: { kind: 'timed', naturalMin: 10 } },
+  asCooked: {
+    liquidMl: ratio * cups * 236.6,
+    pressure: 'high',
+    holdMin: 4,
+    release: { kind: 'timed', naturalMin: 10 },
+  },
 });
 
 describe('facts of the trade', () => {
@@ -35,7 +40,10 @@ describe('facts of the trade', () => {
     expect(p.program.release.naturalMin ?? 99).toBeGreaterThanOrEqual(5);
   });
   test('food that brings water needs less broth than rice alone', () => {
-    const rice: Dish = { ...plainRice(), ingredients: [{ ...plainRice().ingredients[0]!, amount: { value: 300, unit: 'g' } }] };
+    const rice: Dish = {
+      ...plainRice(),
+      ingredients: [{ ...plainRice().ingredients[0]!, amount: { value: 300, unit: 'g' } }],
+    };
     expect(plan(turkeyRice(), seaLevel).liquid.addMl).toBeLessThan(plan(rice, seaLevel).liquid.addMl - 40);
   });
 });
@@ -47,7 +55,9 @@ describe('the plan document', () => {
     expect(Math.abs(p.liquid.ledger.reduce((s, r) => s + r.grams, 0))).toBeLessThan(1e-6);
   });
   test('every decided number and every row has a rule and terms', () => {
-    const bare = [...Object.values(p.decided), ...p.liquid.ledger.map((r) => r.reason)].filter((r) => !r.rule || r.terms.length === 0);
+    const bare = [...Object.values(p.decided), ...p.liquid.ledger.map((r) => r.reason)].filter(
+      (r) => !r.rule || r.terms.length === 0,
+    );
     expect(bare).toEqual([]);
   });
   test('stack: liquid, turkey at the base, rice above it, leek on top, each above the last', () => {
@@ -123,12 +133,17 @@ describe('limits and scorch', () => {
     const withTomato = (place: 'base' | 'top'): Plan =>
       plan(
         turkeyRice({
-          ingredients: [...turkeyRice().ingredients, { id: 'sauce', food: 'tomato-sauce', amount: { value: 200, unit: 'g' }, place }],
+          ingredients: [
+            ...turkeyRice().ingredients,
+            { id: 'sauce', food: 'tomato-sauce', amount: { value: 200, unit: 'g' }, place },
+          ],
         }),
         seaLevel,
       );
     expect(withTomato('base').scorch.index).toBeGreaterThan(withTomato('top').scorch.index * 3);
-    expect(withTomato('base').scorch.reasons.find((r) => r.code === 'thick-tomato-at-base')?.remedy).toBe('tomato-on-top');
+    expect(withTomato('base').scorch.reasons.find((r) => r.code === 'thick-tomato-at-base')?.remedy).toBe(
+      'tomato-on-top',
+    );
   });
 });
 

@@ -80,7 +80,11 @@ describe('balances', () => {
       fc.property(cook, (c) => {
         const load = waterLoad(c.waterKg, c.startC);
         const before = storedJ(new PotState(pot, c.altitudeM, load));
-        const run = cookPot(pot, c.altitudeM, load, { pressure: 'high', holdMin: c.holdMin, release: { kind: c.kind } });
+        const run = cookPot(pot, c.altitudeM, load, {
+          pressure: 'high',
+          holdMin: c.holdMin,
+          release: { kind: c.kind },
+        });
         const residual = before + run.heaterJ - storedJ(run.end) - run.end.lossJ - run.end.steamOutJ;
         worst = Math.max(worst, Math.abs(residual) / run.heaterJ);
       }),
@@ -95,7 +99,11 @@ describe('balances', () => {
       fc.property(cook, (c) => {
         const load = waterLoad(c.waterKg, c.startC);
         const before = new PotState(pot, c.altitudeM, load).waterKg;
-        const { end, lost } = cookPot(pot, c.altitudeM, load, { pressure: 'high', holdMin: c.holdMin, release: { kind: c.kind } });
+        const { end, lost } = cookPot(pot, c.altitudeM, load, {
+          pressure: 'high',
+          holdMin: c.holdMin,
+          release: { kind: c.kind },
+        });
         worst = Math.max(worst, Math.abs(before - end.waterKg - lost.purge - lost.leak - lost.relief - lost.quick));
       }),
       { numRuns: 40 },
@@ -104,7 +112,8 @@ describe('balances', () => {
   });
 
   test('more water, a weaker heater and a colder start all come to pressure later', () => {
-    const t = (kg: number, c: number, w = 1000): number => new HeatedPot({ ...pot, powerW: w }, 0, waterLoad(kg, c), 'high').countdownS!;
+    const t = (kg: number, c: number, w = 1000): number =>
+      new HeatedPot({ ...pot, powerW: w }, 0, waterLoad(kg, c), 'high').countdownS!;
     expect(t(1.2, 20)).toBeGreaterThan(t(1, 20));
     expect(t(1, 20, 900)).toBeGreaterThan(t(1, 20));
     expect(t(1, 10)).toBeGreaterThan(t(1, 20));
@@ -150,7 +159,12 @@ describe('against odex', () => {
     return Math.sqrt(((2 * g) / (g - 1)) * p * rho * (r ** (2 / g) - r ** ((g + 1) / g)));
   };
 
-  function reference(s: PotState, heaterW: number, areaM2: number, seconds: number): { tempC: number; steamKg: number } {
+  function reference(
+    s: PotState,
+    heaterW: number,
+    areaM2: number,
+    seconds: number,
+  ): { tempC: number; steamKg: number } {
     const f = (_: number, y: number[]): number[] => {
       const [t, base, lid, air, water] = y as [number, number, number, number, number];
       const k = t + 273.15;
@@ -161,12 +175,19 @@ describe('against odex', () => {
       const p = ps + (air * 287.05287 * k) / s.headM3;
       const x = ps / p;
       const lidW = pot.lidAirWPerK + (pot.lidSteamWPerK - pot.lidAirWPerK) * x ** 3;
-      const q = pot.baseWPerK * (base - t) - lidW * (t - lid) - (pot.sideLossWPerK + pot.fillLossWPerK * s.fill) * (t - pot.roomC);
+      const q =
+        pot.baseWPerK * (base - t) -
+        lidW * (t - lid) -
+        (pot.sideLossWPerK + pot.fillLossWPerK * s.fill) * (t - pot.roomC);
       const rho = rhoG + air / s.headM3;
       const m = areaM2 * nozzle(p, rho, s.ambientPa);
       const w = air / (rho * s.headM3);
       const vapour = rhoG * s.headM3;
-      const c = s.dryJPerK + (water - vapour) * 4200 + 1500 * vapour + s.headM3 * (latent - ps / rhoG) * rhoG * (dps / ps - 1 / k);
+      const c =
+        s.dryJPerK +
+        (water - vapour) * 4200 +
+        1500 * vapour +
+        s.headM3 * (latent - ps / rhoG) * rhoG * (dps / ps - 1 / k);
       return [
         (q - latent * (1 - w) * m) / c,
         (pot.efficiency * heaterW - pot.baseWPerK * (base - t)) / pot.baseJPerK,

@@ -21,7 +21,8 @@ describe('reading an amount', () => {
     ['1 tin', 1, 'can-400'],
   ])('%s', (text, value, unit) => expect(parseAmount(text)).toEqual({ value, unit }));
 
-  test('a bare number takes the measure of its field', () => expect(parseAmount('250', 'ml')).toEqual({ value: 250, unit: 'ml' }));
+  test('a bare number takes the measure of its field', () =>
+    expect(parseAmount('250', 'ml')).toEqual({ value: 250, unit: 'ml' }));
 
   test.each([
     ['2 cps', 'amount-unit', 'cups'],
@@ -101,7 +102,12 @@ test('every food has sane numbers and a source beside each', () => {
       shares.some(([v, s]) => v < 0 || v > 1 || !'SPMD'.includes(s)) ||
       f.free[0] + f.released[0] > f.water[0] + 1e-9 ||
       f.bulkGPerMl[0] > f.densityGPerMl[0] * 1.05 ||
-      (f.grain !== undefined && !(f.grain.eMin[0] < f.grain.eRef[0] && f.grain.eRef[0] < f.grain.eMax[0] && f.grain.refMoisture[0] < f.grain.maxMoisture[0]))
+      (f.grain !== undefined &&
+        !(
+          f.grain.eMin[0] < f.grain.eRef[0] &&
+          f.grain.eRef[0] < f.grain.eMax[0] &&
+          f.grain.refMoisture[0] < f.grain.maxMoisture[0]
+        ))
     );
   });
   expect(bad.map((f) => f.id)).toEqual([]);

@@ -59,7 +59,9 @@ describe('altitude', () => {
 
   test('agrees with psychrolib, 0 to 4000 m (it takes geopotential for geometric height)', () => {
     psychrolib.SetUnitSystem(psychrolib.SI);
-    const worst = Math.max(...range(0, 4000, 250).map((h) => Math.abs(ambientPa(h) / psychrolib.GetStandardAtmPressure(h) - 1)));
+    const worst = Math.max(
+      ...range(0, 4000, 250).map((h) => Math.abs(ambientPa(h) / psychrolib.GetStandardAtmPressure(h) - 1)),
+    );
     expect(worst).toBeLessThan(5e-4);
   });
 

@@ -17,7 +17,8 @@ async function noBarriers(page: Page): Promise<void> {
 
 const answer = (page: Page) => page.locator('[data-answer="liquid"]');
 const tab = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(name) });
-const millilitres = async (page: Page): Promise<number> => Number(((await answer(page).textContent()) ?? '').replace(/[^\d]/g, ''));
+const millilitres = async (page: Page): Promise<number> =>
+  Number(((await answer(page).textContent()) ?? '').replace(/[^\d]/g, ''));
 
 async function openTurkey(page: Page): Promise<void> {
   await page.goto(`${hut.url}/shelf`);
@@ -141,7 +142,9 @@ test('from the shelf to a logged meal', async ({ page }) => {
     await expect(first).toContainText('88');
     await first.getByRole('link').click();
     await expect(page.getByLabel('your note')).toHaveValue('Just right.');
-    await expect(page.getByRole('radiogroup', { name: 'Grain' }).getByRole('radio', { name: 'fluffy' })).toHaveAttribute('aria-checked', 'true');
+    await expect(
+      page.getByRole('radiogroup', { name: 'Grain' }).getByRole('radio', { name: 'fluffy' }),
+    ).toHaveAttribute('aria-checked', 'true');
     await noBarriers(page);
   });
 });
@@ -168,7 +171,11 @@ test('kitchen: sea level makes the pot hotter, the dark enamel stays readable, a
   await altitude.fill('0');
   await altitude.press('Enter');
   await expect(high.getByRole('cell').first()).not.toHaveText(here ?? '');
-  await page.getByRole('button', { name: 'dark' }).or(page.getByRole('radio', { name: 'dark' })).first().click();
+  await page
+    .getByRole('button', { name: 'dark' })
+    .or(page.getByRole('radio', { name: 'dark' }))
+    .first()
+    .click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await noBarriers(page);

@@ -39,7 +39,10 @@ export function createApp(store: Store, log: Logger, webFolder?: string): Expres
     }),
   );
   app.use(compression());
-  app.use('/api', rateLimit({ windowMs: 60_000, limit: mostRequestsPerMin, standardHeaders: true, legacyHeaders: false }));
+  app.use(
+    '/api',
+    rateLimit({ windowMs: 60_000, limit: mostRequestsPerMin, standardHeaders: true, legacyHeaders: false }),
+  );
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
   app.use('/api/plan', planRoutes());

@@ -55,7 +55,9 @@ describe('shelf', () => {
   });
   test('a change over an older revision is refused and changes nothing', async () => {
     const d = await turkey();
-    const r = await api.put(`/api/dishes/${d.id}`).send({ dish: { ...d.dish, title: 'Lost' }, revision: d.revision - 1 });
+    const r = await api
+      .put(`/api/dishes/${d.id}`)
+      .send({ dish: { ...d.dish, title: 'Lost' }, revision: d.revision - 1 });
     expect([r.status, r.body.code, r.type]).toEqual([409, 'dish-changed', 'application/problem+json']);
     expect((await turkey()).dish.title).not.toBe('Lost');
   });
@@ -103,7 +105,9 @@ describe('cooks', () => {
     const second = { id: `${cook.id}-b`, kind: 'pin-up', atMs: at + 600_000 };
     await api.post(`/api/cooks/${cook.id}/events`).send({ events: [first] });
     await api.post(`/api/cooks/${cook.id}/events`).send({ events: [first, second] });
-    await api.patch(`/api/cooks/${cook.id}`).send({ finishedMs: at + 1_800_000, outcome: { ratings: { grain: 2 }, coreC: 86 } });
+    await api
+      .patch(`/api/cooks/${cook.id}`)
+      .send({ finishedMs: at + 1_800_000, outcome: { ratings: { grain: 2 }, coreC: 86 } });
     const read: Cook = (await api.get(`/api/cooks/${cook.id}`)).body;
     expect(read.events).toEqual([first, second]);
     expect(read.outcome).toEqual({ ratings: { grain: 2 }, coreC: 86 });
@@ -140,7 +144,19 @@ describe('kitchen and plan', () => {
     const { dish } = await turkey();
     const r = await api.post('/api/plan').send({ dish, kitchen: { altitudeM: 1180 } });
     const body: Plan = r.body;
-    expect(body).toEqual(JSON.parse(JSON.stringify(plan(dish, { format: 'einkorn.kitchen/1', potId: 'electric-5.7', altitudeM: 1180, units: 'metric', theme: 'auto' }))));
+    expect(body).toEqual(
+      JSON.parse(
+        JSON.stringify(
+          plan(dish, {
+            format: 'einkorn.kitchen/1',
+            potId: 'electric-5.7',
+            altitudeM: 1180,
+            units: 'metric',
+            theme: 'auto',
+          }),
+        ),
+      ),
+    );
   });
   test('evaluate without numbers, broken JSON, wrong version, unknown route: a sentence, never a 500', async () => {
     const { dish } = await turkey();
@@ -150,11 +166,18 @@ describe('kitchen and plan', () => {
       api.post('/api/plan').send({ dish: { ...dish, format: 'einkorn.dish/9' } }),
       api.post('/api/plan').send({ dish, mode: 'guess' }),
       api.get('/api/nothing'),
-      api.post('/api/plan').set('Content-Type', 'application/json').send(`"${'x'.repeat(3_000_000)}"`),
+      api
+        .post('/api/plan')
+        .set('Content-Type', 'application/json')
+        .send(`"${'x'.repeat(3_000_000)}"`),
       api.get('/api/dishes/%E0%A4%A'),
     ]);
     expect(answers.map((a) => a.status)).toEqual([400, 400, 400, 400, 404, 413, 400]);
-    expect(answers.every((a) => a.type === 'application/problem+json' && a.body.detail.length > 10 && !/\\n\s+at /.test(a.text))).toBe(true);
+    expect(
+      answers.every(
+        (a) => a.type === 'application/problem+json' && a.body.detail.length > 10 && !/\\n\s+at /.test(a.text),
+      ),
+    ).toBe(true);
   });
   test('any JSON body is answered below 500', async () => {
     const routes = ['/api/plan', '/api/dishes', '/api/cooks', '/api/cooks/demo-cook-1/events'];

@@ -98,7 +98,10 @@ export function curveFromTaps(cook: Cook): { minutes: number[]; tempC: number[] 
   const hold = pin + (planned[2]! - planned[1]!);
   const real = [0, pin, hold, hold + (a.releaseMin ?? planned[3]! - planned[2]!)];
   const minutes = p.curve.minutes.map((m) => {
-    const i = Math.max(1, planned.findIndex((x, k) => k > 0 && m <= x + 1e-9));
+    const i = Math.max(
+      1,
+      planned.findIndex((x, k) => k > 0 && m <= x + 1e-9),
+    );
     const from = planned[i - 1]!;
     const span = planned[i]! - from;
     return span <= 0 ? real[i]! : real[i - 1]! + ((m - from) / span) * (real[i]! - real[i - 1]!);

@@ -32,7 +32,12 @@ export interface Replanned {
  * @param startMs when the first step began
  * @param nowMs the clock
  */
-export function replan(steps: readonly Step[], startMs: number, events: readonly CookEvent[], nowMs: number): Replanned {
+export function replan(
+  steps: readonly Step[],
+  startMs: number,
+  events: readonly CookEvent[],
+  nowMs: number,
+): Replanned {
   const facts = factsByStep(steps, events);
   const later = laterFacts(steps, facts);
   const out: TimedStep[] = [];

@@ -50,7 +50,14 @@ export function buildSteps(x: StepInput): Step[] {
       ...(f.order === 1 ? { caution: 'hot-fat' } : {}),
     });
   if (x.fry.length > 0)
-    add({ id: 'deglaze', stage: 'fry', kind: 'do', minutes: deglazeMin, text: 'deglaze', params: { ml: x.addMl, food: x.liquidFood } });
+    add({
+      id: 'deglaze',
+      stage: 'fry',
+      kind: 'do',
+      minutes: deglazeMin,
+      text: 'deglaze',
+      params: { ml: x.addMl, food: x.liquidFood },
+    });
   add({
     id: 'stack',
     stage: 'stack',
@@ -60,10 +67,41 @@ export function buildSteps(x: StepInput): Step[] {
     params: { ml: x.addMl, food: x.liquidFood },
     ingredients: x.stack.map((l) => l.ingredient),
   });
-  add({ id: 'lock', stage: 'stack', kind: 'do', minutes: lockMin, text: 'lock', params: { hold: x.holdMin, pressure: x.pressure }, caution: 'lid' });
-  add({ id: 'heat-up', stage: 'heat-up', kind: 'wait', minutes: x.pinUpMin, text: 'heat-up', expects: 'pin-up', caution: 'no-pin' });
-  add({ id: 'to-full', stage: 'heat-up', kind: 'wait', minutes: x.toFullMin, text: 'to-full', params: { kpa: x.gaugeKpa } });
-  add({ id: 'hold', stage: 'hold', kind: 'wait', minutes: x.holdMin, text: 'hold', params: { hold: x.holdMin }, caution: 'hands-off' });
+  add({
+    id: 'lock',
+    stage: 'stack',
+    kind: 'do',
+    minutes: lockMin,
+    text: 'lock',
+    params: { hold: x.holdMin, pressure: x.pressure },
+    caution: 'lid',
+  });
+  add({
+    id: 'heat-up',
+    stage: 'heat-up',
+    kind: 'wait',
+    minutes: x.pinUpMin,
+    text: 'heat-up',
+    expects: 'pin-up',
+    caution: 'no-pin',
+  });
+  add({
+    id: 'to-full',
+    stage: 'heat-up',
+    kind: 'wait',
+    minutes: x.toFullMin,
+    text: 'to-full',
+    params: { kpa: x.gaugeKpa },
+  });
+  add({
+    id: 'hold',
+    stage: 'hold',
+    kind: 'wait',
+    minutes: x.holdMin,
+    text: 'hold',
+    params: { hold: x.holdMin },
+    caution: 'hands-off',
+  });
   if (x.release !== 'quick')
     add({
       id: 'natural',
@@ -76,7 +114,15 @@ export function buildSteps(x: StepInput): Step[] {
       caution: 'hands-off',
     });
   if (x.release !== 'natural' && x.ventMin > 0)
-    add({ id: 'vent', stage: 'vent', kind: 'do', minutes: x.ventMin, text: 'vent', expects: 'pin-down', caution: 'steam' });
+    add({
+      id: 'vent',
+      stage: 'vent',
+      kind: 'do',
+      minutes: x.ventMin,
+      text: 'vent',
+      expects: 'pin-down',
+      caution: 'steam',
+    });
   for (const f of x.finish)
     add({
       id: `finish-${f.code}`,
@@ -91,13 +137,23 @@ export function buildSteps(x: StepInput): Step[] {
 }
 
 /** Stages of the evening from the steps, minute 0 at the first touch of the board. */
-export function timelineOf(steps: readonly Step[], peaks: Partial<Record<TimelineStage['stage'], number>>): TimelineStage[] {
+export function timelineOf(
+  steps: readonly Step[],
+  peaks: Partial<Record<TimelineStage['stage'], number>>,
+): TimelineStage[] {
   const out: TimelineStage[] = [];
   let at = 0;
   for (const s of steps) {
     const last = out[out.length - 1];
     if (last?.stage === s.stage) last.endMin = at + s.minutes;
-    else out.push({ stage: s.stage, startMin: at, endMin: at + s.minutes, handsOn: s.kind === 'do', peakC: peaks[s.stage] ?? 21 });
+    else
+      out.push({
+        stage: s.stage,
+        startMin: at,
+        endMin: at + s.minutes,
+        handsOn: s.kind === 'do',
+        peakC: peaks[s.stage] ?? 21,
+      });
     if (s.kind === 'do' && out.length > 0) out[out.length - 1]!.handsOn = true;
     at += s.minutes;
   }

@@ -25,7 +25,12 @@ export function prepTasks(g: Gathered): Task[] {
   const soak = prep?.soakMin ?? 0;
   // The soak runs while the hands are busy; only what is longer than the board shows as a wait.
   if (soak > 0 && g.grain)
-    out.push({ code: 'soak', ingredient: g.grain.ingredient.id, minutes: Math.max(0, soak - hands + perTask.rinse), handsOn: false });
+    out.push({
+      code: 'soak',
+      ingredient: g.grain.ingredient.id,
+      minutes: Math.max(0, soak - hands + perTask.rinse),
+      handsOn: false,
+    });
   return out;
 }
 

@@ -83,11 +83,17 @@ export function problemOf(code: string, message: string, error: z.ZodError): Pro
         path: path === '' ? k.slice(0, 60) : `${path}.${k.slice(0, 60)}`,
         message: `The field "${k.slice(0, 60)}" is not part of the document. Remove it or check its spelling.`,
       }));
-    if (i.code === 'invalid_type') return [{ path, message: i.message.startsWith('Invalid') ? sentence(i) : i.message }];
+    if (i.code === 'invalid_type')
+      return [{ path, message: i.message.startsWith('Invalid') ? sentence(i) : i.message }];
     if (i.code === 'invalid_value') {
       const values = i.values.map(String);
       const given = typeof i.input === 'string' ? nearest(i.input, values, 2) : [];
-      return [{ path, message: `Use one of: ${values.join(', ')}.${given.length > 0 ? ` Did you mean ${given.join(' or ')}?` : ''}` }];
+      return [
+        {
+          path,
+          message: `Use one of: ${values.join(', ')}.${given.length > 0 ? ` Did you mean ${given.join(' or ')}?` : ''}`,
+        },
+      ];
     }
     return [{ path, message: i.message }];
   });
@@ -96,7 +102,13 @@ export function problemOf(code: string, message: string, error: z.ZodError): Pro
 
 function sentence(i: { expected: string; input?: unknown; message: string }): string {
   const missing = i.message.endsWith('received undefined');
-  const names: Record<string, string> = { number: 'a number', string: 'text', array: 'a list', object: 'an object', boolean: 'true or false' };
+  const names: Record<string, string> = {
+    number: 'a number',
+    string: 'text',
+    array: 'a list',
+    object: 'an object',
+    boolean: 'true or false',
+  };
   const want = names[i.expected] ?? i.expected;
   return missing ? `This field is missing; it must be ${want}.` : `This must be ${want}.`;
 }

@@ -13,7 +13,12 @@ export function scaleDish(dish: Dish, serves: number): Dish {
     serves,
     ingredients: dish.ingredients.map((i) => {
       const kind = findFood(i.food).kind;
-      const exponent = kind === 'seasoning' && i.food !== 'salt' ? exponents.seasoning : kind === 'fat' ? exponents.fat : exponents.other;
+      const exponent =
+        kind === 'seasoning' && i.food !== 'salt'
+          ? exponents.seasoning
+          : kind === 'fat'
+            ? exponents.fat
+            : exponents.other;
       const value = i.amount.value * k ** exponent;
       return { ...i, amount: { ...i.amount, value: Math.round(value * 100) / 100 } };
     }),

@@ -32,7 +32,11 @@ export const amountSchema = z.strictObject({
 export const prepSchema = z.strictObject({
   rinse: z.boolean().optional(),
   soakMin: z.number().min(0).max(1440, 'A soak of more than a day is not planned.').optional(),
-  thicknessMm: z.number().min(1, 'At least 1 mm.').max(90, 'Pieces over 90 mm are outside what the model covers.').optional(),
+  thicknessMm: z
+    .number()
+    .min(1, 'At least 1 mm.')
+    .max(90, 'Pieces over 90 mm are outside what the model covers.')
+    .optional(),
   shape: z.enum(['slab', 'strip', 'cube', 'ground', 'whole', 'sphere', 'cylinder']).optional(),
   state: z.enum(['raw', 'frozen', 'part-seared', 'browned', 'cooked', 'toasted']).optional(),
   packetMinutes: z.number().positive().max(60).optional(),

@@ -34,8 +34,7 @@ export function grainTemps(history: History, around: Surroundings): Float64Array
   }
   const open = Math.min(t, 100);
   for (let i = 0; i < stand; i++) {
-    out[history.tempC.length + i] =
-      roomC + (open - roomC) * Math.exp(-((i + 1) * history.dtS) / (60 * standTauMin));
+    out[history.tempC.length + i] = roomC + (open - roomC) * Math.exp(-((i + 1) * history.dtS) / (60 * standTauMin));
   }
   return out;
 }

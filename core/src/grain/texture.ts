@@ -36,7 +36,8 @@ export const soakFactor = 0.75;
 const middle = 66;
 
 /** The bands were made for separate white rice; every other grain is centred on its own reference. [derived] */
-const centre = (g: GrainRecord): number => (g.kinetics === 'react' ? 0 : middle - (100 * g.aimMoisture[0] + g.textureShift[0]));
+const centre = (g: GrainRecord): number =>
+  g.kinetics === 'react' ? 0 : middle - (100 * g.aimMoisture[0] + g.textureShift[0]);
 
 /** The texture index aimed at: the grain's own fluffy, moved by the cook's wish. */
 export const aimIndexOf = (g: GrainRecord, wish: Texture): number =>

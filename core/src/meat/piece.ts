@@ -135,7 +135,14 @@ export function cookPiece(input: PieceInput): PieceResult {
   for (const stage of input.pre) {
     const steps = Math.max(1, Math.ceil(stage.durationS / dtWish));
     for (let i = 0; i < steps; i++)
-      solver.step(stage.durationS / steps, stage.envC, stage.hWPerM2K, twoFace ? stage.hWPerM2K : 0, input.species, Infinity);
+      solver.step(
+        stage.durationS / steps,
+        stage.envC,
+        stage.hWPerM2K,
+        twoFace ? stage.hWPerM2K : 0,
+        input.species,
+        Infinity,
+      );
   }
   const lidCoreC = solver.coldest();
   const startJ = solver.meanJ();

@@ -17,13 +17,41 @@ interface Component {
 
 /** Choi & Okos (1986) as in ASHRAE Refrigeration, chapter 19: a0 + a1 t + a2 t2, t in degC. Recalled, cross-checked. */
 export const choiOkos: Record<'protein' | 'fat' | 'carb' | 'fibre' | 'ash' | 'water' | 'ice', Component> = {
-  protein: { kWPerMK: [0.17881, 1.1958e-3, -2.7178e-6], rhoKgPerM3: [1329.9, -0.5184, 0], cpKjPerKgK: [2.0082, 1.2089e-3, -1.3129e-6] },
-  fat: { kWPerMK: [0.18071, -2.7604e-4, -1.7749e-7], rhoKgPerM3: [925.59, -0.41757, 0], cpKjPerKgK: [1.9842, 1.4733e-3, -4.8008e-6] },
-  carb: { kWPerMK: [0.20141, 1.3874e-3, -4.3312e-6], rhoKgPerM3: [1599.1, -0.31046, 0], cpKjPerKgK: [1.5488, 1.9625e-3, -5.9399e-6] },
-  fibre: { kWPerMK: [0.18331, 1.2497e-3, -3.1683e-6], rhoKgPerM3: [1311.5, -0.36589, 0], cpKjPerKgK: [1.8459, 1.8306e-3, -4.6509e-6] },
-  ash: { kWPerMK: [0.32962, 1.4011e-3, -2.9069e-6], rhoKgPerM3: [2423.8, -0.28063, 0], cpKjPerKgK: [1.0926, 1.8896e-3, -3.6817e-6] },
-  water: { kWPerMK: [0.57109, 1.7625e-3, -6.7036e-6], rhoKgPerM3: [997.18, 3.1439e-3, -3.7574e-3], cpKjPerKgK: [4.1762, -9.0864e-5, 5.4731e-6] },
-  ice: { kWPerMK: [2.2196, -6.2489e-3, 1.0154e-4], rhoKgPerM3: [916.89, -0.13071, 0], cpKjPerKgK: [2.0623, 6.0769e-3, 0] },
+  protein: {
+    kWPerMK: [0.17881, 1.1958e-3, -2.7178e-6],
+    rhoKgPerM3: [1329.9, -0.5184, 0],
+    cpKjPerKgK: [2.0082, 1.2089e-3, -1.3129e-6],
+  },
+  fat: {
+    kWPerMK: [0.18071, -2.7604e-4, -1.7749e-7],
+    rhoKgPerM3: [925.59, -0.41757, 0],
+    cpKjPerKgK: [1.9842, 1.4733e-3, -4.8008e-6],
+  },
+  carb: {
+    kWPerMK: [0.20141, 1.3874e-3, -4.3312e-6],
+    rhoKgPerM3: [1599.1, -0.31046, 0],
+    cpKjPerKgK: [1.5488, 1.9625e-3, -5.9399e-6],
+  },
+  fibre: {
+    kWPerMK: [0.18331, 1.2497e-3, -3.1683e-6],
+    rhoKgPerM3: [1311.5, -0.36589, 0],
+    cpKjPerKgK: [1.8459, 1.8306e-3, -4.6509e-6],
+  },
+  ash: {
+    kWPerMK: [0.32962, 1.4011e-3, -2.9069e-6],
+    rhoKgPerM3: [2423.8, -0.28063, 0],
+    cpKjPerKgK: [1.0926, 1.8896e-3, -3.6817e-6],
+  },
+  water: {
+    kWPerMK: [0.57109, 1.7625e-3, -6.7036e-6],
+    rhoKgPerM3: [997.18, 3.1439e-3, -3.7574e-3],
+    cpKjPerKgK: [4.1762, -9.0864e-5, 5.4731e-6],
+  },
+  ice: {
+    kWPerMK: [2.2196, -6.2489e-3, 1.0154e-4],
+    rhoKgPerM3: [916.89, -0.13071, 0],
+    cpKjPerKgK: [2.0623, 6.0769e-3, 0],
+  },
 };
 const waterBelowZero: Poly = [4.0817, -5.3062e-3, 9.9516e-4];
 /** Latent heat of ice, kJ/kg, and the share of the protein's mass that binds water which never freezes. */

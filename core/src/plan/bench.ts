@@ -18,9 +18,11 @@ const planned: readonly string[] = ['plain-grain', 'one-pot-grain'];
 /** Checks that this dish can be planned as it is, and sets up what both modes share. */
 export function setBench(dish: Dish, kitchen: Kitchen): Bench {
   if (!planned.includes(dish.family))
-    throw new Problem('family-not-planned', `Dishes of the family "${dish.family}" are not planned yet. Use plain-grain or one-pot-grain.`, [
-      { path: 'family', message: `Planned now: ${planned.join(', ')}.` },
-    ]);
+    throw new Problem(
+      'family-not-planned',
+      `Dishes of the family "${dish.family}" are not planned yet. Use plain-grain or one-pot-grain.`,
+      [{ path: 'family', message: `Planned now: ${planned.join(', ')}.` }],
+    );
   const pot = potOf(kitchen);
   const g = gather(dish);
   if (!g.grain)
@@ -38,8 +40,18 @@ export function setBench(dish: Dish, kitchen: Kitchen): Bench {
 function potOf(kitchen: Kitchen): PotProfile {
   const pot = pots.find((p) => p.id === kitchen.potId)!;
   if (pot.kind === 'whistle')
-    throw new Problem('pot-not-planned', 'Whistle cookers are not planned yet: choose an electric or a spring-valve pot.', [
-      { path: 'kitchen.potId', message: `Planned now: ${pots.filter((p) => p.kind !== 'whistle').map((p) => p.id).join(', ')}.` },
-    ]);
+    throw new Problem(
+      'pot-not-planned',
+      'Whistle cookers are not planned yet: choose an electric or a spring-valve pot.',
+      [
+        {
+          path: 'kitchen.potId',
+          message: `Planned now: ${pots
+            .filter((p) => p.kind !== 'whistle')
+            .map((p) => p.id)
+            .join(', ')}.`,
+        },
+      ],
+    );
   return pot;
 }

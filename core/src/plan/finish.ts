@@ -20,12 +20,19 @@ export function finishPlan(g: Gathered, hasMeat: boolean): FinishStep[] {
   const held = g.items.filter((i) => i.joins === 'finish' || i.joins === 'topping');
   const out: FinishStep[] = [];
   const add = (code: string, min: number, items: Item[] = []): void => {
-    out.push({ order: out.length + 1, code, text: texts[code]!, minutes: min, ingredients: items.map((i) => i.ingredient.id) });
+    out.push({
+      order: out.length + 1,
+      code,
+      text: texts[code]!,
+      minutes: min,
+      ingredients: items.map((i) => i.ingredient.id),
+    });
   };
   add('open', minutes.open);
   if (hasMeat) add('check', minutes.check);
   const delicate = held.filter((i) => i.food.kind === 'vegetable' && hasFlag(i, 'delicate'));
-  if (delicate.length > 0) add('stir-in', delicate.some((i) => i.food.id === 'peas-frozen') ? minutes.peas : minutes.leaves, delicate);
+  if (delicate.length > 0)
+    add('stir-in', delicate.some((i) => i.food.id === 'peas-frozen') ? minutes.peas : minutes.leaves, delicate);
   const dairy = held.filter((i) => i.food.kind === 'dairy');
   if (dairy.length > 0) add('dairy', minutes.cheese, dairy);
   const late = held.filter((i) => !delicate.includes(i) && !dairy.includes(i));

@@ -8,8 +8,18 @@ const classes = [
   { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') },
   { key: 'ground', minutes: 4, until: 'crumbs-half-brown', is: (i: Item) => i.food.meat?.cut === 'ground' },
   { key: 'meat', minutes: 5, until: 'no-pink-outside', is: (i: Item) => i.food.kind === 'meat' },
-  { key: 'vegetable', minutes: 4, until: 'translucent', is: (i: Item) => i.food.kind === 'vegetable' && !hasFlag(i, 'aromatic') },
-  { key: 'aromatic', minutes: 0.75, until: 'fragrant', is: (i: Item) => hasFlag(i, 'aromatic') && i.food.kind === 'vegetable' },
+  {
+    key: 'vegetable',
+    minutes: 4,
+    until: 'translucent',
+    is: (i: Item) => i.food.kind === 'vegetable' && !hasFlag(i, 'aromatic'),
+  },
+  {
+    key: 'aromatic',
+    minutes: 0.75,
+    until: 'fragrant',
+    is: (i: Item) => hasFlag(i, 'aromatic') && i.food.kind === 'vegetable',
+  },
   { key: 'spice', minutes: 0.5, until: 'fragrant', is: (i: Item) => hasFlag(i, 'aromatic') },
   { key: 'grain', minutes: 1.5, until: 'every-kernel-coated', is: (i: Item) => i.food.kind === 'grain' },
 ] as const;
@@ -41,7 +51,10 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
         minutes: c.minutes * batches,
         until: c.until,
         // Whatever lies on top later must come out, or it ends up under the grain.
-        takeOut: item.ingredient.place === 'top' || item.ingredient.place === 'rack' || (batches > 1 && item.food.kind === 'meat'),
+        takeOut:
+          item.ingredient.place === 'top' ||
+          item.ingredient.place === 'rack' ||
+          (batches > 1 && item.food.kind === 'meat'),
         ...(batches > 1 ? { batches } : {}),
       });
     }

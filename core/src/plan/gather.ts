@@ -88,7 +88,17 @@ function decideJoins(food: FoodRecord, ingredient: Ingredient, fries: boolean): 
 }
 
 const friedVegetables = new Set([
-  'onion', 'shallot', 'leek', 'garlic', 'ginger', 'celery', 'carrot', 'bell-pepper', 'chili', 'mushroom', 'fennel',
+  'onion',
+  'shallot',
+  'leek',
+  'garlic',
+  'ginger',
+  'celery',
+  'carrot',
+  'bell-pepper',
+  'chili',
+  'mushroom',
+  'fennel',
 ]);
 
 function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Joins): State {

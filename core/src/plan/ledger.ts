@@ -10,7 +10,14 @@ export function ledgerRows(g: Gathered, src: Sources, out: GrainOutcome, run: Co
   const grain = g.grain!;
   const rec = grain.food.grain!;
   const rows: LedgerRow[] = [];
-  const row = (item: string, grams: number, rule: string, terms: Term[], extra: Partial<LedgerRow> = {}, was?: number): void => {
+  const row = (
+    item: string,
+    grams: number,
+    rule: string,
+    terms: Term[],
+    extra: Partial<LedgerRow> = {},
+    was?: number,
+  ): void => {
     const reason = reasoned(grams, rule, terms, was);
     rows.push({ item, grams, why: sentence(reason.terms), reason, ...extra });
   };
@@ -72,7 +79,9 @@ export function ledgerRows(g: Gathered, src: Sources, out: GrainOutcome, run: Co
       'juice',
       [
         { label: 'as-added', value: x.item.grams, unit: 'g', subject: id },
-        ...(x.item.food.free[0] > 0 ? [{ label: 'free-at-start', value: x.item.food.free[0], unit: 'share' as const, source: 'derived' }] : []),
+        ...(x.item.food.free[0] > 0
+          ? [{ label: 'free-at-start', value: x.item.food.free[0], unit: 'share' as const, source: 'derived' }]
+          : []),
         ...(x.item.food.released[0] > 0
           ? [
               { label: 'released', value: x.item.food.released[0], unit: 'share' as const, source: 'derived' },
@@ -84,10 +93,16 @@ export function ledgerRows(g: Gathered, src: Sources, out: GrainOutcome, run: Co
       x.overruledFrom,
     );
   }
-  row('added', addMl * src.mainWaterPerMl, 'to-add', [
-    { label: 'liquid-to-add', value: addMl, unit: 'ml', subject: g.main.food.id },
-    { label: 'water-share', value: g.main.food.water[0], unit: 'share', source: 'from-memory' },
-  ], { ingredient: g.main.ingredient.id });
+  row(
+    'added',
+    addMl * src.mainWaterPerMl,
+    'to-add',
+    [
+      { label: 'liquid-to-add', value: addMl, unit: 'ml', subject: g.main.food.id },
+      { label: 'water-share', value: g.main.food.water[0], unit: 'share', source: 'from-memory' },
+    ],
+    { ingredient: g.main.ingredient.id },
+  );
   return rows;
 }
 
@@ -96,7 +111,10 @@ export const sentence = (terms: readonly Term[]): string =>
   terms
     .map((t) => {
       const name = (t.subject ? `${t.label} (${t.subject})` : t.label).replaceAll('-', ' ');
-      const value = t.unit === 'share' || t.unit === 'percent' ? `${round(t.unit === 'share' ? t.value * 100 : t.value)} %` : `${round(t.value)} ${t.unit}`;
+      const value =
+        t.unit === 'share' || t.unit === 'percent'
+          ? `${round(t.unit === 'share' ? t.value * 100 : t.value)} %`
+          : `${round(t.value)} ${t.unit}`;
       return `${name} ${value}`;
     })
     .join(', ');

@@ -50,7 +50,8 @@ export function loadOf(g: Gathered, src: Sources, addMl: number): Load {
     });
   }
   const onGrainG = src.soakG + src.clingG;
-  if (onGrainG > 0) thin.push({ massKg: onGrainG / 1000, cpJPerKgK: 4200, water: 1, densityKgPerM3: 998, tempC: shelfC });
+  if (onGrainG > 0)
+    thin.push({ massKg: onGrainG / 1000, cpJPerKgK: 4200, water: 1, densityKgPerM3: 998, tempC: shelfC });
   const pot = g.fried ? after.fry : after.cold;
   return { thin, slow, wallC: pot.wallC, baseC: pot.baseC, lidC: 21 };
 }

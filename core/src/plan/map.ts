@@ -27,7 +27,12 @@ const naturalStep = 2;
  * One heated pot, branched for every pair. `progress` is called after every row, and may throw to stop the work.
  * The meat boundary is found per row by bisection, since more hold is never less done.
  */
-export function donenessMap(dish: Dish, kitchen: Kitchen, chosen: Plan, progress: (share: number) => void = () => undefined): DonenessMap {
+export function donenessMap(
+  dish: Dish,
+  kitchen: Kitchen,
+  chosen: Plan,
+  progress: (share: number) => void = () => undefined,
+): DonenessMap {
   const b = setBench(dish, kitchen);
   const h = heat(b, chosen.liquid.addMl, chosen.program.pressure);
   const mostHold = Math.max(14, Math.ceil((chosen.program.holdMin * 2) / 2) * 2);
@@ -39,17 +44,21 @@ export function donenessMap(dish: Dish, kitchen: Kitchen, chosen: Plan, progress
   const meatFromMin: (number | null)[] = [];
   naturals.forEach((n, row) => {
     const release = n === 0 ? ({ kind: 'quick' } as const) : ({ kind: 'timed', naturalMin: n } as const);
-    const outcomes = holds.map((hold) => grainOutcome(b.g, b.src, h.heated.finish(hold, release), chosen.liquid.addMl, h.depthCm));
+    const outcomes = holds.map((hold) =>
+      grainOutcome(b.g, b.src, h.heated.finish(hold, release), chosen.liquid.addMl, h.depthCm),
+    );
     index.push(outcomes.map((o) => o.texture.index));
     equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));
-    const done = (hold: number): boolean => runMeats(b.g, h.heated.finish(hold, release), h.depthCm).every((m) => m.verdict.ok);
+    const done = (hold: number): boolean =>
+      runMeats(b.g, h.heated.finish(hold, release), h.depthCm).every((m) => m.verdict.ok);
     meatFromMin.push(chosen.meats.length === 0 ? 0 : firstTrue(holds, done));
     progress((row + 1) / naturals.length);
   });
   return { holdMin: holds, naturalMin: naturals, index, equivalentMin, meatFromMin, naturalFullMin: full, bandEdges };
 }
 
-const steps = (most: number, step: number): number[] => Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
+const steps = (most: number, step: number): number[] =>
+  Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
 
 function firstTrue(xs: readonly number[], is: (x: number) => boolean): number | null {
   let low = 0;

@@ -46,7 +46,11 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
     ]);
   const b = setBench(dish, kitchen);
   const listed = b.g.main.grams / b.g.main.food.bulkGPerMl[0];
-  const cooked = cookWith(b, as.liquidMl ?? listed, { pressure: as.pressure, holdMin: as.holdMin, release: as.release });
+  const cooked = cookWith(b, as.liquidMl ?? listed, {
+    pressure: as.pressure,
+    holdMin: as.holdMin,
+    release: as.release,
+  });
   return assemble(b, cooked, 'evaluate', options.texture ?? dish.texture ?? 'fluffy', false, cooked);
 }
 
@@ -71,7 +75,9 @@ function assemble(b: Bench, cooked: Cooked, mode: Plan['mode'], texture: Texture
   const salt = saltPlan(g, addMl, run);
   const finish = finishPlan(g, meats.length > 0);
   const naturalMin = ((run.valveS ?? run.openS) - run.releaseS) / 60;
-  const setKpa = chosen.run.neverSealed ? 0 : gaugeOf(pot, dish.overrides?.pressure ?? dish.asCooked?.pressure ?? 'high', mode, dish);
+  const setKpa = chosen.run.neverSealed
+    ? 0
+    : gaugeOf(pot, dish.overrides?.pressure ?? dish.asCooked?.pressure ?? 'high', mode, dish);
   const countdownMin = (run.countdownS ?? run.releaseS) / 60;
   const pinUpMin = (run.pinUpS ?? run.releaseS) / 60;
   const ledger = ledgerRows(g, src, outcome, run, addMl);
@@ -195,7 +201,13 @@ function withOwnSum(ledger: Plan['liquid']['ledger'], own: Cooked, dish: Dish): 
   if (row) row.reason = { ...row.reason, overruled: own.outcome.clock.freeG };
 }
 
-function decisions(b: Bench, cooked: Cooked, own: Cooked, ledger: Plan['liquid']['ledger'], salt: Reasoned): Plan['decided'] {
+function decisions(
+  b: Bench,
+  cooked: Cooked,
+  own: Cooked,
+  ledger: Plan['liquid']['ledger'],
+  salt: Reasoned,
+): Plan['decided'] {
   const o = b.g.dish.overrides ?? {};
   const chosen = cooked.chosen;
   const naturalMin = chosen.release.naturalMin ?? 0;
@@ -205,26 +217,39 @@ function decisions(b: Bench, cooked: Cooked, own: Cooked, ledger: Plan['liquid']
       o.liquidMl === undefined ? 'ledger-closed-by-simulation' : 'yours',
       ledger
         .filter((r) => r.item !== 'added')
-        .map((r) => ({ label: r.item, value: -r.grams, unit: 'g' as const, ...(r.ingredient ? { subject: r.ingredient } : {}) })),
+        .map((r) => ({
+          label: r.item,
+          value: -r.grams,
+          unit: 'g' as const,
+          ...(r.ingredient ? { subject: r.ingredient } : {}),
+        })),
       o.liquidMl === undefined ? undefined : own.addMl,
     ),
-    holdMin: reasoned(chosen.holdMin, 'least-cost', chosen.terms, o.holdMin === undefined ? undefined : own.chosen.holdMin),
+    holdMin: reasoned(
+      chosen.holdMin,
+      'least-cost',
+      chosen.terms,
+      o.holdMin === undefined ? undefined : own.chosen.holdMin,
+    ),
     naturalMin: reasoned(
       naturalMin,
       `release-${chosen.release.kind}`,
       chosen.terms,
       o.release === undefined ? undefined : (own.chosen.release.naturalMin ?? 0),
     ),
-    pressure: reasoned(cooked.heated.pressure === 'low' ? (b.pot.lowKpa ?? b.pot.highKpa) : b.pot.highKpa, 'pressure-set', [
-      { label: 'set-pressure', value: b.pot.highKpa, unit: 'kPa', source: 'from-memory' },
-    ]),
+    pressure: reasoned(
+      cooked.heated.pressure === 'low' ? (b.pot.lowKpa ?? b.pot.highKpa) : b.pot.highKpa,
+      'pressure-set',
+      [{ label: 'set-pressure', value: b.pot.highKpa, unit: 'kPa', source: 'from-memory' }],
+    ),
     saltG: salt,
   };
 }
 
 /** Minutes until the pin would fall by itself after this hold. */
 function naturalFull(c: Cooked): number {
-  const run = c.chosen.release.kind === 'natural' ? c.chosen.run : c.heated.finish(c.chosen.holdMin, { kind: 'natural' });
+  const run =
+    c.chosen.release.kind === 'natural' ? c.chosen.run : c.heated.finish(c.chosen.holdMin, { kind: 'natural' });
   return ((run.pinDownS ?? run.openS) - run.releaseS) / 60;
 }
 

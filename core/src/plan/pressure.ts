@@ -19,7 +19,10 @@ export interface Candidate {
 }
 
 /** Half minutes below five, then whole minutes. */
-const holds: readonly number[] = [...Array.from({ length: 10 }, (_, i) => i / 2), ...Array.from({ length: 56 }, (_, i) => i + 5)];
+const holds: readonly number[] = [
+  ...Array.from({ length: 10 }, (_, i) => i / 2),
+  ...Array.from({ length: 56 }, (_, i) => i + 5),
+];
 const naturals: readonly Release[] = [
   { kind: 'quick' },
   ...[2, 4, 5, 6, 8, 10, 12, 15].map((n): Release => ({ kind: 'timed', naturalMin: n })),
@@ -90,7 +93,8 @@ export function searchProgram(
 }
 
 /** Equivalent minutes per minute of hold: what one more minute is worth, for the first jump of the search. */
-const steamRate = (g: Gathered, heated: HeatedPot): number => Math.max(0.5, rate(g.grain!.food.grain!.kinetics, heated.state.tempC));
+const steamRate = (g: Gathered, heated: HeatedPot): number =>
+  Math.max(0.5, rate(g.grain!.food.grain!.kinetics, heated.state.tempC));
 
 const indexOf = (holdMin: number): number => {
   const i = holds.findIndex((h) => h >= holdMin - 1e-9);
@@ -162,12 +166,23 @@ function withMeats(g: Gathered, depthCm: number, t: Trial): Candidate {
     const large = m.item.thicknessMm >= 25 && t.naturalMin < 2 ? price.quickLargeMeat : 0;
     const dry = m.verdict.texture === 'dry' ? price.dryMeat : m.verdict.texture === 'firm' ? price.firmMeat : 0;
     if (large + dry === 0) continue;
-    terms.push({ label: 'cost-meat', value: large + dry, unit: 'points', subject: m.item.ingredient.id, source: 'common-practice' });
+    terms.push({
+      label: 'cost-meat',
+      value: large + dry,
+      unit: 'points',
+      subject: m.item.ingredient.id,
+      source: 'common-practice',
+    });
     cost += large + dry;
   }
   return { ...t, meats, meatOk: meats.every((m) => m.verdict.ok), cost, terms };
 }
 
 /** One pair of hold and release with what it gives and what it costs. */
-export const candidate = (g: Gathered, heated: HeatedPot, depthCm: number, holdMin: number, release: Release): Candidate =>
-  withMeats(g, depthCm, trial(g, heated, depthCm, holdMin, release, targetE(g)));
+export const candidate = (
+  g: Gathered,
+  heated: HeatedPot,
+  depthCm: number,
+  holdMin: number,
+  release: Release,
+): Candidate => withMeats(g, depthCm, trial(g, heated, depthCm, holdMin, release, targetE(g)));

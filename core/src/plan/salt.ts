@@ -32,8 +32,20 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
   const terms: Term[] = [
     { label: 'finished-dish', value: finishedG, unit: 'g' },
     { label: 'salt-aim', value: aimPercent, unit: 'percent', source: 'common-practice' },
-    ...sources.map((s): Term => ({ label: 'salt-in', value: -s.grams, unit: 'g', subject: s.item, source: 'from-memory' })),
+    ...sources.map((s): Term => ({
+      label: 'salt-in',
+      value: -s.grams,
+      unit: 'g',
+      subject: s.item,
+      source: 'from-memory',
+    })),
     { label: 'add-now', value: addG * addNow, unit: 'g', source: 'common-practice' },
   ];
-  return { percent: (100 * total) / finishedG, addG, aimPercent, sources, reason: reasoned(addG, 'salt-to-aim', terms) };
+  return {
+    percent: (100 * total) / finishedG,
+    addG,
+    aimPercent,
+    sources,
+    reason: reasoned(addG, 'salt-to-aim', terms),
+  };
 }

@@ -37,7 +37,11 @@ export function compareSchools(dish: Dish, kitchen: Kitchen, chosen: Plan): Scho
   };
   const plainG = gather(plainDish);
   const plain: Bench = { ...b, g: plainG, src: waterSources(plainG) };
-  const program = { pressure: chosen.program.pressure, holdMin: chosen.program.holdMin, release: chosen.program.release };
+  const program = {
+    pressure: chosen.program.pressure,
+    holdMin: chosen.program.holdMin,
+    release: chosen.program.release,
+  };
   const volumeMl = grain.grams / grain.food.bulkGPerMl[0];
   return schoolTable.map((s) => {
     const ml = volumeMl * s.ratio;

@@ -32,7 +32,11 @@ const deepMm = 25;
 const strongWPerCm2 = 5;
 
 /** Chance that the base scorches or the cooker warns of burning: points to a logistic, each a reason with its remedy. */
-export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry): { index: number; level: 'low' | 'watch' | 'high'; reasons: ScorchReason[] } {
+export function scorchRisk(
+  g: Gathered,
+  pot: PotProfile,
+  geo: Geometry,
+): { index: number; level: 'low' | 'watch' | 'high'; reasons: ScorchReason[] } {
   const reasons: ScorchReason[] = [];
   const add = (code: string, value: number): void => {
     const remedy = remedies[code];

@@ -20,7 +20,10 @@ export interface Cooked {
 /** Heats the pot with `addMl` of liquid in it. */
 export function heat(b: Bench, addMl: number, pressure: 'high' | 'low'): { heated: HeatedPot; depthCm: number } {
   const load = loadOf(b.g, b.src, addMl);
-  return { heated: new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure), depthCm: depthCm(load, baseAreaCm2(b.pot)) };
+  return {
+    heated: new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure),
+    depthCm: depthCm(load, baseAreaCm2(b.pot)),
+  };
 }
 
 /** Cooks with a given program. */
@@ -49,7 +52,12 @@ const mostFreeShare = 0.15;
  * The liquid that gives the wanted texture (or the sauce the cook set) with this program, by a bracketed secant on the
  * simulated cook: not the closed form, which does not know how much the grain really drinks in its time.
  */
-export function solveLiquid(b: Bench, program: Program, texture: Texture, startMl: number): { addMl: number; missed: boolean } {
+export function solveLiquid(
+  b: Bench,
+  program: Program,
+  texture: Texture,
+  startMl: number,
+): { addMl: number; missed: boolean } {
   const sauce = b.g.dish.overrides?.ledger?.['sauce'];
   const aim = aimIndexOf(b.g.grain!.food.grain!, texture);
   let floods = false;

@@ -19,9 +19,11 @@ export const reasonsByPlace: Record<Place, string> = {
 export function placeOf(item: Item, at: number): Place {
   const said = item.ingredient.place;
   if (said === 'rack' || said === 'inner-bowl')
-    throw new Problem('place-not-planned', `A ${said} is not planned in this kind of dish yet. Put it at the base or on top.`, [
-      { path: `ingredients.${at}.place`, message: 'Choose base, liquid, grain or top.' },
-    ]);
+    throw new Problem(
+      'place-not-planned',
+      `A ${said} is not planned in this kind of dish yet. Put it at the base or on top.`,
+      [{ path: `ingredients.${at}.place`, message: 'Choose base, liquid, grain or top.' }],
+    );
   if (said) return said;
   if (item.food.kind === 'grain') return 'grain';
   if (item.food.kind === 'liquid') return hasFlag(item, 'tomato') ? 'top' : 'liquid';
@@ -128,7 +130,13 @@ export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: n
     const thick = item.food.kind === 'liquid';
     const gap = item.food.kind === 'meat' ? porosity.pieces : porosity.chopped;
     const bulk = thick ? solidMl(item) : solidMl(item) / (1 - gap);
-    put(item, thick ? 'thick' : item.food.kind, bulk, thick ? 0 : bulk * gap, thick ? 'thick-scorches-below' : reasonsByPlace.top);
+    put(
+      item,
+      thick ? 'thick' : item.food.kind,
+      bulk,
+      thick ? 0 : bulk * gap,
+      thick ? 'thick-scorches-below' : reasonsByPlace.top,
+    );
   }
   const liquidLevelMm = levelMm ?? edgeMm + (Math.max(0, liquidLeft) / area) * 10;
   for (const l of layers) if (l.kind === 'liquid') l.toMm = liquidLevelMm;
@@ -144,6 +152,9 @@ export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: n
     dryGrainShare: grainItem ? dryGrainShare : 0,
     barrier: base.some((i) => i.food.kind === 'meat'),
     grainOnBase: grainItem !== undefined && base.length === 0,
-    tomatoAtBase: { thick: tomatoes.some((i) => hasFlag(i, 'thick')), diced: tomatoes.some((i) => hasFlag(i, 'diced')) },
+    tomatoAtBase: {
+      thick: tomatoes.some((i) => hasFlag(i, 'thick')),
+      diced: tomatoes.some((i) => hasFlag(i, 'diced')),
+    },
   };
 }

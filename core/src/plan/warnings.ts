@@ -32,42 +32,84 @@ export function warningsOf(c: Context): Warning[] {
   };
   const { pot, geo, chosen } = c;
   if (chosen.run.neverSealed)
-    say('stop', 'never-seals', 'The pot does not come to pressure with this load: too little liquid or too weak a heat.');
+    say(
+      'stop',
+      'never-seals',
+      'The pot does not come to pressure with this load: too little liquid or too weak a heat.',
+    );
   if (chosen.run.dry) say('stop', 'boils-dry', 'The pot boils dry in this program. Add liquid.');
   if (geo.fillFraction > geo.limitFraction)
-    say('stop', 'over-full', `The pot is filled to ${pct(geo.fillFraction)} %; the limit for food that swells is ${pct(geo.limitFraction)} %. Cook less or take a larger pot.`, {
-      fill: pct(geo.fillFraction),
-      limit: pct(geo.limitFraction),
-    });
+    say(
+      'stop',
+      'over-full',
+      `The pot is filled to ${pct(geo.fillFraction)} %; the limit for food that swells is ${pct(geo.limitFraction)} %. Cook less or take a larger pot.`,
+      {
+        fill: pct(geo.fillFraction),
+        limit: pct(geo.limitFraction),
+      },
+    );
   for (const m of c.meats)
     if (!m.ok)
-      say('stop', 'meat-under', `${m.ingredient}: predicted ${m.cautiousCoreC} degC at the worst, its published minimum is ${m.safeMinimumC} degC. Cut it thinner or hold longer.`, {
-        ingredient: m.ingredient,
-        core: m.cautiousCoreC,
-        minimum: m.safeMinimumC,
-      });
+      say(
+        'stop',
+        'meat-under',
+        `${m.ingredient}: predicted ${m.cautiousCoreC} degC at the worst, its published minimum is ${m.safeMinimumC} degC. Cut it thinner or hold longer.`,
+        {
+          ingredient: m.ingredient,
+          core: m.cautiousCoreC,
+          minimum: m.safeMinimumC,
+        },
+      );
   if (geo.dryGrainShare > 0.05)
-    say('stop', 'grain-dry', `${pct(geo.dryGrainShare)} % of the grain stands above the liquid and stays hard. Add liquid or spread the grain lower.`, { share: pct(geo.dryGrainShare) });
+    say(
+      'stop',
+      'grain-dry',
+      `${pct(geo.dryGrainShare)} % of the grain stands above the liquid and stays hard. Add liquid or spread the grain lower.`,
+      { share: pct(geo.dryGrainShare) },
+    );
   if (geo.thinLiquidMl < pot.minimumLiquidMl[0])
-    say('caution', 'liquid-short', `Thin liquid ${Math.round(geo.thinLiquidMl)} mL is under this pot's minimum of ${pot.minimumLiquidMl[0]} mL. Cook a larger batch or a smaller pot; the maker's manual wins.`, {
-      have: Math.round(geo.thinLiquidMl),
-      minimum: pot.minimumLiquidMl[0],
-    });
+    say(
+      'caution',
+      'liquid-short',
+      `Thin liquid ${Math.round(geo.thinLiquidMl)} mL is under this pot's minimum of ${pot.minimumLiquidMl[0]} mL. Cook a larger batch or a smaller pot; the maker's manual wins.`,
+      {
+        have: Math.round(geo.thinLiquidMl),
+        minimum: pot.minimumLiquidMl[0],
+      },
+    );
   if (c.outcome.texture.done < 0.9)
     say('caution', 'hard-core', 'The grain does not get its minutes: expect a hard core. Hold longer.');
-  if (c.missed) say('caution', 'texture-missed', 'No amount of liquid gives the texture asked for in this time; this is the nearest.');
-  if (c.scorch === 'high') say('caution', 'scorch', 'The base is likely to scorch or the cooker to warn of burning. See the reasons.');
+  if (c.missed)
+    say(
+      'caution',
+      'texture-missed',
+      'No amount of liquid gives the texture asked for in this time; this is the nearest.',
+    );
+  if (c.scorch === 'high')
+    say('caution', 'scorch', 'The base is likely to scorch or the cooker to warn of burning. See the reasons.');
   if (chosen.release.kind === 'quick' && (geo.fillFraction > 0.5 || c.g.items.some((i) => hasFlag(i, 'foams'))))
     say('caution', 'spray', 'A quick release of this pot may spray starch: release in short bursts.');
   if (fryMinutes(c.fry) > 30)
-    say('caution', 'saute-ends', 'Frying takes more than 30 min: an electric cooker ends its sauté by itself and must be started again.');
+    say(
+      'caution',
+      'saute-ends',
+      'Frying takes more than 30 min: an electric cooker ends its sauté by itself and must be started again.',
+    );
   if (c.meats.length > 0)
-    say('info', 'thermometer', `Check the thickest piece with a thermometer: ${Math.max(...c.meats.map((m) => m.safeMinimumC))} degC in the middle decides, not this prediction.`, {
-      minimum: Math.max(...c.meats.map((m) => m.safeMinimumC)),
-    });
+    say(
+      'info',
+      'thermometer',
+      `Check the thickest piece with a thermometer: ${Math.max(...c.meats.map((m) => m.safeMinimumC))} degC in the middle decides, not this prediction.`,
+      {
+        minimum: Math.max(...c.meats.map((m) => m.safeMinimumC)),
+      },
+    );
   if (c.altitudeM >= 300) {
     const t = steamC(pot.highKpa, c.altitudeM);
-    say('info', 'altitude', `At ${c.altitudeM} m the pot holds ${t.toFixed(1)} degC; the minutes account for it.`, { altitude: c.altitudeM, temp: Math.round(t * 10) / 10 });
+    say('info', 'altitude', `At ${c.altitudeM} m the pot holds ${t.toFixed(1)} degC; the minutes account for it.`, {
+      altitude: c.altitudeM,
+      temp: Math.round(t * 10) / 10,
+    });
   }
   say('info', 'manual', "The maker's manual, your food-safety authority and the pin decide: never force the lid.");
   const order: Record<Severity, number> = { stop: 0, caution: 1, info: 2 };

@@ -82,7 +82,13 @@ export function grainOutcome(g: Gathered, src: Sources, run: CookRun, addMl: num
   const tomato = sum(g, (i) => hasFlag(i, 'tomato'));
   const otherLiquid = addMl + sum(g, (i) => i.food.kind === 'liquid' && !hasFlag(i, 'tomato') && !i.main);
   const slowing = 1 - tomatoSlowing * Math.min(1, tomato / Math.max(1, otherLiquid));
-  const clock = runClock(temps, run.history.dtS, { grain: rec, rawG: grain.grams, soakedG: src.soakG, reachableG, slowing });
+  const clock = runClock(temps, run.history.dtS, {
+    grain: rec,
+    rawG: grain.grams,
+    soakedG: src.soakG,
+    reachableG,
+    slowing,
+  });
   const finishedG = finishedMass(g, addMl) - lost;
   const freeShare = clock.freeG / Math.max(1, finishedG);
   const acidMl = sum(g, (i) => hasFlag(i, 'acid') && i.joins !== 'finish');
@@ -107,7 +113,12 @@ const sum = (g: Gathered, pick: (i: Item) => boolean): number =>
   g.items.reduce((s, i) => s + (pick(i) ? i.grams : 0), 0);
 
 /** One standard deviation of the water, g, and of the moisture, points, from the ledger's spreads. */
-export function moistureSpread(g: Gathered, src: Sources, outcome: GrainOutcome, potG = 12): { waterG: number; points: number } {
+export function moistureSpread(
+  g: Gathered,
+  src: Sources,
+  outcome: GrainOutcome,
+  potG = 12,
+): { waterG: number; points: number } {
   const grain = g.grain!;
   const m0 = grain.food.grain!.rawMoisture[0];
   const items = src.fromItems.reduce((s, x) => s + x.spreadG ** 2, 0);

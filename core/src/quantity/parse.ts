@@ -32,7 +32,8 @@ export function parseAmount(text: string, fallback?: UnitId): Amount {
   if (value <= 0 || value > largestValue)
     throw new Problem('amount-range', `"${clip(text)}" is not an amount that a pot can hold. Use a number above 0.`);
   if (word === '') {
-    if (!fallback) throw new Problem('amount-unit', `Which measure is "${clip(text)}"? Add one, for example g, ml or cups.`);
+    if (!fallback)
+      throw new Problem('amount-unit', `Which measure is "${clip(text)}"? Add one, for example g, ml or cups.`);
     return { value, unit: fallback };
   }
   const unit = Object.hasOwn(unitWords, word) ? unitWords[word] : undefined;

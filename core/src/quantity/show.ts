@@ -18,7 +18,8 @@ export function showFraction(value: number): string {
 
 /** An amount as it is typed back into a field: fractions for cups and spoons, a plain number for the rest. */
 export function showAmount(value: number, unit: UnitId, locale = 'en'): string {
-  const byFraction = unit.startsWith('cup') || unit === 'tbsp' || unit === 'tsp' || unit === 'piece' || unit.startsWith('can');
+  const byFraction =
+    unit.startsWith('cup') || unit === 'tbsp' || unit === 'tsp' || unit === 'piece' || unit.startsWith('can');
   if (byFraction) return showFraction(value);
   const digits = unit === 'kg' || unit === 'l' || unit === 'lb' || unit === 'oz' ? 2 : value < 10 ? 1 : 0;
   return new Intl.NumberFormat(locale, { maximumFractionDigits: digits, useGrouping: false }).format(value);

@@ -7,4 +7,5 @@ export function ambientPa(altitudeM: number): number {
 }
 
 /** Temperature of air-free steam in degC at a gauge pressure in kPa and an altitude in m. */
-export const steamC = (gaugeKpa: number, altitudeM: number): number => saturationC(ambientPa(altitudeM) + gaugeKpa * 1000);
+export const steamC = (gaugeKpa: number, altitudeM: number): number =>
+  saturationC(ambientPa(altitudeM) + gaugeKpa * 1000);

@@ -27,7 +27,12 @@ export const turkeyRice = (more: Partial<Dish> = {}, riceG = 300): Dish =>
     serves: 4,
     ingredients: [
       { id: 'rice', food: 'rice-long', amount: { value: riceG, unit: 'g' }, prep: { rinse: true } },
-      { id: 'turkey', food: 'turkey-thigh', amount: { value: 520, unit: 'g' }, prep: { shape: 'cube', thicknessMm: 25 } },
+      {
+        id: 'turkey',
+        food: 'turkey-thigh',
+        amount: { value: 520, unit: 'g' },
+        prep: { shape: 'cube', thicknessMm: 25 },
+      },
       { id: 'leek', food: 'leek', amount: { value: 240, unit: 'g' }, place: 'top' },
       { id: 'garlic', food: 'garlic', amount: { value: 2, unit: 'piece' } },
       { id: 'oil', food: 'oil-olive', amount: { value: 2, unit: 'tbsp' } },

@@ -37,5 +37,11 @@ export function simpleProfile(p: SimpleProfile): History {
   if ((p.naturalMin ?? 0) < 12 && !p.warmMin) push(1, (m) => now + (100 - now) * m);
   if (p.simmerMin) push(p.simmerMin, () => 99);
   if (p.warmMin) push(p.warmMin, (m) => 25 + (now - 25) * Math.exp(-m / 100));
-  return { dtS: 1, tempC: Float64Array.from(out), gaugeKpa: new Float64Array(out.length), releaseAt, openAt: out.length - 1 };
+  return {
+    dtS: 1,
+    tempC: Float64Array.from(out),
+    gaugeKpa: new Float64Array(out.length),
+    releaseAt,
+    openAt: out.length - 1,
+  };
 }

@@ -14,21 +14,32 @@ const statusByCode: Record<string, number> = {
 export const problems: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   const known = asProblem(error);
   if (!known) req.log?.error(error);
-  const problem = known ?? new Problem('internal', 'Something went wrong in Einkorn itself. Your dish is safe; try again.');
+  const problem =
+    known ?? new Problem('internal', 'Something went wrong in Einkorn itself. Your dish is safe; try again.');
   const status = known ? (statusByCode[problem.code] ?? 400) : 500;
   res
     .status(status)
     .type('application/problem+json')
-    .json({ type: 'about:blank', title: problem.message, status, detail: problem.message, code: problem.code, issues: problem.issues });
+    .json({
+      type: 'about:blank',
+      title: problem.message,
+      status,
+      detail: problem.message,
+      code: problem.code,
+      issues: problem.issues,
+    });
 };
 
 function asProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined;
-  if (type === 'entity.parse.failed') return new Problem('not-json', 'The request is not JSON. Mend the text and send it again.');
-  if (type === 'entity.too.large') return new Problem('too-large', 'That is too large for one dish. Send less at a time.');
+  if (type === 'entity.parse.failed')
+    return new Problem('not-json', 'The request is not JSON. Mend the text and send it again.');
+  if (type === 'entity.too.large')
+    return new Problem('too-large', 'That is too large for one dish. Send less at a time.');
   const status = typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;
-  if (typeof status === 'number' && status >= 400 && status < 500) return new Problem('bad-request', 'The request cannot be read.');
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return new Problem('bad-request', 'The request cannot be read.');
   return null;
 }
 

@@ -55,7 +55,11 @@ export async function addEvents({ models, sequelize }: Store, cookId: string, ev
   });
 }
 
-export async function finishCook({ models }: Store, id: string, change: { finishedMs?: number; outcome?: Outcome }): Promise<void> {
+export async function finishCook(
+  { models }: Store,
+  id: string,
+  change: { finishedMs?: number; outcome?: Outcome },
+): Promise<void> {
   const row = await models.Cooks.findByPk(id);
   if (!row) throw missing();
   await row.update(change);

@@ -9,10 +9,16 @@ export interface StoredDish {
   dish: Dish;
 }
 
-const missing = (): Problem => new Problem('dish-missing', 'This dish is not on the shelf any more. Go back to the Shelf.');
+const missing = (): Problem =>
+  new Problem('dish-missing', 'This dish is not on the shelf any more. Go back to the Shelf.');
 
 export async function listDishes({ models }: Store): Promise<StoredDish[]> {
-  const rows = await models.Dishes.findAll({ order: [['updatedMs', 'DESC'], ['id', 'ASC']] });
+  const rows = await models.Dishes.findAll({
+    order: [
+      ['updatedMs', 'DESC'],
+      ['id', 'ASC'],
+    ],
+  });
   return rows.map(toDish);
 }
 
@@ -22,19 +28,31 @@ export async function getDish({ models }: Store, id: string): Promise<StoredDish
   return toDish(row);
 }
 
-export async function addDish({ models }: Store, dish: Dish, id: string = randomUUID(), updatedMs = Date.now()): Promise<StoredDish> {
+export async function addDish(
+  { models }: Store,
+  dish: Dish,
+  id: string = randomUUID(),
+  updatedMs = Date.now(),
+): Promise<StoredDish> {
   return toDish(await models.Dishes.create({ id, doc: dish, revision: 1, updatedMs }));
 }
 
 /** Saves a dish over the revision it was read at. A newer revision on the shelf is a conflict, never overwritten. */
-export async function saveDish({ models, sequelize }: Store, id: string, dish: Dish, revision: number): Promise<StoredDish> {
+export async function saveDish(
+  { models, sequelize }: Store,
+  id: string,
+  dish: Dish,
+  revision: number,
+): Promise<StoredDish> {
   return sequelize.transaction(async (transaction) => {
     const row = await models.Dishes.findByPk(id, { transaction });
     if (!row) throw missing();
     if (row.revision !== revision)
-      throw new Problem('dish-changed', 'This dish was changed on another screen. Load it again, then repeat your change.', [
-        { path: 'revision', message: `The shelf holds revision ${row.revision}, this screen had ${revision}.` },
-      ]);
+      throw new Problem(
+        'dish-changed',
+        'This dish was changed on another screen. Load it again, then repeat your change.',
+        [{ path: 'revision', message: `The shelf holds revision ${row.revision}, this screen had ${revision}.` }],
+      );
     await row.update({ doc: dish, revision: revision + 1, updatedMs: Date.now() }, { transaction });
     return toDish(row);
   });

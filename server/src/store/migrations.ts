@@ -47,7 +47,10 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
 /** Runs what has not run yet, each migration once. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
   const umzug = new Umzug<QueryInterface>({
-    migrations: migrations.map((m) => ({ name: m.name, up: ({ context }: { context: QueryInterface }) => m.up(context) })),
+    migrations: migrations.map((m) => ({
+      name: m.name,
+      up: ({ context }: { context: QueryInterface }) => m.up(context),
+    })),
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize }),
     logger: undefined,

@@ -33,7 +33,13 @@ export const appConfig: ApplicationConfig = {
     provideState(logFeature),
     provideEffects(
       { loadKitchen: kitchenEffects.loadKitchen, saveKitchen: kitchenEffects.saveKitchen },
-      { load: shelfEffects.load, verdicts: shelfEffects.verdicts, duplicate: shelfEffects.duplicate, remove: shelfEffects.remove, restore: shelfEffects.restore },
+      {
+        load: shelfEffects.load,
+        verdicts: shelfEffects.verdicts,
+        duplicate: shelfEffects.duplicate,
+        remove: shelfEffects.remove,
+        restore: shelfEffects.restore,
+      },
       benchEffects,
       stoveEffects,
       { load: logEffects.load, loadOne: logEffects.loadOne, rate: logEffects.rate },
@@ -42,7 +48,9 @@ export const appConfig: ApplicationConfig = {
       config: { availableLangs: ['en'], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },
       loader: CatalogueLoader,
     }),
-    providePrimeNG({ theme: { preset: enamelPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } } }),
+    providePrimeNG({
+      theme: { preset: enamelPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
+    }),
     MessageService,
   ],
 };

@@ -44,10 +44,19 @@ import { Speckles } from './ui/speckles';
         <button type="button" class="key" (click)="help.set(true)" [attr.aria-label]="t('app.help')">?</button>
       </header>
       <main id="main" tabindex="-1"><router-outlet /></main>
-      <p-dialog [visible]="help()" (visibleChange)="help.set($event)" [modal]="true" [header]="t('help.title')" [dismissableMask]="true" [style]="{ width: 'min(34rem, 94vw)' }">
+      <p-dialog
+        [visible]="help()"
+        (visibleChange)="help.set($event)"
+        [modal]="true"
+        [header]="t('help.title')"
+        [dismissableMask]="true"
+        [style]="{ width: 'min(34rem, 94vw)' }"
+      >
         <dl class="keys">
           @for (k of shortcuts; track k[0]) {
-            <dt><kbd>{{ k[0] }}</kbd></dt>
+            <dt>
+              <kbd>{{ k[0] }}</kbd>
+            </dt>
             <dd>{{ t('help.' + k[1]) }}</dd>
           }
         </dl>

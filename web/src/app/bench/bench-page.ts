@@ -24,7 +24,20 @@ type SheetName = (typeof sheetNames)[number];
 /** The Bench: the pot and its verdicts at the left, the six sheets at the right, the evening below. */
 @Component({
   selector: 'ek-bench-page',
-  imports: [RouterLink, TranslocoDirective, Button, TabsModule, PotSection, Ribbon, Verdicts, GatherSheet, WaterSheet, PressureSheet, SummarySheet, Warnings],
+  imports: [
+    RouterLink,
+    TranslocoDirective,
+    Button,
+    TabsModule,
+    PotSection,
+    Ribbon,
+    Verdicts,
+    GatherSheet,
+    WaterSheet,
+    PressureSheet,
+    SummarySheet,
+    Warnings,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   template: `
@@ -38,11 +51,28 @@ type SheetName = (typeof sheetNames)[number];
             <div class="facts">
               <span class="quiet">{{ t('bench.serves') }}</span>
               <span class="stepper">
-                <button type="button" (click)="serve(d.serves - 1)" [disabled]="d.serves <= 1" [attr.aria-label]="t('bench.fewer')">−</button>
+                <button
+                  type="button"
+                  (click)="serve(d.serves - 1)"
+                  [disabled]="d.serves <= 1"
+                  [attr.aria-label]="t('bench.fewer')"
+                >
+                  −
+                </button>
                 <strong>{{ d.serves }}</strong>
-                <button type="button" (click)="serve(d.serves + 1)" [disabled]="d.serves >= 60" [attr.aria-label]="t('bench.more')">+</button>
+                <button
+                  type="button"
+                  (click)="serve(d.serves + 1)"
+                  [disabled]="d.serves >= 60"
+                  [attr.aria-label]="t('bench.more')"
+                >
+                  +
+                </button>
               </span>
-              <span class="quiet">{{ t('pot-name.' + kitchen().potId) }}, {{ t('bench.metres', { m: fmt.number(kitchen().altitudeM) }) }}</span>
+              <span class="quiet"
+                >{{ t('pot-name.' + kitchen().potId) }},
+                {{ t('bench.metres', { m: fmt.number(kitchen().altitudeM) }) }}</span
+              >
               <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
             </div>
             @if (plan(); as p) {
@@ -57,7 +87,10 @@ type SheetName = (typeof sheetNames)[number];
               <p-tablist>
                 @for (s of names; track s; let i = $index) {
                   <p-tab [value]="s">
-                    <span class="tab-name"><span class="no" aria-hidden="true">{{ i + 1 }}</span>{{ t('sheet.' + s) }}</span>
+                    <span class="tab-name"
+                      ><span class="no" aria-hidden="true">{{ i + 1 }}</span
+                      >{{ t('sheet.' + s) }}</span
+                    >
                     <span class="tab-result">{{ results()[s] }}</span>
                   </p-tab>
                 }
@@ -304,9 +337,13 @@ export class BenchPage {
   readonly results = computed((): Record<SheetName, string> => {
     const p = this.plan();
     if (!p) return { gather: '…', fry: '…', water: '…', stack: '…', pressure: '…', finish: '…' };
-    const span = (stage: string): number => p.timeline.filter((s) => s.stage === stage).reduce((m, s) => m + s.endMin - s.startMin, 0);
+    const span = (stage: string): number =>
+      p.timeline.filter((s) => s.stage === stage).reduce((m, s) => m + s.endMin - s.startMin, 0);
     const release = p.program.release;
-    const natural = release.kind !== 'timed' ? this.transloco.translate(`pressure.tab-${release.kind}`) : `+ ${this.fmt.minutes(release.naturalMin ?? 0)}`;
+    const natural =
+      release.kind !== 'timed'
+        ? this.transloco.translate(`pressure.tab-${release.kind}`)
+        : `+ ${this.fmt.minutes(release.naturalMin ?? 0)}`;
     return {
       gather: `${this.fmt.number(Math.round(span('prep')))} min`,
       fry: p.fry.length > 0 ? `${this.fmt.number(Math.round(span('fry')))} min` : '–',
@@ -321,7 +358,8 @@ export class BenchPage {
     effect(() => this.store.dispatch(BenchActions.open({ id: this.id() })));
     effect(() => this.store.dispatch(BenchActions.mapWanted({ wanted: this.sheet() === 'pressure' })));
     effect(() => {
-      if (!(sheetNames as readonly string[]).includes(this.sheet())) void this.router.navigate(['/bench', this.id(), 'water'], { replaceUrl: true });
+      if (!(sheetNames as readonly string[]).includes(this.sheet()))
+        void this.router.navigate(['/bench', this.id(), 'water'], { replaceUrl: true });
     });
   }
 
@@ -330,7 +368,8 @@ export class BenchPage {
   }
   serve(serves: number): void {
     const d = this.dish();
-    if (d && serves >= 1 && serves <= 60) this.store.dispatch(BenchActions.edit({ dish: scaleDish(d, serves), merge: 'serves' }));
+    if (d && serves >= 1 && serves <= 60)
+      this.store.dispatch(BenchActions.edit({ dish: scaleDish(d, serves), merge: 'serves' }));
   }
   shift(minutes: number): void {
     const d = this.dish();

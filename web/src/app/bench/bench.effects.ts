@@ -4,7 +4,19 @@ import { cookFormat, type Cook, type Dish } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
-import { catchError, combineLatest, concatMap, debounceTime, distinctUntilChanged, filter, map, merge, of, switchMap, tap } from 'rxjs';
+import {
+  catchError,
+  combineLatest,
+  concatMap,
+  debounceTime,
+  distinctUntilChanged,
+  filter,
+  map,
+  merge,
+  of,
+  switchMap,
+  tap,
+} from 'rxjs';
 import { Api, failureOf } from '../api/client';
 import { kitchenFeature } from '../state/kitchen';
 import { PlanProblem, Planner } from '../workers/planner';
@@ -42,7 +54,11 @@ export const planNow = createEffect(
         planner.plan(dish, kitchen).pipe(
           map((plan) => BenchActions.planned({ plan, dish })),
           catchError((e: unknown) =>
-            of(BenchActions.planRefused({ problem: e instanceof PlanProblem ? e.problem : { code: 'internal', message: String(e), issues: [] } })),
+            of(
+              BenchActions.planRefused({
+                problem: e instanceof PlanProblem ? e.problem : { code: 'internal', message: String(e), issues: [] },
+              }),
+            ),
           ),
         ),
       ),
@@ -77,7 +93,9 @@ export const drawMap = createEffect(
       switchMap(([[plan, wanted], dish, kitchen]) =>
         wanted && plan && dish
           ? planner.map(dish, kitchen, plan).pipe(
-              map((r) => (r.map ? BenchActions.mapFound({ map: r.map }) : BenchActions.mapProgress({ share: r.share }))),
+              map((r) =>
+                r.map ? BenchActions.mapFound({ map: r.map }) : BenchActions.mapProgress({ share: r.share }),
+              ),
               catchError(() => of(BenchActions.mapProgress({ share: 0 }))),
             )
           : of(BenchActions.mapProgress({ share: 0 })),
@@ -123,9 +141,16 @@ export const keepDraft = createEffect(
 export const save = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api), drafts = inject(Drafts)) =>
     merge(
-      actions.pipe(ofType(BenchActions.edit, BenchActions.undo, BenchActions.redo, BenchActions.opened), debounceTime(700)),
+      actions.pipe(
+        ofType(BenchActions.edit, BenchActions.undo, BenchActions.redo, BenchActions.opened),
+        debounceTime(700),
+      ),
       actions.pipe(ofType(BenchActions.saved)),
-      actions.pipe(ofType(BenchActions.saveFailed), filter(({ failure }) => failure.offline), debounceTime(5000)),
+      actions.pipe(
+        ofType(BenchActions.saveFailed),
+        filter(({ failure }) => failure.offline),
+        debounceTime(5000),
+      ),
     ).pipe(
       concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
       filter(([, s]) => s.id !== null && s.dish !== null && (s.save === 'waiting' || s.save === 'offline')),

@@ -106,14 +106,33 @@ export const benchReducer = createReducer<BenchState>(
   on(BenchActions.undo, (s) => {
     const before = s.past[s.past.length - 1];
     if (!s.dish || !before) return s;
-    return { ...s, dish: before, past: s.past.slice(0, -1), future: [s.dish, ...s.future], lastMerge: null, drafts: {}, save: 'waiting' as const };
+    return {
+      ...s,
+      dish: before,
+      past: s.past.slice(0, -1),
+      future: [s.dish, ...s.future],
+      lastMerge: null,
+      drafts: {},
+      save: 'waiting' as const,
+    };
   }),
   on(BenchActions.redo, (s) => {
     const after = s.future[0];
     if (!s.dish || !after) return s;
-    return { ...s, dish: after, past: [...s.past, s.dish], future: s.future.slice(1), lastMerge: null, drafts: {}, save: 'waiting' as const };
+    return {
+      ...s,
+      dish: after,
+      past: [...s.past, s.dish],
+      future: s.future.slice(1),
+      lastMerge: null,
+      drafts: {},
+      save: 'waiting' as const,
+    };
   }),
-  on(BenchActions.draft, (s, { field, text, message }) => ({ ...s, drafts: { ...s.drafts, [field]: { text, message } } })),
+  on(BenchActions.draft, (s, { field, text, message }) => ({
+    ...s,
+    drafts: { ...s.drafts, [field]: { text, message } },
+  })),
   on(BenchActions.clearDraft, (s, { field }) => {
     const { [field]: _, ...drafts } = s.drafts;
     return { ...s, drafts };

@@ -65,14 +65,30 @@ import { addIngredient, withIngredient, withoutIngredient, withPrep } from './ed
                   @case ('meat') {
                     <label>
                       {{ t('gather.cut') }}
-                      <p-select [options]="cuts()" optionLabel="label" optionValue="value" [ngModel]="i.prep?.thicknessMm ?? 25" (ngModelChange)="prep(i, { thicknessMm: $event })" [ariaLabel]="t('gather.cut')" appendTo="body" />
+                      <p-select
+                        [options]="cuts()"
+                        optionLabel="label"
+                        optionValue="value"
+                        [ngModel]="i.prep?.thicknessMm ?? 25"
+                        (ngModelChange)="prep(i, { thicknessMm: $event })"
+                        [ariaLabel]="t('gather.cut')"
+                        appendTo="body"
+                      />
                     </label>
                   }
                 }
               </div>
-              <p-button severity="secondary" size="small" [label]="t('gather.remove')" [ariaLabel]="t('gather.remove-one', { food: t('food.' + i.food) })" (onClick)="remove(i.id)" />
+              <p-button
+                severity="secondary"
+                size="small"
+                [label]="t('gather.remove')"
+                [ariaLabel]="t('gather.remove-one', { food: t('food.' + i.food) })"
+                (onClick)="remove(i.id)"
+              />
               @if (drafts()[i.id]; as bad) {
-                <p class="message" role="alert" [id]="'why-' + i.id">{{ bad.message }} <span class="quiet">{{ t('gather.still', { amount: amountText(i) }) }}</span></p>
+                <p class="message" role="alert" [id]="'why-' + i.id">
+                  {{ bad.message }} <span class="quiet">{{ t('gather.still', { amount: amountText(i) }) }}</span>
+                </p>
               }
             </li>
           }
@@ -174,10 +190,17 @@ export class GatherSheet {
       .map((f) => ({ id: f.id, label: this.transloco.translate(`food.${f.id}`) }))
       .sort((a, b) => a.label.localeCompare(b.label, this.fmt.locale()));
   });
-  readonly soaks = computed(() => [0, 15, 30, 60, 240, 480].map((value) => ({ value, label: value === 0 ? this.transloco.translate('gather.no-soak') : value < 60 ? `${value} min` : `${value / 60} h` })));
+  readonly soaks = computed(() =>
+    [0, 15, 30, 60, 240, 480].map((value) => ({
+      value,
+      label: value === 0 ? this.transloco.translate('gather.no-soak') : value < 60 ? `${value} min` : `${value / 60} h`,
+    })),
+  );
   readonly cuts = computed(() => {
     const own = this.dish()?.ingredients.map((i) => i.prep?.thicknessMm ?? 25) ?? [];
-    return [...new Set([8, 12, 15, 20, 25, 30, 40, 50, ...own])].sort((a, b) => a - b).map((value) => ({ value, label: `${value} mm` }));
+    return [...new Set([8, 12, 15, 20, 25, 30, 40, 50, ...own])]
+      .sort((a, b) => a - b)
+      .map((value) => ({ value, label: `${value} mm` }));
   });
 
   kind(i: Ingredient): string {
@@ -192,7 +215,8 @@ export class GatherSheet {
   fate(t: (key: string, p?: Record<string, unknown>) => string, i: Ingredient): string {
     const p = this.plan();
     if (!p) return '';
-    if (p.liquid.food === i.food && p.stack.some((l) => l.ingredient === i.id && l.kind === 'liquid')) return t('gather.solved', { ml: this.fmt.ml(p.liquid.addMl) });
+    if (p.liquid.food === i.food && p.stack.some((l) => l.ingredient === i.id && l.kind === 'liquid'))
+      return t('gather.solved', { ml: this.fmt.ml(p.liquid.addMl) });
     if (p.heldBack.some((h) => h.ingredient === i.id)) return t('gather.waits');
     if (p.fry.some((f) => f.ingredient === i.id)) return t('gather.fries');
     return t('gather.in-pot');
@@ -211,7 +235,9 @@ export class GatherSheet {
       this.store.dispatch(BenchActions.clearDraft({ field: i.id }));
       const dish = this.dish();
       if (dish && (amount.value !== i.amount.value || amount.unit !== i.amount.unit))
-        this.store.dispatch(BenchActions.edit({ dish: withIngredient(dish, i.id, { amount }), merge: `amount-${i.id}` }));
+        this.store.dispatch(
+          BenchActions.edit({ dish: withIngredient(dish, i.id, { amount }), merge: `amount-${i.id}` }),
+        );
     } catch (e) {
       if (!(e instanceof Problem)) throw e;
       this.store.dispatch(BenchActions.draft({ field: i.id, text, message: e.message }));

@@ -3,7 +3,12 @@ import { axis, token, type Figure } from '../ui/chart';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
 
-const naturalOf = (p: Plan): number => (p.program.release.kind === 'quick' ? 0 : p.program.release.kind === 'natural' ? p.program.naturalFullMin : (p.program.release.naturalMin ?? 0));
+const naturalOf = (p: Plan): number =>
+  p.program.release.kind === 'quick'
+    ? 0
+    : p.program.release.kind === 'natural'
+      ? p.program.naturalFullMin
+      : (p.program.release.naturalMin ?? 0);
 
 /** The hold that gives the plan's own equivalent minutes with another natural release; null when out of the map. */
 export function sameDoneness(m: DonenessMap, p: Plan, naturalMin: number): number | null {
@@ -46,7 +51,9 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
     const h = sameDoneness(m, p, n);
     return h === null ? [] : [{ h, n }];
   });
-  const meat = m.naturalMin.flatMap((n, i) => (m.meatFromMin[i] != null && m.meatFromMin[i]! > 0 ? [{ h: m.meatFromMin[i]!, n }] : []));
+  const meat = m.naturalMin.flatMap((n, i) =>
+    m.meatFromMin[i] != null && m.meatFromMin[i]! > 0 ? [{ h: m.meatFromMin[i]!, n }] : [],
+  );
   const points = [
     { x: p.program.holdMin, y: naturalOf(p), name: 'A', solid: true },
     ...(b ? [{ x: b.program.holdMin, y: naturalOf(b), name: 'B', solid: false }] : []),
@@ -68,8 +75,22 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
         customdata: m.index as never,
         hovertemplate: `%{x} min + %{y} min: %{customdata:.1f} %<extra></extra>`,
       } as never,
-      { type: 'scatter', mode: 'lines', x: same.map((s) => s.h), y: same.map((s) => s.n), line: { color: token('ink'), width: 2.4, dash: 'dot' }, hoverinfo: 'skip' },
-      { type: 'scatter', mode: 'lines', x: meat.map((s) => s.h), y: meat.map((s) => s.n), line: { color: token('paprika'), width: 3 }, hoverinfo: 'skip' },
+      {
+        type: 'scatter',
+        mode: 'lines',
+        x: same.map((s) => s.h),
+        y: same.map((s) => s.n),
+        line: { color: token('ink'), width: 2.4, dash: 'dot' },
+        hoverinfo: 'skip',
+      },
+      {
+        type: 'scatter',
+        mode: 'lines',
+        x: meat.map((s) => s.h),
+        y: meat.map((s) => s.n),
+        line: { color: token('paprika'), width: 3 },
+        hoverinfo: 'skip',
+      },
       {
         type: 'scatter',
         mode: 'text+markers',
@@ -77,7 +98,11 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
         y: points.map((q) => q.y),
         text: points.map((q) => q.name),
         textfont: { size: 16, color: points.map((q) => (q.solid ? token('onrim') : token('ink'))) as never },
-        marker: { size: 26, color: points.map((q) => (q.solid ? token('rim') : token('enamel'))), line: { color: token('rim'), width: 2.5 } },
+        marker: {
+          size: 26,
+          color: points.map((q) => (q.solid ? token('rim') : token('enamel'))),
+          line: { color: token('rim'), width: 2.5 },
+        },
         hoverinfo: 'skip',
         cliponaxis: false,
       },
@@ -86,11 +111,42 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
       margin: { l: 50, r: 8, t: 6, b: 42 },
       xaxis: axis(t('pressure.x'), { range: [0, m.holdMin.at(-1)], showgrid: false }) as never,
       yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalFullMin + 1.5], showgrid: false }) as never,
-      shapes: [{ type: 'line', x0: 0, x1: m.holdMin.at(-1)!, y0: m.naturalFullMin, y1: m.naturalFullMin, line: { color: token('steam'), width: 2, dash: 'dash' } }],
+      shapes: [
+        {
+          type: 'line',
+          x0: 0,
+          x1: m.holdMin.at(-1)!,
+          y0: m.naturalFullMin,
+          y1: m.naturalFullMin,
+          line: { color: token('steam'), width: 2, dash: 'dash' },
+        },
+      ],
       annotations: [
-        { x: m.holdMin.at(-1)!, y: m.naturalFullMin, xanchor: 'right', yanchor: 'top', showarrow: false, text: t('pressure.pin-drops', { min: Math.round(m.naturalFullMin) }), font: { color: token('steam'), size: 15 }, bgcolor: token('enamel') },
+        {
+          x: m.holdMin.at(-1)!,
+          y: m.naturalFullMin,
+          xanchor: 'right',
+          yanchor: 'top',
+          showarrow: false,
+          text: t('pressure.pin-drops', { min: Math.round(m.naturalFullMin) }),
+          font: { color: token('steam'), size: 15 },
+          bgcolor: token('enamel'),
+        },
         ...words.flatMap((w, i) => bandLabel(m, i, t(`band.${w}`), step)),
-        ...(meat.length > 1 ? [{ x: 0.15, y: 0.2, xanchor: 'left' as const, yanchor: 'bottom' as const, showarrow: false, text: t('pressure.meat-under', { c: p.meats[0]?.safeMinimumC ?? 74 }), font: { color: token('paprika'), size: 14 }, bgcolor: token('enamel') }] : []),
+        ...(meat.length > 1
+          ? [
+              {
+                x: 0.15,
+                y: 0.2,
+                xanchor: 'left' as const,
+                yanchor: 'bottom' as const,
+                showarrow: false,
+                text: t('pressure.meat-under', { c: p.meats[0]?.safeMinimumC ?? 74 }),
+                font: { color: token('paprika'), size: 14 },
+                bgcolor: token('enamel'),
+              },
+            ]
+          : []),
       ],
     },
   };
@@ -110,7 +166,18 @@ function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number)
     }),
   );
   if (n < 5) return [];
-  return [{ x: sx / n, y: sy / n, showarrow: false, text: `<b>${text}</b>`, font: { size: 16, color: token('ink') }, bgcolor: token('enamel'), borderpad: 2, opacity: 0.92 }];
+  return [
+    {
+      x: sx / n,
+      y: sy / n,
+      showarrow: false,
+      text: `<b>${text}</b>`,
+      font: { size: 16, color: token('ink') },
+      bgcolor: token('enamel'),
+      borderpad: 2,
+      opacity: 0.92,
+    },
+  ];
 }
 
 /** The value of a series at a share of its length. */
@@ -123,25 +190,102 @@ export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
   const end = start + p.program.holdMin;
   const last = Math.max(c.minutes.at(-1) ?? 1, b?.curve.minutes.at(-1) ?? 1);
   const meat = p.meats[0];
-  const note = (x: number, y: number, text: string, color = token('ink'), more: object = {}): object => ({ x, y, text, showarrow: false, font: { color, size: 15 }, bgcolor: token('enamel'), opacity: 0.95, ...more });
+  const note = (x: number, y: number, text: string, color = token('ink'), more: object = {}): object => ({
+    x,
+    y,
+    text,
+    showarrow: false,
+    font: { color, size: 15 },
+    bgcolor: token('enamel'),
+    opacity: 0.95,
+    ...more,
+  });
   return {
     data: [
-      ...(b ? [{ type: 'scatter' as const, mode: 'lines' as const, x: b.curve.minutes, y: b.curve.tempC, line: { color: token('quiet'), width: 2, dash: 'dash' as const }, name: 'B', hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra>B</extra>' }] : []),
-      { type: 'scatter', mode: 'lines', x: c.minutes, y: c.tempC, line: { color: token('rim'), width: 4 }, fill: 'tozeroy', fillcolor: `${token('steam-tint')}66`, hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>' },
-      ...(c.meatC ? [{ type: 'scatter' as const, mode: 'lines' as const, x: c.minutes, y: c.meatC, line: { color: token('plum'), width: 3.5 }, hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>' }] : []),
+      ...(b
+        ? [
+            {
+              type: 'scatter' as const,
+              mode: 'lines' as const,
+              x: b.curve.minutes,
+              y: b.curve.tempC,
+              line: { color: token('quiet'), width: 2, dash: 'dash' as const },
+              name: 'B',
+              hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra>B</extra>',
+            },
+          ]
+        : []),
+      {
+        type: 'scatter',
+        mode: 'lines',
+        x: c.minutes,
+        y: c.tempC,
+        line: { color: token('rim'), width: 4 },
+        fill: 'tozeroy',
+        fillcolor: `${token('steam-tint')}66`,
+        hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>',
+      },
+      ...(c.meatC
+        ? [
+            {
+              type: 'scatter' as const,
+              mode: 'lines' as const,
+              x: c.minutes,
+              y: c.meatC,
+              line: { color: token('plum'), width: 3.5 },
+              hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>',
+            },
+          ]
+        : []),
     ],
     layout: {
       margin: { l: 44, r: 10, t: 14, b: 36 },
       xaxis: axis(t('chart.minutes'), { range: [0, last * 1.01] }) as never,
       yaxis: axis('°C', { range: [20, 128], dtick: 20 }) as never,
       shapes: [
-        { type: 'rect', x0: start, x1: end, y0: 20, y1: p.program.steamC, fillcolor: token('steam'), opacity: 0.22, line: { width: 0 } },
-        ...(meat ? [{ type: 'line' as const, x0: 0, x1: last, y0: meat.safeMinimumC, y1: meat.safeMinimumC, line: { color: token('paprika'), width: 2, dash: 'dash' as const } }] : []),
+        {
+          type: 'rect',
+          x0: start,
+          x1: end,
+          y0: 20,
+          y1: p.program.steamC,
+          fillcolor: token('steam'),
+          opacity: 0.22,
+          line: { width: 0 },
+        },
+        ...(meat
+          ? [
+              {
+                type: 'line' as const,
+                x0: 0,
+                x1: last,
+                y0: meat.safeMinimumC,
+                y1: meat.safeMinimumC,
+                line: { color: token('paprika'), width: 2, dash: 'dash' as const },
+              },
+            ]
+          : []),
       ],
       annotations: [
-        note(p.program.pinUpMin - 0.4, 104, t('pressure.pin-up', { min: Math.round(p.program.pinUpMin) }), token('ink'), { xanchor: 'right' }),
+        note(
+          p.program.pinUpMin - 0.4,
+          104,
+          t('pressure.pin-up', { min: Math.round(p.program.pinUpMin) }),
+          token('ink'),
+          { xanchor: 'right' },
+        ),
         note((start + end) / 2, 126, `<b>${t('stage.hold', { min: p.program.holdMin })}</b>`),
-        ...(meat ? [note(last, meat.safeMinimumC, t('pressure.minimum', { c: meat.safeMinimumC }), token('paprika'), { xanchor: 'right', yanchor: 'top' }), note(last * 0.3, at(c.meatC, 0.3) - 12, `<b>${t('pressure.meat-line')}</b>`, token('plum'), { xanchor: 'left' })] : []),
+        ...(meat
+          ? [
+              note(last, meat.safeMinimumC, t('pressure.minimum', { c: meat.safeMinimumC }), token('paprika'), {
+                xanchor: 'right',
+                yanchor: 'top',
+              }),
+              note(last * 0.3, at(c.meatC, 0.3) - 12, `<b>${t('pressure.meat-line')}</b>`, token('plum'), {
+                xanchor: 'left',
+              }),
+            ]
+          : []),
       ] as never,
     },
   };

@@ -24,9 +24,18 @@ import { WhyText } from './why-text';
       @if (plan(); as p) {
         <div class="top">
           <section class="map">
-            <h2>{{ t('pressure.map') }} <span class="quiet sub">{{ t('pressure.map-sub') }}</span></h2>
+            <h2>
+              {{ t('pressure.map') }} <span class="quiet sub">{{ t('pressure.map-sub') }}</span>
+            </h2>
             @if (map(); as m) {
-              <ek-chart class="chart" [class.old]="share() < 1" [figure]="mapDrawing()" [redraw]="theme()" [label]="t('pressure.map-label')" (picked)="pick($event)" />
+              <ek-chart
+                class="chart"
+                [class.old]="share() < 1"
+                [figure]="mapDrawing()"
+                [redraw]="theme()"
+                [label]="t('pressure.map-label')"
+                (picked)="pick($event)"
+              />
             } @else {
               <div class="chart wait">
                 <p class="quiet">{{ t('pressure.drawing') }}</p>
@@ -37,12 +46,17 @@ import { WhyText } from './why-text';
           <section class="two" [attr.aria-label]="t('pressure.two')">
             @for (x of pair(); track x.key) {
               <article [class.used]="x.key === 'A'" [attr.data-program]="x.key">
-                <h3><span class="letter" [class.solid]="x.key === 'A'">{{ x.key }}</span> {{ name(t, x.plan) }}</h3>
+                <h3>
+                  <span class="letter" [class.solid]="x.key === 'A'">{{ x.key }}</span> {{ name(t, x.plan) }}
+                </h3>
                 <dl>
                   <dt>{{ t('pressure.shut-to-open') }}</dt>
                   <dd>{{ fmt.number(lidMin(x.plan)) }} min</dd>
                   <dt>{{ t('verdict.grain') }}</dt>
-                  <dd>{{ t('band.' + x.plan.grain!.band) }}, {{ fmt.number(x.plan.grain!.textureIndex) }} ± {{ fmt.number(x.plan.grain!.spreadPoints, 1) }} %</dd>
+                  <dd>
+                    {{ t('band.' + x.plan.grain!.band) }}, {{ fmt.number(x.plan.grain!.textureIndex) }} ±
+                    {{ fmt.number(x.plan.grain!.spreadPoints, 1) }} %
+                  </dd>
                   @if (x.plan.meats[0]; as m) {
                     <dt>{{ t('verdict.meat') }}</dt>
                     <dd [class.stop-text]="!m.ok">{{ fmt.celsius(m.coreC) }}, {{ t('meat.' + m.texture) }}</dd>
@@ -60,31 +74,82 @@ import { WhyText } from './why-text';
           </section>
         </div>
         <div class="hands">
-          <label>{{ t('pressure.hold') }}
-            <p-inputnumber [ngModel]="p.program.holdMin" (ngModelChange)="hold($event)" [min]="0" [max]="120" [step]="1" [maxFractionDigits]="1" [showButtons]="true" buttonLayout="horizontal" suffix=" min" [inputStyle]="{ width: '5.6rem', textAlign: 'center' }" inputId="hold" />
+          <label
+            >{{ t('pressure.hold') }}
+            <p-inputnumber
+              [ngModel]="p.program.holdMin"
+              (ngModelChange)="hold($event)"
+              [min]="0"
+              [max]="120"
+              [step]="1"
+              [maxFractionDigits]="1"
+              [showButtons]="true"
+              buttonLayout="horizontal"
+              suffix=" min"
+              [inputStyle]="{ width: '5.6rem', textAlign: 'center' }"
+              inputId="hold"
+            />
           </label>
-          <label>{{ t('pressure.natural') }}
-            <p-inputnumber [ngModel]="natural(p)" (ngModelChange)="naturalMin($event)" [min]="0" [max]="60" [step]="1" [maxFractionDigits]="0" [showButtons]="true" buttonLayout="horizontal" suffix=" min" [inputStyle]="{ width: '5.6rem', textAlign: 'center' }" inputId="natural" />
+          <label
+            >{{ t('pressure.natural') }}
+            <p-inputnumber
+              [ngModel]="natural(p)"
+              (ngModelChange)="naturalMin($event)"
+              [min]="0"
+              [max]="60"
+              [step]="1"
+              [maxFractionDigits]="0"
+              [showButtons]="true"
+              buttonLayout="horizontal"
+              suffix=" min"
+              [inputStyle]="{ width: '5.6rem', textAlign: 'center' }"
+              inputId="natural"
+            />
           </label>
           @if (mine()) {
             <strong class="yours">{{ t('pressure.yours', { was: was() }) }}</strong>
             <p-button size="small" severity="secondary" [label]="t('pressure.release')" (onClick)="release()" />
           }
-          <button type="button" class="why" [attr.aria-expanded]="why()" (click)="why.set(!why())">{{ t('why.why') }}</button>
+          <button type="button" class="why" [attr.aria-expanded]="why()" (click)="why.set(!why())">
+            {{ t('why.why') }}
+          </button>
         </div>
         @if (why()) {
           <div class="reason"><ek-why-text [reason]="p.decided.holdMin" [names]="foods()" /></div>
         }
         <section class="curve">
-          <h2>{{ t('pressure.curve') }} <span class="quiet sub">{{ t('pressure.curve-sub') }}</span></h2>
-          <ek-chart class="chart" [figure]="curveDrawing()" [redraw]="theme()" [label]="t('pressure.curve-label', { pin: fmt.number(p.program.pinUpMin, 1), hold: fmt.minutes(p.program.holdMin), top: fmt.number(p.program.steamC) })" />
+          <h2>
+            {{ t('pressure.curve') }} <span class="quiet sub">{{ t('pressure.curve-sub') }}</span>
+          </h2>
+          <ek-chart
+            class="chart"
+            [figure]="curveDrawing()"
+            [redraw]="theme()"
+            [label]="
+              t('pressure.curve-label', {
+                pin: fmt.number(p.program.pinUpMin, 1),
+                hold: fmt.minutes(p.program.holdMin),
+                top: fmt.number(p.program.steamC),
+              })
+            "
+          />
           <details>
             <summary>{{ t('chart.table') }}</summary>
             <table>
-              <thead><tr><th>{{ t('chart.minutes') }}</th><th>°C</th><th>kPa</th></tr></thead>
+              <thead>
+                <tr>
+                  <th>{{ t('chart.minutes') }}</th>
+                  <th>°C</th>
+                  <th>kPa</th>
+                </tr>
+              </thead>
               <tbody>
                 @for (r of table(p); track r.m) {
-                  <tr><td>{{ fmt.number(r.m, 1) }}</td><td>{{ fmt.number(r.c, 1) }}</td><td>{{ fmt.number(r.k, 0) }}</td></tr>
+                  <tr>
+                    <td>{{ fmt.number(r.m, 1) }}</td>
+                    <td>{{ fmt.number(r.c, 1) }}</td>
+                    <td>{{ fmt.number(r.k, 0) }}</td>
+                  </tr>
                 }
               </tbody>
             </table>
@@ -122,7 +187,9 @@ export class PressureSheet {
   });
   readonly was = computed(() => {
     const d = this.plan()?.decided;
-    return d ? `${this.fmt.minutes(d.holdMin.overruled ?? d.holdMin.value)} + ${this.fmt.minutes(d.naturalMin.overruled ?? d.naturalMin.value)}` : '';
+    return d
+      ? `${this.fmt.minutes(d.holdMin.overruled ?? d.holdMin.value)} + ${this.fmt.minutes(d.naturalMin.overruled ?? d.naturalMin.value)}`
+      : '';
   });
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 
@@ -155,12 +222,18 @@ export class PressureSheet {
   }
 
   pick(at: { x: number; y: number }): void {
-    this.store.dispatch(BenchActions.compare({ holdMin: Math.max(0, Math.round(at.x)), naturalMin: Math.max(0, Math.round(at.y)) }));
+    this.store.dispatch(
+      BenchActions.compare({ holdMin: Math.max(0, Math.round(at.x)), naturalMin: Math.max(0, Math.round(at.y)) }),
+    );
   }
   name(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
     const r = p.program.release;
     const hold = this.fmt.minutes(p.program.holdMin);
-    return r.kind === 'quick' ? t('pressure.name-quick', { hold }) : r.kind === 'natural' ? t('pressure.name-natural', { hold }) : t('pressure.name-timed', { hold, natural: this.fmt.minutes(r.naturalMin ?? 0) });
+    return r.kind === 'quick'
+      ? t('pressure.name-quick', { hold })
+      : r.kind === 'natural'
+        ? t('pressure.name-natural', { hold })
+        : t('pressure.name-timed', { hold, natural: this.fmt.minutes(r.naturalMin ?? 0) });
   }
   lidMin(p: Plan): number {
     return p.curve.minutes.at(-1) ?? 0;
@@ -174,22 +247,34 @@ export class PressureSheet {
   }
   hold(min: number | null): void {
     const dish = this.dish();
-    if (dish && min !== null) this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: min }), merge: 'hold' }));
+    if (dish && min !== null)
+      this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: min }), merge: 'hold' }));
   }
   naturalMin(min: number | null): void {
     const dish = this.dish();
     if (dish && min !== null)
-      this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { release: min === 0 ? { kind: 'quick' } : { kind: 'timed', naturalMin: min } }), merge: 'natural' }));
+      this.store.dispatch(
+        BenchActions.edit({
+          dish: withOverrides(dish, { release: min === 0 ? { kind: 'quick' } : { kind: 'timed', naturalMin: min } }),
+          merge: 'natural',
+        }),
+      );
   }
   use(b: Plan): void {
     const dish = this.dish();
-    if (dish) this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: b.program.holdMin, release: b.program.release }) }));
+    if (dish)
+      this.store.dispatch(
+        BenchActions.edit({ dish: withOverrides(dish, { holdMin: b.program.holdMin, release: b.program.release }) }),
+      );
   }
   release(): void {
     const dish = this.dish();
-    if (dish) this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: undefined, release: undefined }) }));
+    if (dish)
+      this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: undefined, release: undefined }) }));
   }
   table(p: Plan): { m: number; c: number; k: number }[] {
-    return p.curve.minutes.flatMap((m, i) => (i % 8 === 0 ? [{ m, c: p.curve.tempC[i]!, k: p.curve.gaugeKpa[i]! }] : []));
+    return p.curve.minutes.flatMap((m, i) =>
+      i % 8 === 0 ? [{ m, c: p.curve.tempC[i]!, k: p.curve.gaugeKpa[i]! }] : [],
+    );
   }
 }

@@ -33,10 +33,18 @@ const to = 80;
               <span [class.own]="s.near">{{ t('school.' + s.id) }}</span>
               <b class="ml">{{ fmt.ml(s.ml) }}</b>
               <span class="track" aria-hidden="true">
-                <i class="column" [style.left.%]="x(g.textureIndex - g.spreadPoints)" [style.width.%]="x(g.textureIndex + g.spreadPoints) - x(g.textureIndex - g.spreadPoints)"></i>
+                <i
+                  class="column"
+                  [style.left.%]="x(g.textureIndex - g.spreadPoints)"
+                  [style.width.%]="x(g.textureIndex + g.spreadPoints) - x(g.textureIndex - g.spreadPoints)"
+                ></i>
                 <i class="line-at" [style.left.%]="x(g.textureIndex)"></i>
                 <i class="rail"></i>
-                <i class="arrow" [style.left.%]="min(x(s.alone.index), x(s.here.index))" [style.width.%]="abs(x(s.here.index) - x(s.alone.index))"></i>
+                <i
+                  class="arrow"
+                  [style.left.%]="min(x(s.alone.index), x(s.here.index))"
+                  [style.width.%]="abs(x(s.here.index) - x(s.alone.index))"
+                ></i>
                 <i class="hollow" [style.left.%]="x(s.alone.index)"></i>
                 <i class="solid" [style.left.%]="x(s.here.index)"></i>
               </span>

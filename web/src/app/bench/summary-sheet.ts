@@ -29,7 +29,10 @@ import { benchFeature } from './bench.slice';
                     }
                   </li>
                 }
-                <li><strong>{{ t('fry.deglaze') }}</strong><span>{{ t('fry.deglaze-how', { food: t('food.' + p.liquid.food) }) }}</span></li>
+                <li>
+                  <strong>{{ t('fry.deglaze') }}</strong
+                  ><span>{{ t('fry.deglaze-how', { food: t('food.' + p.liquid.food) }) }}</span>
+                </li>
               </ol>
               <p class="quiet">{{ t('caution.hot-fat') }}</p>
             } @else {
@@ -47,11 +50,15 @@ import { benchFeature } from './bench.slice';
                 </li>
               }
             </ol>
-            <p>{{ t('stack.fill', { fill: fmt.percent(p.pot.fillFraction), limit: fmt.percent(p.pot.limitFraction) }) }}</p>
+            <p>
+              {{ t('stack.fill', { fill: fmt.percent(p.pot.fillFraction), limit: fmt.percent(p.pot.limitFraction) }) }}
+            </p>
             <h2>{{ t('scorch.title') }}</h2>
             <ul>
               @for (r of p.scorch.reasons; track r.code) {
-                <li><span>{{ t('scorch-reason.' + r.code) }}</span> <b class="mono">{{ r.points > 0 ? '+' : '' }}{{ fmt.number(r.points, 1) }}</b>
+                <li>
+                  <span>{{ t('scorch-reason.' + r.code) }}</span>
+                  <b class="mono">{{ r.points > 0 ? '+' : '' }}{{ fmt.number(r.points, 1) }}</b>
                   @if (r.remedy) {
                     <span class="quiet">{{ t('remedy.' + r.remedy) }}</span>
                   }
@@ -70,7 +77,16 @@ import { benchFeature } from './bench.slice';
                 </li>
               }
             </ol>
-            <p>{{ t('finish.salt', { percent: fmt.number(p.salt.percent, 2), aim: fmt.number(p.salt.aimPercent, 1), add: fmt.number(p.salt.addG, 1), now: fmt.number(p.salt.addG * 0.75, 1) }) }}</p>
+            <p>
+              {{
+                t('finish.salt', {
+                  percent: fmt.number(p.salt.percent, 2),
+                  aim: fmt.number(p.salt.aimPercent, 1),
+                  add: fmt.number(p.salt.addG, 1),
+                  now: fmt.number(p.salt.addG * 0.75, 1),
+                })
+              }}
+            </p>
             <p class="quiet">{{ t('finish.keep') }}</p>
           }
         }

@@ -12,7 +12,12 @@ import { benchFeature } from './bench.slice';
   template: `
     <ng-container *transloco="let t">
       @if (first(); as w) {
-        <button type="button" [class]="'line ' + w.severity" (click)="open.set(true)" [attr.aria-label]="t('warning.all', { n: all().length })">
+        <button
+          type="button"
+          [class]="'line ' + w.severity"
+          (click)="open.set(true)"
+          [attr.aria-label]="t('warning.all', { n: all().length })"
+        >
           <span class="tag">{{ t('severity.' + w.severity) }}</span>
           <span class="text">{{ t('warning.' + w.code, params(w)) }}</span>
           @if (all().length > 1) {
@@ -20,7 +25,14 @@ import { benchFeature } from './bench.slice';
           }
         </button>
       }
-      <p-dialog [visible]="open()" (visibleChange)="open.set($event)" [modal]="true" [dismissableMask]="true" [header]="t('warning.title')" [style]="{ width: 'min(40rem, 94vw)' }">
+      <p-dialog
+        [visible]="open()"
+        (visibleChange)="open.set($event)"
+        [modal]="true"
+        [dismissableMask]="true"
+        [header]="t('warning.title')"
+        [style]="{ width: 'min(40rem, 94vw)' }"
+      >
         <ul>
           @for (w of all(); track w.code + $index) {
             <li [class]="w.severity">

@@ -38,14 +38,28 @@ const barPx = 330;
     <ng-container *transloco="let t">
       @if (plan(); as p) {
         <div class="head">
-          <div class="plate answer"><span class="figure" data-answer="liquid">{{ fmt.number(p.liquid.addMl) }} <small>mL</small></span></div>
+          <div class="plate answer">
+            <span class="figure" data-answer="liquid">{{ fmt.number(p.liquid.addMl) }} <small>mL</small></span>
+          </div>
           <div class="say">
-            <strong>{{ t('water.to-add', { food: t('food.' + p.liquid.food), cups: fmt.cups(p.liquid.addMl) }) }}</strong>
-            <span class="quiet">{{ t('water.sum', { need: fmt.number(need()) + ' g', have: fmt.number(have()) + ' g' }) }}</span>
+            <strong>{{
+              t('water.to-add', { food: t('food.' + p.liquid.food), cups: fmt.cups(p.liquid.addMl) })
+            }}</strong>
+            <span class="quiet">{{
+              t('water.sum', { need: fmt.number(need()) + ' g', have: fmt.number(have()) + ' g' })
+            }}</span>
           </div>
           <div class="wish">
             <span class="quiet" id="wish">{{ t('water.solve-for') }}</span>
-            <p-selectbutton [options]="wishes()" optionLabel="label" optionValue="value" [allowEmpty]="false" [ngModel]="p.texture" (ngModelChange)="wish($event)" ariaLabelledBy="wish" />
+            <p-selectbutton
+              [options]="wishes()"
+              optionLabel="label"
+              optionValue="value"
+              [allowEmpty]="false"
+              [ngModel]="p.texture"
+              (ngModelChange)="wish($event)"
+              ariaLabelledBy="wish"
+            />
           </div>
         </div>
         <div class="ledger" role="table" [attr.aria-label]="t('water.ledger')">
@@ -60,14 +74,29 @@ const barPx = 330;
             <span role="columnheader" class="quiet because">{{ t('water.because') }}</span>
           </div>
           @for (r of rows(); track r.row.item) {
-            <div class="line" role="row" [class.total]="r.row.item === 'added'" [class.turn]="r.turn !== null" [attr.data-row]="r.row.item">
+            <div
+              class="line"
+              role="row"
+              [class.total]="r.row.item === 'added'"
+              [class.turn]="r.turn !== null"
+              [attr.data-row]="r.row.item"
+            >
               <span role="rowheader" class="item">{{ label(t, r.row) }}</span>
               <span class="bars" aria-hidden="true">
                 @for (tick of ticks(); track tick.g) {
                   <i class="grid" [style.left.px]="tick.x"></i>
                 }
                 <svg class="bar" [attr.width]="330" height="27">
-                  <rect [attr.x]="r.left" y="4" [attr.width]="r.width" height="18.5" [attr.fill]="r.row.item === 'added' ? 'var(--steam)' : r.lost ? 'none' : r.fill" stroke="var(--ink)" stroke-width="1.4" [attr.stroke-dasharray]="r.lost ? '3 3' : null" />
+                  <rect
+                    [attr.x]="r.left"
+                    y="4"
+                    [attr.width]="r.width"
+                    height="18.5"
+                    [attr.fill]="r.row.item === 'added' ? 'var(--steam)' : r.lost ? 'none' : r.fill"
+                    stroke="var(--ink)"
+                    stroke-width="1.4"
+                    [attr.stroke-dasharray]="r.lost ? '3 3' : null"
+                  />
                   @if (r.row.item !== 'added') {
                     <path [attr.d]="'M' + r.dropAt + ' 22.5v5'" stroke="var(--ink)" stroke-width="1.4" />
                   }
@@ -77,12 +106,30 @@ const barPx = 330;
                 }
               </span>
               <span role="cell" class="grams mono" [class.yours]="r.yours">{{ signed(r) }}</span>
-              <span role="cell" class="because" [class.mine]="r.yours">{{ r.yours ? t('water.yours', { was: fmt.number(was(r)) }) : because(t, r.row) }}</span>
+              <span role="cell" class="because" [class.mine]="r.yours">{{
+                r.yours ? t('water.yours', { was: fmt.number(was(r)) }) : because(t, r.row)
+              }}</span>
               <span role="cell" class="tools">
                 @if (r.yours) {
-                  <button type="button" class="lock on" (click)="release(r.row)" [attr.aria-label]="t('why.release', { item: label(t, r.row) })">{{ t('why.unlock') }}</button>
+                  <button
+                    type="button"
+                    class="lock on"
+                    (click)="release(r.row)"
+                    [attr.aria-label]="t('why.release', { item: label(t, r.row) })"
+                  >
+                    {{ t('why.unlock') }}
+                  </button>
                 }
-                <button type="button" class="why" [class.on]="open() === r.row.item" [attr.aria-expanded]="open() === r.row.item" (click)="toggle(r.row.item)" [attr.aria-label]="t('why.of', { item: label(t, r.row) })">{{ t('why.why') }}</button>
+                <button
+                  type="button"
+                  class="why"
+                  [class.on]="open() === r.row.item"
+                  [attr.aria-expanded]="open() === r.row.item"
+                  (click)="toggle(r.row.item)"
+                  [attr.aria-label]="t('why.of', { item: label(t, r.row) })"
+                >
+                  {{ t('why.why') }}
+                </button>
               </span>
             </div>
             @if (open() === r.row.item) {
@@ -90,7 +137,17 @@ const barPx = 330;
                 <ek-why-text class="sum" [reason]="r.row.reason" [names]="foods()" [spreadG]="r.row.spreadG ?? null" />
                 @if (canOverrule(r.row)) {
                   @if (editing()) {
-                    <p-inputnumber [ngModel]="value()" (ngModelChange)="value.set($event)" [min]="0" [max]="20000" [maxFractionDigits]="0" [suffix]="r.row.item === 'added' ? ' mL' : ' g'" [inputStyle]="{ width: '7rem' }" [ariaLabel]="t('why.new-value', { item: label(t, r.row) })" (keydown.enter)="apply(r)" />
+                    <p-inputnumber
+                      [ngModel]="value()"
+                      (ngModelChange)="value.set($event)"
+                      [min]="0"
+                      [max]="20000"
+                      [maxFractionDigits]="0"
+                      [suffix]="r.row.item === 'added' ? ' mL' : ' g'"
+                      [inputStyle]="{ width: '7rem' }"
+                      [ariaLabel]="t('why.new-value', { item: label(t, r.row) })"
+                      (keydown.enter)="apply(r)"
+                    />
                     <p-button size="small" [label]="t('why.apply')" (onClick)="apply(r)" />
                   } @else {
                     <p-button size="small" severity="secondary" [label]="t('why.overrule')" (onClick)="start(r)" />
@@ -121,18 +178,30 @@ export class WaterSheet {
   readonly wishes = computed(() => {
     const p = this.plan();
     const fluffy = p?.grain ? p.grain.aimIndex - { firm: -4, fluffy: 0, soft: 4 }[p.texture] : bandEdges[2];
-    return (['firm', 'fluffy', 'soft'] as const).map((value, i) => ({ value, label: `${this.transloco.translate(`band.${value}`)} ${this.fmt.number(fluffy + (i - 1) * 4)}` }));
+    return (['firm', 'fluffy', 'soft'] as const).map((value, i) => ({
+      value,
+      label: `${this.transloco.translate(`band.${value}`)} ${this.fmt.number(fluffy + (i - 1) * 4)}`,
+    }));
   });
 
-  readonly need = computed(() => (this.plan()?.liquid.ledger ?? []).filter((r) => r.grams < 0).reduce((s, r) => s - r.grams, 0));
-  readonly have = computed(() => (this.plan()?.liquid.ledger ?? []).filter((r) => r.grams > 0 && r.item !== 'added').reduce((s, r) => s + r.grams, 0));
+  readonly need = computed(() =>
+    (this.plan()?.liquid.ledger ?? []).filter((r) => r.grams < 0).reduce((s, r) => s - r.grams, 0),
+  );
+  readonly have = computed(() =>
+    (this.plan()?.liquid.ledger ?? [])
+      .filter((r) => r.grams > 0 && r.item !== 'added')
+      .reduce((s, r) => s + r.grams, 0),
+  );
   private readonly scale = computed(() => {
     const step = this.need() > 1400 ? 500 : this.need() > 700 ? 200 : 100;
     return { step, most: Math.ceil((this.need() * 1.04) / step) * step };
   });
   readonly ticks = computed(() => {
     const { step, most } = this.scale();
-    return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => ({ g: i * step, x: ((i * step) / most) * barPx }));
+    return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => ({
+      g: i * step,
+      x: ((i * step) / most) * barPx,
+    }));
   });
 
   /** The rows as a staircase: needs climb, what the food brings comes down, what is left is the liquid to add. */
@@ -141,7 +210,9 @@ export class WaterSheet {
     if (!p) return [];
     const k = barPx / this.scale().most;
     const overrides = this.dish()?.overrides;
-    const shown = p.liquid.ledger.filter((r) => Math.abs(r.grams) >= 1.5 || r.item === 'sauce' || r.reason.overruled !== undefined);
+    const shown = p.liquid.ledger.filter(
+      (r) => Math.abs(r.grams) >= 1.5 || r.item === 'sauce' || r.reason.overruled !== undefined,
+    );
     let at = 0;
     return shown.map((row, i) => {
       const added = row.item === 'added';
@@ -150,7 +221,14 @@ export class WaterSheet {
       at = added ? at : at + need;
       const next = shown[i + 1];
       const turn = need > 0 && !added && next !== undefined && next.grams > 0 ? at : null;
-      const kind = row.item === 'grain' || row.item === 'film' || row.item === 'soak' ? 'liquid' : row.item === 'sauce' ? 'natural' : row.item === 'cling' ? 'grain' : this.kindOf(row.ingredient);
+      const kind =
+        row.item === 'grain' || row.item === 'film' || row.item === 'soak'
+          ? 'liquid'
+          : row.item === 'sauce'
+            ? 'natural'
+            : row.item === 'cling'
+              ? 'grain'
+              : this.kindOf(row.ingredient);
       return {
         row,
         need,
@@ -170,18 +248,27 @@ export class WaterSheet {
   }
   label(t: (key: string, p?: Record<string, unknown>) => string, row: LedgerRow): string {
     const food = row.ingredient ? t(`food.${this.foods()[row.ingredient] ?? row.ingredient}`) : '';
-    return row.item.startsWith('from:') ? t('ledger.from', { food }) : t(`ledger.${row.item}`, { food: t(`food.${this.plan()?.liquid.food}`) });
+    return row.item.startsWith('from:')
+      ? t('ledger.from', { food })
+      : t(`ledger.${row.item}`, { food: t(`food.${this.plan()?.liquid.food}`) });
   }
   because(t: (key: string, p?: Record<string, unknown>) => string, row: LedgerRow): string {
     const v = (label: string): number => row.reason.terms.find((x) => x.label === label)?.value ?? 0;
     const pct = (label: string): string => this.fmt.percent(v(label));
     switch (row.item) {
       case 'grain':
-        return t('because.grain', { grams: this.fmt.grams(v('dry-grain')), from: pct('moisture-raw'), to: pct('moisture-cooked') });
+        return t('because.grain', {
+          grams: this.fmt.grams(v('dry-grain')),
+          from: pct('moisture-raw'),
+          to: pct('moisture-cooked'),
+        });
       case 'sauce':
         return t('because.sauce', { share: pct('free-share') });
       case 'steam':
-        return t('because.steam', { heating: this.fmt.number(v('steam-heating') + v('steam-leak')), valve: this.fmt.number(v('steam-valve') + v('steam-opening')) });
+        return t('because.steam', {
+          heating: this.fmt.number(v('steam-heating') + v('steam-leak')),
+          valve: this.fmt.number(v('steam-valve') + v('steam-opening')),
+        });
       case 'film':
         return t('because.film');
       case 'soak':
@@ -190,11 +277,18 @@ export class WaterSheet {
         return t('because.cling', { share: pct('cling') });
       case 'added': {
         const [lo, hi] = this.plan()!.liquid.rangeMl;
-        return t('because.added', { ml: this.fmt.number(this.plan()!.liquid.addMl), low: this.fmt.number(lo), high: this.fmt.number(hi) });
+        return t('because.added', {
+          ml: this.fmt.number(this.plan()!.liquid.addMl),
+          low: this.fmt.number(lo),
+          high: this.fmt.number(hi),
+        });
       }
       default:
         return v('released') > 0
-          ? t(row.reason.terms.some((x) => x.label === 'left-raw') ? 'because.raw' : 'because.fried', { share: this.fmt.percent(v('released') + v('free-at-start')), grams: this.fmt.grams(v('as-added')) })
+          ? t(row.reason.terms.some((x) => x.label === 'left-raw') ? 'because.raw' : 'because.fried', {
+              share: this.fmt.percent(v('released') + v('free-at-start')),
+              grams: this.fmt.grams(v('as-added')),
+            })
           : t('because.liquid', { grams: this.fmt.grams(v('as-added')) });
     }
   }
@@ -221,13 +315,23 @@ export class WaterSheet {
     const dish = this.dish();
     const value = this.value();
     if (!dish || value === null) return;
-    this.store.dispatch(BenchActions.edit({ dish: r.row.item === 'added' ? withOverrides(dish, { liquidMl: value }) : withLedger(dish, r.row.item, value) }));
+    this.store.dispatch(
+      BenchActions.edit({
+        dish: r.row.item === 'added' ? withOverrides(dish, { liquidMl: value }) : withLedger(dish, r.row.item, value),
+      }),
+    );
     this.open.set(null);
     this.editing.set(false);
   }
   release(row: LedgerRow): void {
     const dish = this.dish();
-    if (dish) this.store.dispatch(BenchActions.edit({ dish: row.item === 'added' ? withOverrides(dish, { liquidMl: undefined }) : withLedger(dish, row.item, undefined) }));
+    if (dish)
+      this.store.dispatch(
+        BenchActions.edit({
+          dish:
+            row.item === 'added' ? withOverrides(dish, { liquidMl: undefined }) : withLedger(dish, row.item, undefined),
+        }),
+      );
   }
   wish(texture: 'firm' | 'fluffy' | 'soft'): void {
     const dish = this.dish();

@@ -13,7 +13,8 @@ import { Format } from '../i18n/format';
       <span class="rule">{{ t('rule.' + reason().rule) }}</span>
       @for (x of reason().terms; track $index) {
         <span class="term">
-          {{ t('term.' + x.label, { food: x.subject ? t('food.' + (names()[x.subject] ?? x.subject)) : '' }) }} <b>{{ value(x) }}</b>
+          {{ t('term.' + x.label, { food: x.subject ? t('food.' + (names()[x.subject] ?? x.subject)) : '' }) }}
+          <b>{{ value(x) }}</b>
           @if (x.source) {
             <i class="quiet">{{ t('source.' + x.source) }}</i>
           }
@@ -21,7 +22,9 @@ import { Format } from '../i18n/format';
       }
       @if (spreadG(); as s) {
         @if (s >= 1) {
-          <span class="term">± <b>{{ fmt.number(s) }} g</b></span>
+          <span class="term"
+            >± <b>{{ fmt.number(s) }} g</b></span
+          >
         }
       }
       @if (reason().overruled !== undefined) {

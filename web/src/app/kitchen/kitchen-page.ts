@@ -26,7 +26,16 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
         <h2 id="pots">{{ t('kitchen.pots') }}</h2>
         <div class="pots" role="radiogroup" aria-labelledby="pots">
           @for (p of pots; track p.id) {
-            <button type="button" role="radio" class="pot" [class.on]="kitchen().potId === p.id" [disabled]="p.kind === 'whistle'" [attr.aria-checked]="kitchen().potId === p.id" [attr.data-pot]="p.id" (click)="change({ potId: p.id })">
+            <button
+              type="button"
+              role="radio"
+              class="pot"
+              [class.on]="kitchen().potId === p.id"
+              [disabled]="p.kind === 'whistle'"
+              [attr.aria-checked]="kitchen().potId === p.id"
+              [attr.data-pot]="p.id"
+              (click)="change({ potId: p.id })"
+            >
               <svg viewBox="0 0 150 104" aria-hidden="true">
                 <g [attr.transform]="'translate(75 98)'">
                   <path [attr.d]="body(p)" fill="var(--well)" stroke="var(--rim)" stroke-width="4" />
@@ -35,7 +44,13 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
                 </g>
               </svg>
               <strong>{{ t('pot-name.' + p.id) }}</strong>
-              <span class="quiet">{{ t('kitchen.pot-facts', { w: fmt.number(p.powerW), kpa: fmt.number(p.highKpa), ml: fmt.number(p.minimumLiquidMl[0]) }) }}</span>
+              <span class="quiet">{{
+                t('kitchen.pot-facts', {
+                  w: fmt.number(p.powerW),
+                  kpa: fmt.number(p.highKpa),
+                  ml: fmt.number(p.minimumLiquidMl[0]),
+                })
+              }}</span>
               @if (p.kind === 'whistle') {
                 <span class="later">{{ t('kitchen.whistle-later') }}</span>
               } @else {
@@ -49,12 +64,35 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
       <div class="row">
         <section class="panel">
           <h2 id="alt">{{ t('kitchen.altitude') }}</h2>
-          <p-inputnumber [ngModel]="kitchen().altitudeM" (ngModelChange)="altitude($event)" [min]="-430" [max]="5500" [step]="10" [showButtons]="true" buttonLayout="horizontal" suffix=" m" ariaLabelledBy="alt" [inputStyle]="{ width: '8rem', textAlign: 'center', fontSize: '22px', fontWeight: 700 }" />
+          <p-inputnumber
+            [ngModel]="kitchen().altitudeM"
+            (ngModelChange)="altitude($event)"
+            [min]="-430"
+            [max]="5500"
+            [step]="10"
+            [showButtons]="true"
+            buttonLayout="horizontal"
+            suffix=" m"
+            ariaLabelledBy="alt"
+            [inputStyle]="{ width: '8rem', textAlign: 'center', fontSize: '22px', fontWeight: 700 }"
+          />
           <table>
-            <thead><tr><th scope="col"></th><th scope="col">{{ t('kitchen.here') }}</th><th scope="col">{{ t('kitchen.sea') }}</th></tr></thead>
+            <thead>
+              <tr>
+                <th scope="col"></th>
+                <th scope="col">{{ t('kitchen.here') }}</th>
+                <th scope="col">{{ t('kitchen.sea') }}</th>
+              </tr>
+            </thead>
             <tbody>
               @for (r of heat(); track r.key) {
-                <tr><th scope="row">{{ t('kitchen.' + r.key, { kpa: r.kpa }) }}</th><td><b>{{ fmt.number(r.here, 1) }} °C</b></td><td class="quiet">{{ fmt.number(r.sea, 1) }} °C</td></tr>
+                <tr>
+                  <th scope="row">{{ t('kitchen.' + r.key, { kpa: r.kpa }) }}</th>
+                  <td>
+                    <b>{{ fmt.number(r.here, 1) }} °C</b>
+                  </td>
+                  <td class="quiet">{{ fmt.number(r.sea, 1) }} °C</td>
+                </tr>
               }
             </tbody>
           </table>
@@ -62,11 +100,29 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
         </section>
         <section class="panel">
           <h2>{{ t('kitchen.shown') }}</h2>
-          <div class="choice"><span id="units">{{ t('kitchen.units') }}</span>
-            <p-selectbutton [options]="unitChoices()" optionLabel="label" optionValue="value" [allowEmpty]="false" [ngModel]="kitchen().units" (ngModelChange)="change({ units: $event })" ariaLabelledBy="units" />
+          <div class="choice">
+            <span id="units">{{ t('kitchen.units') }}</span>
+            <p-selectbutton
+              [options]="unitChoices()"
+              optionLabel="label"
+              optionValue="value"
+              [allowEmpty]="false"
+              [ngModel]="kitchen().units"
+              (ngModelChange)="change({ units: $event })"
+              ariaLabelledBy="units"
+            />
           </div>
-          <div class="choice"><span id="theme">{{ t('kitchen.theme') }}</span>
-            <p-selectbutton [options]="themes()" optionLabel="label" optionValue="value" [allowEmpty]="false" [ngModel]="kitchen().theme" (ngModelChange)="change({ theme: $event })" ariaLabelledBy="theme" />
+          <div class="choice">
+            <span id="theme">{{ t('kitchen.theme') }}</span>
+            <p-selectbutton
+              [options]="themes()"
+              optionLabel="label"
+              optionValue="value"
+              [allowEmpty]="false"
+              [ngModel]="kitchen().theme"
+              (ngModelChange)="change({ theme: $event })"
+              ariaLabelledBy="theme"
+            />
           </div>
           <p class="quiet">{{ t('kitchen.units-note') }}</p>
           <p class="quiet">{{ t('app.safety') }}</p>
@@ -186,7 +242,12 @@ export class KitchenPage {
   readonly heat = computed(() => {
     const k = this.kitchen();
     const pot = pots.find((p) => p.id === k.potId)!;
-    const row = (key: string, kpa: number): { key: string; kpa: number; here: number; sea: number } => ({ key, kpa, here: steamC(kpa, k.altitudeM), sea: steamC(kpa, 0) });
+    const row = (key: string, kpa: number): { key: string; kpa: number; here: number; sea: number } => ({
+      key,
+      kpa,
+      here: steamC(kpa, k.altitudeM),
+      sea: steamC(kpa, 0),
+    });
     return [row('boils', 0), ...(pot.lowKpa === null ? [] : [row('low', pot.lowKpa)]), row('high', pot.highKpa)];
   });
   readonly unitChoices = computed(() => this.labels('units', ['metric', 'cups']));

@@ -19,7 +19,13 @@ const tints: Record<RatingKey, string> = {
   sauce: 'var(--steam-tint)',
   salt: 'var(--leaf-tint)',
 };
-const kinds: Record<RatingKey, string> = { grain: 'grain', meat: 'meat', bottom: 'heat', sauce: 'natural', salt: 'other' };
+const kinds: Record<RatingKey, string> = {
+  grain: 'grain',
+  meat: 'meat',
+  bottom: 'heat',
+  sauce: 'natural',
+  salt: 'other',
+};
 
 /** One cook: as planned and as it was, how it came out on fixed scales, in the cook's own words. */
 @Component({
@@ -33,41 +39,119 @@ const kinds: Record<RatingKey, string> = { grain: 'grain', meat: 'meat', bottom:
           <header class="panel head">
             <a class="back" routerLink="/log">‹ {{ t('log.all') }}</a>
             <h1>{{ c.dish.title }}</h1>
-            <span class="quiet">{{ fmt.date(c.startedMs) }}, {{ t('log.for', { n: c.dish.serves }) }}, {{ t('pot-name.' + c.plan.pot.id) }}</span>
+            <span class="quiet"
+              >{{ fmt.date(c.startedMs) }}, {{ t('log.for', { n: c.dish.serves }) }},
+              {{ t('pot-name.' + c.plan.pot.id) }}</span
+            >
             @if (c.dishId) {
               <a class="again" [routerLink]="['/bench', c.dishId, 'water']">{{ t('log.again') }}</a>
             }
           </header>
           <section class="panel curve">
-            <h2>{{ t('log.planned-actual') }}
-              <span class="quiet sub">{{ t('log.served', { time: fmt.time(actual()!.servedMs), plan: fmt.time(plannedServe()) }) }}</span>
+            <h2>
+              {{ t('log.planned-actual') }}
+              <span class="quiet sub">{{
+                t('log.served', { time: fmt.time(actual()!.servedMs), plan: fmt.time(plannedServe()) })
+              }}</span>
             </h2>
             <ek-chart class="chart" [figure]="drawing()" [redraw]="theme()" [label]="t('log.curve-label')" />
             <p class="quiet from-taps">{{ t('log.from-taps') }}</p>
           </section>
           <section class="panel rate">
-            <h2>{{ t('log.came-out') }} <span class="quiet sub">○ {{ t('log.predicted') }} ● {{ t('log.you-said') }}</span></h2>
+            <h2>
+              {{ t('log.came-out') }}
+              <span class="quiet sub">○ {{ t('log.predicted') }} ● {{ t('log.you-said') }}</span>
+            </h2>
             @for (k of keys(); track k) {
               <div class="scale">
-                <span class="name"><svg width="16" height="16" aria-hidden="true"><rect x="0.75" y="0.75" width="14.5" height="14.5" rx="3" [attr.fill]="pattern(k)" stroke="var(--ink)" /></svg><strong>{{ t('rating.' + k + '.name') }}</strong></span>
-                <ek-rating-scale [label]="t('rating.' + k + '.name')" [steps]="steps(k)" [value]="c.outcome?.ratings?.[k] ?? null" [predicted]="guess()[k]" [tint]="tints[k]" (chosen)="rate(k, $event)" />
+                <span class="name"
+                  ><svg width="16" height="16" aria-hidden="true">
+                    <rect
+                      x="0.75"
+                      y="0.75"
+                      width="14.5"
+                      height="14.5"
+                      rx="3"
+                      [attr.fill]="pattern(k)"
+                      stroke="var(--ink)"
+                    /></svg
+                  ><strong>{{ t('rating.' + k + '.name') }}</strong></span
+                >
+                <ek-rating-scale
+                  [label]="t('rating.' + k + '.name')"
+                  [steps]="steps(k)"
+                  [value]="c.outcome?.ratings?.[k] ?? null"
+                  [predicted]="guess()[k]"
+                  [tint]="tints[k]"
+                  (chosen)="rate(k, $event)"
+                />
               </div>
             }
-            <label class="note">{{ t('log.note') }}
-              <textarea pTextarea rows="2" maxlength="4000" [ngModel]="note() ?? c.outcome?.note ?? ''" (ngModelChange)="note.set($event)" (blur)="keepNote()"></textarea>
+            <label class="note"
+              >{{ t('log.note') }}
+              <textarea
+                pTextarea
+                rows="2"
+                maxlength="4000"
+                [ngModel]="note() ?? c.outcome?.note ?? ''"
+                (ngModelChange)="note.set($event)"
+                (blur)="keepNote()"
+              ></textarea>
             </label>
           </section>
           <section class="panel figures">
             <h2>{{ t('log.figures') }}</h2>
             <table>
-              <thead><tr><th scope="col"></th><th scope="col">{{ t('log.planned') }}</th><th scope="col">{{ t('log.actual') }}</th></tr></thead>
+              <thead>
+                <tr>
+                  <th scope="col"></th>
+                  <th scope="col">{{ t('log.planned') }}</th>
+                  <th scope="col">{{ t('log.actual') }}</th>
+                </tr>
+              </thead>
               <tbody>
-                <tr><th scope="row">{{ t('log.f-liquid') }}</th><td>{{ fmt.ml(c.plan.liquid.addMl) }}</td><td class="quiet">{{ t('log.as-planned') }}</td></tr>
-                <tr><th scope="row">{{ t('log.f-pin') }}</th><td>{{ fmt.number(c.plan.program.pinUpMin, 1) }} min</td><td><b>{{ actual()!.toPinMin === null ? t('log.not-tapped') : fmt.number(actual()!.toPinMin!, 1) + ' min' }}</b></td></tr>
-                <tr><th scope="row">{{ t('log.f-program') }}</th><td>{{ program(t) }}</td><td><b>{{ actual()!.releaseMin === null ? t('log.not-tapped') : t('log.f-release', { min: fmt.number(actual()!.releaseMin!, 1) }) }}</b></td></tr>
-                <tr><th scope="row">{{ t('log.f-total') }}</th><td>{{ fmt.number(plannedTotal()) }} min</td><td><b>{{ fmt.number(actual()!.totalMin) }} min</b></td></tr>
+                <tr>
+                  <th scope="row">{{ t('log.f-liquid') }}</th>
+                  <td>{{ fmt.ml(c.plan.liquid.addMl) }}</td>
+                  <td class="quiet">{{ t('log.as-planned') }}</td>
+                </tr>
+                <tr>
+                  <th scope="row">{{ t('log.f-pin') }}</th>
+                  <td>{{ fmt.number(c.plan.program.pinUpMin, 1) }} min</td>
+                  <td>
+                    <b>{{
+                      actual()!.toPinMin === null ? t('log.not-tapped') : fmt.number(actual()!.toPinMin!, 1) + ' min'
+                    }}</b>
+                  </td>
+                </tr>
+                <tr>
+                  <th scope="row">{{ t('log.f-program') }}</th>
+                  <td>{{ program(t) }}</td>
+                  <td>
+                    <b>{{
+                      actual()!.releaseMin === null
+                        ? t('log.not-tapped')
+                        : t('log.f-release', { min: fmt.number(actual()!.releaseMin!, 1) })
+                    }}</b>
+                  </td>
+                </tr>
+                <tr>
+                  <th scope="row">{{ t('log.f-total') }}</th>
+                  <td>{{ fmt.number(plannedTotal()) }} min</td>
+                  <td>
+                    <b>{{ fmt.number(actual()!.totalMin) }} min</b>
+                  </td>
+                </tr>
                 @if (c.plan.meats[0]; as m) {
-                  <tr><th scope="row">{{ t('log.f-core', { c: fmt.number(m.safeMinimumC) }) }}</th><td>{{ fmt.celsius(m.coreC) }}</td><td [class.stop-text]="(c.outcome?.coreC ?? 999) < m.safeMinimumC"><b>{{ c.outcome?.coreC === undefined ? t('log.not-measured') : fmt.celsius(c.outcome!.coreC!) }}</b></td></tr>
+                  <tr>
+                    <th scope="row">{{ t('log.f-core', { c: fmt.number(m.safeMinimumC) }) }}</th>
+                    <td>{{ fmt.celsius(m.coreC) }}</td>
+                    <td [class.stop-text]="(c.outcome?.coreC ?? 999) < m.safeMinimumC">
+                      <b>{{
+                        c.outcome?.coreC === undefined ? t('log.not-measured') : fmt.celsius(c.outcome!.coreC!)
+                      }}</b>
+                    </td>
+                  </tr>
                 }
               </tbody>
             </table>
@@ -76,7 +160,9 @@ const kinds: Record<RatingKey, string> = { grain: 'grain', meat: 'meat', bottom:
             <h2>{{ t('log.what-happened') }}</h2>
             <ol>
               @for (e of happened(); track e.id) {
-                <li><span class="mono">{{ fmt.time(e.atMs) }}</span> {{ t('event.' + e.kind) }} {{ e.note ?? '' }}</li>
+                <li>
+                  <span class="mono">{{ fmt.time(e.atMs) }}</span> {{ t('event.' + e.kind) }} {{ e.note ?? '' }}
+                </li>
               } @empty {
                 <li class="quiet">{{ t('log.no-taps') }}</li>
               }
@@ -84,7 +170,13 @@ const kinds: Record<RatingKey, string> = { grain: 'grain', meat: 'meat', bottom:
           </section>
         </div>
       } @else if (failure(); as f) {
-        <div class="page"><section class="panel empty" role="alert"><h1>{{ t('log.missing') }}</h1><p>{{ f.offline ? t('error.offline') : f.message }}</p><a routerLink="/log">{{ t('log.all') }}</a></section></div>
+        <div class="page">
+          <section class="panel empty" role="alert">
+            <h1>{{ t('log.missing') }}</h1>
+            <p>{{ f.offline ? t('error.offline') : f.message }}</p>
+            <a routerLink="/log">{{ t('log.all') }}</a>
+          </section>
+        </div>
       } @else {
         <p class="quiet" role="status">{{ t('bench.opening') }}</p>
       }
@@ -230,20 +322,79 @@ export class CookPage {
     const holdFrom = (a.toPinMin ?? p.program.pinUpMin) + p.program.minutesToPressure - p.program.pinUpMin;
     return () => ({
       data: [
-        { type: 'scatter', mode: 'lines', x: p.curve.minutes, y: p.curve.tempC, line: { color: token('quiet'), width: 2.5, dash: 'dash' }, hoverinfo: 'skip' },
-        { type: 'scatter', mode: 'lines', x: was.minutes, y: was.tempC, line: { color: token('rim'), width: 4 }, hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>' },
-        { type: 'scatter', mode: 'markers', x: [a.toPinMin ?? p.program.pinUpMin], y: [pinC], marker: { size: 15, color: token('enamel'), line: { width: 3.5, color: token('rim') } }, hoverinfo: 'skip' },
+        {
+          type: 'scatter',
+          mode: 'lines',
+          x: p.curve.minutes,
+          y: p.curve.tempC,
+          line: { color: token('quiet'), width: 2.5, dash: 'dash' },
+          hoverinfo: 'skip',
+        },
+        {
+          type: 'scatter',
+          mode: 'lines',
+          x: was.minutes,
+          y: was.tempC,
+          line: { color: token('rim'), width: 4 },
+          hovertemplate: '%{x:.1f} min, %{y:.0f} °C<extra></extra>',
+        },
+        {
+          type: 'scatter',
+          mode: 'markers',
+          x: [a.toPinMin ?? p.program.pinUpMin],
+          y: [pinC],
+          marker: { size: 15, color: token('enamel'), line: { width: 3.5, color: token('rim') } },
+          hoverinfo: 'skip',
+        },
       ],
       layout: {
         margin: { l: 46, r: 12, t: 12, b: 42 },
         xaxis: axis(this.words('chart.minutes'), { rangemode: 'tozero' }) as never,
         yaxis: axis('°C', { range: [20, 126], dtick: 20 }) as never,
-        shapes: [{ type: 'rect', x0: holdFrom, x1: holdFrom + p.program.holdMin, y0: 20, y1: p.program.steamC, fillcolor: token('steam'), opacity: 0.22, line: { width: 0 } }],
+        shapes: [
+          {
+            type: 'rect',
+            x0: holdFrom,
+            x1: holdFrom + p.program.holdMin,
+            y0: 20,
+            y1: p.program.steamC,
+            fillcolor: token('steam'),
+            opacity: 0.22,
+            line: { width: 0 },
+          },
+        ],
         annotations: [
-          { x: a.toPinMin ?? p.program.pinUpMin, y: pinC, ax: 50, ay: 26, text: this.words('log.pin-up'), arrowcolor: token('ink'), font: { size: 16, color: token('ink') } },
-          { x: holdFrom + p.program.holdMin / 2, y: 123, showarrow: false, text: `<b>${this.words('stage.hold', { min: p.program.holdMin })}</b>`, font: { size: 16, color: token('ink') } },
-          { x: p.curve.minutes[Math.floor(p.curve.minutes.length * 0.16)]!, y: p.curve.tempC[Math.floor(p.curve.minutes.length * 0.16)]! + 9, xanchor: 'right', showarrow: false, text: this.words('log.word-planned'), font: { size: 16, color: token('quiet') } },
-          { x: was.minutes[Math.floor(was.minutes.length * 0.88)]!, y: was.tempC[Math.floor(was.minutes.length * 0.88)]! + 8, showarrow: false, text: `<b>${this.words('log.word-was')}</b>`, font: { size: 16, color: token('rim') } },
+          {
+            x: a.toPinMin ?? p.program.pinUpMin,
+            y: pinC,
+            ax: 50,
+            ay: 26,
+            text: this.words('log.pin-up'),
+            arrowcolor: token('ink'),
+            font: { size: 16, color: token('ink') },
+          },
+          {
+            x: holdFrom + p.program.holdMin / 2,
+            y: 123,
+            showarrow: false,
+            text: `<b>${this.words('stage.hold', { min: p.program.holdMin })}</b>`,
+            font: { size: 16, color: token('ink') },
+          },
+          {
+            x: p.curve.minutes[Math.floor(p.curve.minutes.length * 0.16)]!,
+            y: p.curve.tempC[Math.floor(p.curve.minutes.length * 0.16)]! + 9,
+            xanchor: 'right',
+            showarrow: false,
+            text: this.words('log.word-planned'),
+            font: { size: 16, color: token('quiet') },
+          },
+          {
+            x: was.minutes[Math.floor(was.minutes.length * 0.88)]!,
+            y: was.tempC[Math.floor(was.minutes.length * 0.88)]! + 8,
+            showarrow: false,
+            text: `<b>${this.words('log.word-was')}</b>`,
+            font: { size: 16, color: token('rim') },
+          },
         ] as never,
       },
     });
@@ -256,11 +407,21 @@ export class CookPage {
   program(t: (key: string, p?: Record<string, unknown>) => string): string {
     const p = this.cook()!.plan.program;
     const hold = this.fmt.minutes(p.holdMin);
-    return p.release.kind === 'quick' ? t('pressure.name-quick', { hold }) : p.release.kind === 'natural' ? t('pressure.name-natural', { hold }) : t('pressure.name-timed', { hold, natural: this.fmt.minutes(p.release.naturalMin ?? 0) });
+    return p.release.kind === 'quick'
+      ? t('pressure.name-quick', { hold })
+      : p.release.kind === 'natural'
+        ? t('pressure.name-natural', { hold })
+        : t('pressure.name-timed', { hold, natural: this.fmt.minutes(p.release.naturalMin ?? 0) });
   }
   rate(key: RatingKey, value: number): void {
     const c = this.cook();
-    if (c) this.store.dispatch(LogActions.rate({ id: c.id, outcome: { ...(c.outcome ?? { ratings: {} }), ratings: { ...c.outcome?.ratings, [key]: value } } }));
+    if (c)
+      this.store.dispatch(
+        LogActions.rate({
+          id: c.id,
+          outcome: { ...(c.outcome ?? { ratings: {} }), ratings: { ...c.outcome?.ratings, [key]: value } },
+        }),
+      );
   }
   keepNote(): void {
     const c = this.cook();

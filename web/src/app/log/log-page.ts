@@ -22,7 +22,10 @@ import { LogActions, logFeature } from './log.slice';
         <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
       }
       @if (loaded() && rows().length === 0) {
-        <section class="panel empty"><h2>{{ t('log.empty') }}</h2><p>{{ t('log.empty-hint') }}</p></section>
+        <section class="panel empty">
+          <h2>{{ t('log.empty') }}</h2>
+          <p>{{ t('log.empty-hint') }}</p>
+        </section>
       } @else if (rows().length > 0) {
         <section class="panel list">
           <p-table [value]="rows()" [rowTrackBy]="byId">
@@ -41,28 +44,36 @@ import { LogActions, logFeature } from './log.slice';
               <tr>
                 <td>{{ fmt.date(r.cook.startedMs) }}</td>
                 <td>
-                  <a [routerLink]="r.cook.finishedMs === null ? ['/stove', r.cook.id] : ['/log', r.cook.id]">{{ r.cook.dish.title }}</a>
+                  <a [routerLink]="r.cook.finishedMs === null ? ['/stove', r.cook.id] : ['/log', r.cook.id]">{{
+                    r.cook.dish.title
+                  }}</a>
                   <span class="quiet">{{ t('log.for', { n: r.cook.dish.serves }) }}</span>
                 </td>
                 <td>{{ fmt.ml(r.cook.plan.liquid.addMl) }}</td>
-                <td><span class="quiet">{{ fmt.number(r.cook.plan.program.pinUpMin, 1) }}</span> → <b>{{ r.actual.toPinMin === null ? '–' : fmt.number(r.actual.toPinMin, 1) }}</b> min</td>
+                <td>
+                  <span class="quiet">{{ fmt.number(r.cook.plan.program.pinUpMin, 1) }}</span> →
+                  <b>{{ r.actual.toPinMin === null ? '–' : fmt.number(r.actual.toPinMin, 1) }}</b> min
+                </td>
                 <td>
                   @if (r.cook.finishedMs !== null) {
-                    <span class="quiet">{{ fmt.time(planned(r.cook)) }}</span> → <b>{{ fmt.time(r.actual.servedMs) }}</b>
+                    <span class="quiet">{{ fmt.time(planned(r.cook)) }}</span> →
+                    <b>{{ fmt.time(r.actual.servedMs) }}</b>
                   } @else {
                     <b class="on">{{ t('log.cooking') }}</b>
                   }
                 </td>
                 <td>
                   @if (said(r.cook); as word) {
-                    <span class="quiet">{{ t('band.' + r.cook.plan.grain.band) }}</span> → <b>{{ t('rating.grain.' + word) }}</b>
+                    <span class="quiet">{{ t('band.' + r.cook.plan.grain.band) }}</span> →
+                    <b>{{ t('rating.grain.' + word) }}</b>
                   } @else {
                     <span class="quiet">{{ t('band.' + r.cook.plan.grain.band) }} → ?</span>
                   }
                 </td>
                 <td>
                   @if (r.cook.plan.meats[0]; as m) {
-                    <span class="quiet">{{ fmt.number(m.coreC) }}</span> → <b>{{ r.cook.outcome?.coreC === undefined ? '?' : fmt.number(r.cook.outcome.coreC) }}</b> °C
+                    <span class="quiet">{{ fmt.number(m.coreC) }}</span> →
+                    <b>{{ r.cook.outcome?.coreC === undefined ? '?' : fmt.number(r.cook.outcome.coreC) }}</b> °C
                   } @else {
                     <span class="quiet">–</span>
                   }

@@ -40,7 +40,9 @@ export const logFeature = createFeature({
     return {
       selectAll,
       /** what a row of the list shows: planned against actual */
-      selectRows: createSelector(selectAll, (cooks) => cooks.map((cook) => ({ cook, actual: actualOf(cook), forecast: forecast(cook.plan) }))),
+      selectRows: createSelector(selectAll, (cooks) =>
+        cooks.map((cook) => ({ cook, actual: actualOf(cook), forecast: forecast(cook.plan) })),
+      ),
     };
   },
 });

@@ -19,8 +19,17 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
     <div class="page" *transloco="let t">
       <div class="head">
         <h1>{{ t('shelf.title') }}</h1>
-        <p class="quiet">{{ t('shelf.kitchen', { pot: t('pot-name.' + kitchen().potId), m: fmt.number(kitchen().altitudeM) }) }}</p>
-        <input pInputText type="search" [placeholder]="t('shelf.search')" [attr.aria-label]="t('shelf.search')" [value]="search()" (input)="find($any($event.target).value)" />
+        <p class="quiet">
+          {{ t('shelf.kitchen', { pot: t('pot-name.' + kitchen().potId), m: fmt.number(kitchen().altitudeM) }) }}
+        </p>
+        <input
+          pInputText
+          type="search"
+          [placeholder]="t('shelf.search')"
+          [attr.aria-label]="t('shelf.search')"
+          [value]="search()"
+          (input)="find($any($event.target).value)"
+        />
       </div>
       @if (removed(); as r) {
         <div class="panel note" role="status">
@@ -50,19 +59,38 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
                 }
                 <span class="what">
                   <strong>{{ r.dish.title }}</strong>
-                  <span class="quiet">{{ t('family.' + r.dish.family) }}, {{ t('shelf.serves', { n: r.dish.serves }) }}</span>
+                  <span class="quiet"
+                    >{{ t('family.' + r.dish.family) }}, {{ t('shelf.serves', { n: r.dish.serves }) }}</span
+                  >
                 </span>
                 @if (r.plan; as p) {
-                  <span class="cell"><b>{{ fmt.ml(p.liquid.addMl) }}</b><i class="quiet">{{ program(t, p) }}</i></span>
-                  <span class="cell"><b>{{ fmt.number(total(p)) }} min</b><i class="quiet">{{ t('shelf.in-all') }}</i></span>
+                  <span class="cell"
+                    ><b>{{ fmt.ml(p.liquid.addMl) }}</b
+                    ><i class="quiet">{{ program(t, p) }}</i></span
+                  >
+                  <span class="cell"
+                    ><b>{{ fmt.number(total(p)) }} min</b><i class="quiet">{{ t('shelf.in-all') }}</i></span
+                  >
                   <span class="verdicts">
                     @if (p.grain; as g) {
-                      <span class="chip grain"><svg width="14" height="14" aria-hidden="true"><rect width="14" height="14" rx="3" fill="url(#p-grain)" stroke="var(--ink)" /></svg>{{ t('band.' + g.band) }}</span>
+                      <span class="chip grain"
+                        ><svg width="14" height="14" aria-hidden="true">
+                          <rect width="14" height="14" rx="3" fill="url(#p-grain)" stroke="var(--ink)" /></svg
+                        >{{ t('band.' + g.band) }}</span
+                      >
                     }
                     @if (p.meats[0]; as m) {
-                      <span class="chip" [class.bad]="!m.ok"><svg width="14" height="14" aria-hidden="true"><rect width="14" height="14" rx="3" fill="url(#p-meat)" stroke="var(--ink)" /></svg>{{ t('meat.' + m.texture) }}</span>
+                      <span class="chip" [class.bad]="!m.ok"
+                        ><svg width="14" height="14" aria-hidden="true">
+                          <rect width="14" height="14" rx="3" fill="url(#p-meat)" stroke="var(--ink)" /></svg
+                        >{{ t('meat.' + m.texture) }}</span
+                      >
                     }
-                    <span class="chip" [class.bad]="p.scorch.level === 'high'"><svg width="14" height="14" aria-hidden="true"><rect width="14" height="14" rx="3" fill="url(#p-heat)" stroke="var(--ink)" /></svg>{{ t('scorch.' + p.scorch.level) }}</span>
+                    <span class="chip" [class.bad]="p.scorch.level === 'high'"
+                      ><svg width="14" height="14" aria-hidden="true">
+                        <rect width="14" height="14" rx="3" fill="url(#p-heat)" stroke="var(--ink)" /></svg
+                      >{{ t('scorch.' + p.scorch.level) }}</span
+                    >
                   </span>
                 } @else if (r.refused) {
                   <span class="stop-text refused">{{ r.refused }}</span>
@@ -70,8 +98,20 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
                   <span class="quiet refused">{{ t('bench.thinking') }}</span>
                 }
               </a>
-              <p-button severity="secondary" size="small" [label]="t('shelf.duplicate')" [ariaLabel]="t('shelf.duplicate-one', { title: r.dish.title })" (onClick)="duplicate(r.id, r.dish.title)" />
-              <p-button severity="secondary" size="small" [label]="t('shelf.remove')" [ariaLabel]="t('shelf.remove-one', { title: r.dish.title })" (onClick)="remove(r.id)" />
+              <p-button
+                severity="secondary"
+                size="small"
+                [label]="t('shelf.duplicate')"
+                [ariaLabel]="t('shelf.duplicate-one', { title: r.dish.title })"
+                (onClick)="duplicate(r.id, r.dish.title)"
+              />
+              <p-button
+                severity="secondary"
+                size="small"
+                [label]="t('shelf.remove')"
+                [ariaLabel]="t('shelf.remove-one', { title: r.dish.title })"
+                (onClick)="remove(r.id)"
+              />
             </li>
           }
         </ul>
@@ -234,13 +274,19 @@ export class ShelfPage {
   program(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
     const r = p.program.release;
     const hold = this.fmt.minutes(p.program.holdMin);
-    return r.kind === 'quick' ? t('pressure.name-quick', { hold }) : r.kind === 'natural' ? t('pressure.name-natural', { hold }) : t('pressure.name-timed', { hold, natural: this.fmt.minutes(r.naturalMin ?? 0) });
+    return r.kind === 'quick'
+      ? t('pressure.name-quick', { hold })
+      : r.kind === 'natural'
+        ? t('pressure.name-natural', { hold })
+        : t('pressure.name-timed', { hold, natural: this.fmt.minutes(r.naturalMin ?? 0) });
   }
   find(text: string): void {
     this.store.dispatch(ShelfActions.search({ text }));
   }
   duplicate(id: string, title: string): void {
-    this.store.dispatch(ShelfActions.duplicate({ id, title: this.transloco.translate('shelf.copy-of', { title }).slice(0, 120) }));
+    this.store.dispatch(
+      ShelfActions.duplicate({ id, title: this.transloco.translate('shelf.copy-of', { title }).slice(0, 120) }),
+    );
   }
   remove(id: string): void {
     this.store.dispatch(ShelfActions.remove({ id }));

@@ -3,7 +3,16 @@ import type { Plan } from '@einkorn/core';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
-import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props, Store } from '@ngrx/store';
+import {
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  emptyProps,
+  on,
+  props,
+  Store,
+} from '@ngrx/store';
 import { catchError, concatMap, from, map, mergeMap, of, switchMap } from 'rxjs';
 import { Api, failureOf, type Failure, type StoredDish } from '../api/client';
 import { kitchenFeature } from '../state/kitchen';
@@ -48,7 +57,9 @@ export const shelfFeature = createFeature({
     on(ShelfActions.search, (s, { text }) => ({ ...s, search: text })),
     on(ShelfActions.verdictFound, (s, { id, plan }) => ({ ...s, plans: { ...s.plans, [id]: plan } })),
     on(ShelfActions.verdictRefused, (s, { id, message }) => ({ ...s, refused: { ...s.refused, [id]: message } })),
-    on(ShelfActions.duplicated, ShelfActions.restored, (s, { stored }) => adapter.upsertOne(stored, { ...s, removed: null })),
+    on(ShelfActions.duplicated, ShelfActions.restored, (s, { stored }) =>
+      adapter.upsertOne(stored, { ...s, removed: null }),
+    ),
     on(ShelfActions.removed, (s, { id }) => adapter.removeOne(id, { ...s, removed: s.entities[id] ?? null })),
   ),
   extraSelectors: ({ selectShelfState, selectSearch, selectPlans, selectRefused }) => {
@@ -59,7 +70,8 @@ export const shelfFeature = createFeature({
         const words = search.toLowerCase().split(/\s+/).filter(Boolean);
         return all
           .filter((d) => {
-            const text = `${d.dish.title} ${d.dish.family} ${d.dish.ingredients.map((i) => i.food).join(' ')}`.toLowerCase();
+            const text =
+              `${d.dish.title} ${d.dish.family} ${d.dish.ingredients.map((i) => i.food).join(' ')}`.toLowerCase();
             return words.every((w) => text.includes(w));
           })
           .map((d) => ({ ...d, plan: plans[d.id] ?? null, refused: refused[d.id] ?? null }));
@@ -93,7 +105,9 @@ export const verdicts = createEffect(
           concatMap((d) =>
             planner.planLater(d.dish, kitchen).pipe(
               map((plan) => ShelfActions.verdictFound({ id: d.id, plan })),
-              catchError((e: unknown) => of(ShelfActions.verdictRefused({ id: d.id, message: e instanceof Error ? e.message : String(e) }))),
+              catchError((e: unknown) =>
+                of(ShelfActions.verdictRefused({ id: d.id, message: e instanceof Error ? e.message : String(e) })),
+              ),
             ),
           ),
         ),

@@ -5,7 +5,10 @@ export function keepAwake(): void {
   let lock: { release(): Promise<void> } | null = null;
   const take = async (): Promise<void> => {
     try {
-      lock = (await (navigator as { wakeLock?: { request(kind: 'screen'): Promise<{ release(): Promise<void> }> } }).wakeLock?.request('screen')) ?? null;
+      lock =
+        (await (
+          navigator as { wakeLock?: { request(kind: 'screen'): Promise<{ release(): Promise<void> }> } }
+        ).wakeLock?.request('screen')) ?? null;
     } catch {
       lock = null;
     }

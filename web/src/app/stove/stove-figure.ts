@@ -22,24 +22,86 @@ export function stoveFigure(
   const showNow = at.locked && at.nowMs >= first && at.nowMs <= last;
   return {
     data: [
-      { type: 'scatter', mode: 'lines', x: planned, y: p.curve.tempC, line: { color: token('quiet'), width: 2.5, dash: 'dash' }, hoverinfo: 'skip' },
+      {
+        type: 'scatter',
+        mode: 'lines',
+        x: planned,
+        y: p.curve.tempC,
+        line: { color: token('quiet'), width: 2.5, dash: 'dash' },
+        hoverinfo: 'skip',
+      },
       ...(at.locked
         ? [
-            { type: 'scatter' as const, mode: 'lines' as const, x: told.slice(past), y: taps.tempC.slice(past), line: { color: token('steam'), width: 3, dash: 'dash' as const }, hoverinfo: 'skip' as const },
-            { type: 'scatter' as const, mode: 'lines' as const, x: told.slice(0, past), y: taps.tempC.slice(0, past), line: { color: token('rim'), width: 5 }, hoverinfo: 'skip' as const },
+            {
+              type: 'scatter' as const,
+              mode: 'lines' as const,
+              x: told.slice(past),
+              y: taps.tempC.slice(past),
+              line: { color: token('steam'), width: 3, dash: 'dash' as const },
+              hoverinfo: 'skip' as const,
+            },
+            {
+              type: 'scatter' as const,
+              mode: 'lines' as const,
+              x: told.slice(0, past),
+              y: taps.tempC.slice(0, past),
+              line: { color: token('rim'), width: 5 },
+              hoverinfo: 'skip' as const,
+            },
           ]
         : []),
-      ...(showNow ? [{ type: 'scatter' as const, mode: 'markers' as const, x: [at.nowMs], y: [nowTemp], marker: { size: 17, color: token('enamel'), line: { color: token('ink'), width: 4 } }, hoverinfo: 'skip' as const }] : []),
+      ...(showNow
+        ? [
+            {
+              type: 'scatter' as const,
+              mode: 'markers' as const,
+              x: [at.nowMs],
+              y: [nowTemp],
+              marker: { size: 17, color: token('enamel'), line: { color: token('ink'), width: 4 } },
+              hoverinfo: 'skip' as const,
+            },
+          ]
+        : []),
     ],
     layout: {
       margin: { l: 46, r: 12, t: 30, b: 32 },
       xaxis: axis('', { range: [first, last], tickvals: ticks, ticktext: ticks.map(time), showgrid: false }) as never,
       yaxis: axis('', { range: [20, 126], dtick: 20, ticksuffix: '' }) as never,
-      shapes: showNow ? [{ type: 'line', x0: at.nowMs, x1: at.nowMs, y0: 20, y1: 120, line: { color: token('ink'), width: 2 } }] : [],
+      shapes: showNow
+        ? [{ type: 'line', x0: at.nowMs, x1: at.nowMs, y0: 20, y1: 120, line: { color: token('ink'), width: 2 } }]
+        : [],
       annotations: [
-        ...(showNow ? [{ x: at.nowMs, y: 124, text: `<b>${t('stove.word-now')}</b>`, showarrow: false, font: { size: 17, color: token('ink') } }] : []),
-        { x: planned[Math.floor(planned.length * 0.2)] ?? first, y: (p.curve.tempC[Math.floor(planned.length * 0.2)] ?? 60) + 9, xanchor: 'right', text: t('stove.word-planned'), showarrow: false, font: { size: 16, color: token('quiet') } },
-        ...(at.locked && past > 8 ? [{ x: told[Math.floor(past * 0.6)]!, y: taps.tempC[Math.floor(past * 0.6)]! - 12, xanchor: 'left' as const, text: `<b>${t('stove.word-taps')}</b>`, showarrow: false, font: { size: 16, color: token('rim') } }] : []),
+        ...(showNow
+          ? [
+              {
+                x: at.nowMs,
+                y: 124,
+                text: `<b>${t('stove.word-now')}</b>`,
+                showarrow: false,
+                font: { size: 17, color: token('ink') },
+              },
+            ]
+          : []),
+        {
+          x: planned[Math.floor(planned.length * 0.2)] ?? first,
+          y: (p.curve.tempC[Math.floor(planned.length * 0.2)] ?? 60) + 9,
+          xanchor: 'right',
+          text: t('stove.word-planned'),
+          showarrow: false,
+          font: { size: 16, color: token('quiet') },
+        },
+        ...(at.locked && past > 8
+          ? [
+              {
+                x: told[Math.floor(past * 0.6)]!,
+                y: taps.tempC[Math.floor(past * 0.6)]! - 12,
+                xanchor: 'left' as const,
+                text: `<b>${t('stove.word-taps')}</b>`,
+                showarrow: false,
+                font: { size: 16, color: token('rim') },
+              },
+            ]
+          : []),
       ],
     },
   };

@@ -1,7 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { actualOf, curveFromTaps, ratingKeys, ratingScales, replan, runsByItself, type RatingKey, type Ratings, type StoredEvent } from '@einkorn/core';
+import {
+  actualOf,
+  curveFromTaps,
+  ratingKeys,
+  ratingScales,
+  replan,
+  runsByItself,
+  type RatingKey,
+  type Ratings,
+  type StoredEvent,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -22,7 +32,18 @@ import { stepParams } from './step-text';
 /** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
 @Component({
   selector: 'ek-stove-page',
-  imports: [FormsModule, RouterLink, TranslocoDirective, Button, Dialog, InputNumber, Textarea, Chart, MiniPot, RatingScale],
+  imports: [
+    FormsModule,
+    RouterLink,
+    TranslocoDirective,
+    Button,
+    Dialog,
+    InputNumber,
+    Textarea,
+    Chart,
+    MiniPot,
+    RatingScale,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './stove-page.html',
@@ -54,7 +75,9 @@ export class StovePage {
     const r = this.timed();
     return r ? (r.steps[r.current] ?? null) : null;
   });
-  readonly next = computed(() => this.timed()?.steps.slice((this.timed()?.current ?? 0) + 1, (this.timed()?.current ?? 0) + 4) ?? []);
+  readonly next = computed(
+    () => this.timed()?.steps.slice((this.timed()?.current ?? 0) + 1, (this.timed()?.current ?? 0) + 4) ?? [],
+  );
   readonly over = computed(() => this.timed() !== null && this.current() === null);
   /** Counts down while there is time, then up with a plus: late is a fact, not an alarm. */
   readonly clock = computed(() => {
@@ -79,7 +102,8 @@ export class StovePage {
   readonly pinDownAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-down')?.atMs ?? null);
   readonly canUndo = computed(() => this.tapsKept().length > 0);
   readonly stepEnds = computed(() => {
-    const find = (kind: string): number | null => this.timed()?.steps.find((s) => s.step.expects === kind)?.endMs ?? null;
+    const find = (kind: string): number | null =>
+      this.timed()?.steps.find((s) => s.step.expects === kind)?.endMs ?? null;
     return { up: find('pin-up'), down: find('pin-down') };
   });
   readonly afterLid = computed(() => {
@@ -90,10 +114,12 @@ export class StovePage {
     const r = this.timed();
     if (!r) return [];
     const out: { key: string; ms: number; share: number }[] = [];
-    const stageEnd = (stage: string): number | null => r.steps.filter((s) => s.step.stage === stage).at(-1)?.endMs ?? null;
+    const stageEnd = (stage: string): number | null =>
+      r.steps.filter((s) => s.step.stage === stage).at(-1)?.endMs ?? null;
     const start = this.cook()!.startedMs;
     const add = (key: string, at: number | null): void => {
-      if (at !== null && at > this.now()) out.push({ key, ms: at - this.now(), share: (this.now() - start) / Math.max(1, at - start) });
+      if (at !== null && at > this.now())
+        out.push({ key, ms: at - this.now(), share: (this.now() - start) / Math.max(1, at - start) });
     };
     if (!this.afterLid()) add('lid', r.steps.find((s) => s.step.id === 'lock')?.endMs ?? null);
     add('open', r.steps.find((s) => s.step.id === 'finish-open')?.startMs ?? stageEnd('natural'));
@@ -107,7 +133,10 @@ export class StovePage {
     const lock = this.timed()?.steps.find((s) => s.step.id === 'lock')?.endMs ?? c.startedMs;
     const now = untracked(this.now);
     const shown = curveFromTaps(c);
-    return () => stoveFigure(c.plan, shown, { lockMs: lock, nowMs: now, locked: this.afterLid() }, this.words, (ms) => this.fmt.time(ms));
+    return () =>
+      stoveFigure(c.plan, shown, { lockMs: lock, nowMs: now, locked: this.afterLid() }, this.words, (ms) =>
+        this.fmt.time(ms),
+      );
   });
   readonly steps = (key: RatingKey): string[] => ratingScales[key].map((s) => this.words(`rating.${key}.${s}`));
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
@@ -179,7 +208,9 @@ export class StovePage {
     );
   }
   stop(): void {
-    this.store.dispatch(StoveActions.finish({ finishedMs: Date.now(), outcome: { ratings: {}, note: this.words('stove.stopped') } }));
+    this.store.dispatch(
+      StoveActions.finish({ finishedMs: Date.now(), outcome: { ratings: {}, note: this.words('stove.stopped') } }),
+    );
   }
   meatDone(): boolean {
     return (this.cook()?.plan.meats.length ?? 0) > 0;
@@ -189,7 +220,11 @@ export class StovePage {
   }
 
   key(e: KeyboardEvent): void {
-    const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement || e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement;
+    const typing =
+      e.target instanceof HTMLInputElement ||
+      e.target instanceof HTMLTextAreaElement ||
+      e.target instanceof HTMLButtonElement ||
+      e.target instanceof HTMLAnchorElement;
     if (this.dialog() || typing) return;
     if (e.key === ' ' && this.current()) {
       e.preventDefault();

@@ -31,7 +31,15 @@ export interface StoveState {
   sound: boolean;
 }
 
-const initial: StoveState = { cook: null, unsent: [], running: [], searched: false, failure: null, offline: false, sound: true };
+const initial: StoveState = {
+  cook: null,
+  unsent: [],
+  running: [],
+  searched: false,
+  failure: null,
+  offline: false,
+  sound: true,
+};
 
 export const stoveReducer = createReducer<StoveState>(
   initial,
@@ -46,7 +54,11 @@ export const stoveReducer = createReducer<StoveState>(
   on(StoveActions.tap, (s, { event }) =>
     s.cook ? { ...s, cook: { ...s.cook, events: [...s.cook.events, event] }, unsent: [...s.unsent, event] } : s,
   ),
-  on(StoveActions.sent, (s, { ids }) => ({ ...s, unsent: s.unsent.filter((e) => !ids.includes(e.id)), offline: false })),
+  on(StoveActions.sent, (s, { ids }) => ({
+    ...s,
+    unsent: s.unsent.filter((e) => !ids.includes(e.id)),
+    offline: false,
+  })),
   on(StoveActions.sendFailed, (s) => ({ ...s, offline: true })),
   on(StoveActions.finished, (s, { cook }) => ({ ...s, cook, running: s.running.filter((c) => c.id !== cook.id) })),
   on(StoveActions.sound, (s, { on: sound }) => ({ ...s, sound })),

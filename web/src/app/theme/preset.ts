@@ -21,7 +21,12 @@ const scheme = {
     950: 'var(--ink)',
   },
   primary: { color: 'var(--rim)', contrastColor: 'var(--onrim)', hoverColor: 'var(--rim)', activeColor: 'var(--rim)' },
-  highlight: { background: 'var(--rim)', focusBackground: 'var(--rim)', color: 'var(--onrim)', focusColor: 'var(--onrim)' },
+  highlight: {
+    background: 'var(--rim)',
+    focusBackground: 'var(--rim)',
+    color: 'var(--onrim)',
+    focusColor: 'var(--onrim)',
+  },
   mask: { background: 'rgba(10, 19, 25, 0.55)', color: 'var(--ink)' },
   formField: {
     background: 'var(--enamel)',
@@ -39,7 +44,13 @@ const scheme = {
     shadow: 'none',
   },
   text: { color: 'var(--ink)', hoverColor: 'var(--ink)', mutedColor: 'var(--quiet)', hoverMutedColor: 'var(--quiet)' },
-  content: { background: 'var(--enamel)', hoverBackground: 'var(--well)', borderColor: 'var(--rim)', color: 'var(--ink)', hoverColor: 'var(--ink)' },
+  content: {
+    background: 'var(--enamel)',
+    hoverBackground: 'var(--well)',
+    borderColor: 'var(--rim)',
+    color: 'var(--ink)',
+    hoverColor: 'var(--ink)',
+  },
   overlay: {
     select: { background: 'var(--enamel)', borderColor: 'var(--rim)', color: 'var(--ink)' },
     popover: { background: 'var(--enamel)', borderColor: 'var(--rim)', color: 'var(--ink)' },
@@ -70,7 +81,17 @@ const quietButton = {
   hoverColor: 'var(--ink)',
   activeColor: 'var(--ink)',
 };
-const button = { root: { primary: { background: 'var(--rim)', color: 'var(--onrim)', hoverBackground: 'var(--rim)', hoverColor: 'var(--onrim)' }, secondary: quietButton } };
+const button = {
+  root: {
+    primary: {
+      background: 'var(--rim)',
+      color: 'var(--onrim)',
+      hoverBackground: 'var(--rim)',
+      hoverColor: 'var(--onrim)',
+    },
+    secondary: quietButton,
+  },
+};
 const toggle = {
   root: {
     background: 'var(--enamel)',
@@ -94,11 +115,21 @@ export const enamelPreset = definePreset(Aura, {
     colorScheme: { light: scheme, dark: scheme },
   },
   components: {
-    button: { root: { borderRadius: '6px', paddingX: '0.9rem', paddingY: '0.5rem', label: { fontWeight: '700' } }, colorScheme: { light: button, dark: button } },
-    togglebutton: { root: { padding: '0', borderRadius: '6px', fontWeight: '600' }, content: { padding: '0.45rem 0.8rem', borderRadius: '0' }, colorScheme: { light: toggle, dark: toggle } },
+    button: {
+      root: { borderRadius: '6px', paddingX: '0.9rem', paddingY: '0.5rem', label: { fontWeight: '700' } },
+      colorScheme: { light: button, dark: button },
+    },
+    togglebutton: {
+      root: { padding: '0', borderRadius: '6px', fontWeight: '600' },
+      content: { padding: '0.45rem 0.8rem', borderRadius: '0' },
+      colorScheme: { light: toggle, dark: toggle },
+    },
     selectbutton: { root: { borderRadius: '6px' } },
     dialog: { root: { borderRadius: '10px', shadow: 'none' } },
     toast: { root: { borderRadius: '10px' } },
-    datatable: { headerCell: { background: 'var(--enamel)', color: 'var(--quiet)' }, row: { background: 'var(--enamel)' } },
+    datatable: {
+      headerCell: { background: 'var(--enamel)', color: 'var(--quiet)' },
+      row: { background: 'var(--enamel)' },
+    },
   },
 });

@@ -1,4 +1,14 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, DestroyRef, ElementRef, inject, input, output, viewChild } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
 import type { Config, Data, Layout } from 'plotly.js';
 
 type PlotlyModule = {
@@ -11,12 +21,15 @@ interface PlotElement extends HTMLDivElement {
 
 let loading: Promise<PlotlyModule> | null = null;
 const plotly = (): Promise<PlotlyModule> => {
-  loading ??= import('plotly.js-cartesian-dist-min').then((m) => (('default' in m ? m.default : m) as unknown) as PlotlyModule);
+  loading ??= import('plotly.js-cartesian-dist-min').then(
+    (m) => ('default' in m ? m.default : m) as unknown as PlotlyModule,
+  );
   return loading;
 };
 
 /** Value of a colour token right now: the chart library paints pixels and knows no custom properties. */
-export const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
+export const token = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
 
 export interface Figure {
   data: Data[];
@@ -75,7 +88,12 @@ export class Chart {
       margin: { l: 46, r: 14, t: 10, b: 38 },
       hoverlabel: { font, bgcolor: token('enamel'), bordercolor: token('rim') },
     };
-    await p.react(el, data, { ...base, ...layout }, { displayModeBar: false, responsive: true, doubleClick: false, scrollZoom: false });
+    await p.react(
+      el,
+      data,
+      { ...base, ...layout },
+      { displayModeBar: false, responsive: true, doubleClick: false, scrollZoom: false },
+    );
     if (!this.bound && el.on) {
       this.bound = true;
       el.on('plotly_click', (e) => {

@@ -41,7 +41,10 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
             <circle cx="4" cy="4" r="3.2" />
             <circle cx="12" cy="12" r="3.2" />
           </g>
-          <g fill="var(--leaf)"><circle cx="4" cy="4" r="0.9" /><circle cx="12" cy="12" r="0.9" /></g>
+          <g fill="var(--leaf)">
+            <circle cx="4" cy="4" r="0.9" />
+            <circle cx="12" cy="12" r="0.9" />
+          </g>
         </pattern>
         <pattern id="p-rind" width="8" height="8" patternUnits="userSpaceOnUse">
           <rect width="8" height="8" fill="var(--rind)" />

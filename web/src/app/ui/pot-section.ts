@@ -26,24 +26,50 @@ const mostLabels = 4;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
-      <svg [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h" role="group" [attr.aria-label]="t('pot.title')" preserveAspectRatio="xMidYMid meet">
+      <svg
+        [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h"
+        role="group"
+        [attr.aria-label]="t('pot.title')"
+        preserveAspectRatio="xMidYMid meet"
+      >
         <!-- lid with its rolled rim, knob and pin -->
         <path [attr.d]="lid()" fill="none" stroke="var(--rim)" stroke-width="7" stroke-linecap="round" />
         <rect [attr.x]="cx() - 11" [attr.y]="top() - 29" width="22" height="7" rx="3.5" fill="var(--rim)" />
-        <rect [attr.x]="cx() + w() * 0.36 - 3.5" [attr.y]="top() - 24" width="7" height="17" rx="2" fill="var(--enamel)" stroke="var(--rim)" stroke-width="2" />
+        <rect
+          [attr.x]="cx() + w() * 0.36 - 3.5"
+          [attr.y]="top() - 24"
+          width="7"
+          height="17"
+          rx="2"
+          fill="var(--enamel)"
+          stroke="var(--rim)"
+          stroke-width="2"
+        />
         <!-- wall: dark rim outside, white enamel inside -->
         <path [attr.d]="wall()" fill="var(--well)" stroke="var(--rim)" stroke-width="10" stroke-linejoin="round" />
         <path [attr.d]="wall()" fill="var(--well)" stroke="var(--enamel)" stroke-width="6" stroke-linejoin="round" />
         <circle [attr.cx]="x0() - 5" [attr.cy]="top()" r="6" fill="var(--rim)" />
         <circle [attr.cx]="x0() + w() + 5" [attr.cy]="top()" r="6" fill="var(--rim)" />
         <!-- liquid fills the gaps from below -->
-        <rect [attr.x]="x0()" [attr.y]="yOf(plan().pot.liquidLevelMm)" [attr.width]="w()" [attr.height]="plan().pot.liquidLevelMm * scale()" fill="url(#p-liquid)" />
+        <rect
+          [attr.x]="x0()"
+          [attr.y]="yOf(plan().pot.liquidLevelMm)"
+          [attr.width]="w()"
+          [attr.height]="plan().pot.liquidLevelMm * scale()"
+          fill="url(#p-liquid)"
+        />
         @for (d of drawn(); track d.layer.ingredient) {
           <g
             tabindex="0"
             role="img"
             class="layer"
-            [attr.aria-label]="t('pot.layer', { food: t('food.' + d.food), grams: fmt.grams(d.layer.grams), water: fmt.grams(d.layer.waterG) })"
+            [attr.aria-label]="
+              t('pot.layer', {
+                food: t('food.' + d.food),
+                grams: fmt.grams(d.layer.grams),
+                water: fmt.grams(d.layer.waterG),
+              })
+            "
             (mouseenter)="over.set(d)"
             (mouseleave)="over.set(null)"
             (focus)="over.set(d)"
@@ -51,15 +77,33 @@ const mostLabels = 4;
           >
             @if (d.blobs.length > 0) {
               @for (b of d.blobs; track $index) {
-                <rect [attr.x]="b.x" [attr.y]="b.y" [attr.width]="b.w" [attr.height]="b.h" [attr.rx]="b.r" [attr.fill]="d.fill" stroke="var(--ink)" stroke-width="1.2" />
+                <rect
+                  [attr.x]="b.x"
+                  [attr.y]="b.y"
+                  [attr.width]="b.w"
+                  [attr.height]="b.h"
+                  [attr.rx]="b.r"
+                  [attr.fill]="d.fill"
+                  stroke="var(--ink)"
+                  stroke-width="1.2"
+                />
               }
             } @else if (d.layer.kind !== 'liquid') {
               <rect [attr.x]="x0()" [attr.y]="d.y" [attr.width]="w()" [attr.height]="d.h" [attr.fill]="d.fill" />
-              <path [attr.d]="'M' + x0() + ' ' + d.y + 'h' + w()" stroke="var(--ink)" stroke-width="0.8" stroke-opacity="0.6" />
+              <path
+                [attr.d]="'M' + x0() + ' ' + d.y + 'h' + w()"
+                stroke="var(--ink)"
+                stroke-width="0.8"
+                stroke-opacity="0.6"
+              />
             }
           </g>
         }
-        <path [attr.d]="'M' + x0() + ' ' + yOf(plan().pot.liquidLevelMm) + 'h' + w()" stroke="var(--steam)" stroke-width="2" />
+        <path
+          [attr.d]="'M' + x0() + ' ' + yOf(plan().pot.liquidLevelMm) + 'h' + w()"
+          stroke="var(--steam)"
+          stroke-width="2"
+        />
         <!-- litre marks inside the wall -->
         @for (m of marks(); track m.l) {
           <path [attr.d]="'M' + x0() + ' ' + m.y + 'h9'" stroke="var(--rim)" stroke-width="2" />
@@ -68,7 +112,12 @@ const mostLabels = 4;
           }
         }
         <!-- limit -->
-        <path [attr.d]="'M' + (x0() + 28) + ' ' + yLimit() + 'h' + (w() - 28)" stroke="var(--paprika)" stroke-width="2" stroke-dasharray="9 5" />
+        <path
+          [attr.d]="'M' + (x0() + 28) + ' ' + yLimit() + 'h' + (w() - 28)"
+          stroke="var(--paprika)"
+          stroke-width="2"
+          stroke-dasharray="9 5"
+        />
         <text class="small stop" [attr.x]="x0() + w() - 4" [attr.y]="yLimit() - 6" text-anchor="end">
           {{ t('pot.limit', { litres: fmt.number(plan().pot.litres * plan().pot.limitFraction, 2) }) }}
         </text>
@@ -77,24 +126,50 @@ const mostLabels = 4;
           @if (d.label; as l) {
             <path [attr.d]="'M' + l.dotX + ' ' + (l.y + 8) + 'V' + l.dotY" stroke="var(--enamel)" stroke-width="4.5" />
             <path [attr.d]="'M' + l.dotX + ' ' + (l.y - 30) + 'V' + l.dotY" stroke="var(--ink)" stroke-width="1.5" />
-            <circle [attr.cx]="l.dotX" [attr.cy]="l.dotY" r="4" fill="var(--ink)" stroke="var(--enamel)" stroke-width="1.5" />
+            <circle
+              [attr.cx]="l.dotX"
+              [attr.cy]="l.dotY"
+              r="4"
+              fill="var(--ink)"
+              stroke="var(--enamel)"
+              stroke-width="1.5"
+            />
             <text class="name" [attr.x]="l.x" [attr.y]="l.y - 15">{{ short(t('food.' + d.food)) }}</text>
-            <text class="amount" [attr.x]="l.x" [attr.y]="l.y + 3">{{ d.layer.kind === 'liquid' ? fmt.ml(d.layer.litres * 1000) : fmt.grams(d.layer.grams) }}</text>
+            <text class="amount" [attr.x]="l.x" [attr.y]="l.y + 3">
+              {{ d.layer.kind === 'liquid' ? fmt.ml(d.layer.litres * 1000) : fmt.grams(d.layer.grams) }}
+            </text>
           }
         }
         <!-- heat below, glow by the risk of scorching -->
-        <path [attr.d]="'M' + (x0() + 8) + ' 276h' + (w() - 16)" stroke="url(#p-heat)" stroke-width="9" [attr.stroke-opacity]="0.25 + 0.75 * plan().scorch.index" />
+        <path
+          [attr.d]="'M' + (x0() + 8) + ' 276h' + (w() - 16)"
+          stroke="url(#p-heat)"
+          stroke-width="9"
+          [attr.stroke-opacity]="0.25 + 0.75 * plan().scorch.index"
+        />
         @for (x of coils(); track x) {
           <circle [attr.cx]="x" cy="285" r="4.6" fill="none" stroke="var(--paprika)" stroke-width="2.2" />
         }
-        <text class="small quiet" [attr.x]="x0() - 8" y="310">{{ t('pot.space', { litres: fmt.number(plan().pot.litres - plan().pot.fillLitres, 1) }) }}</text>
-        <text class="small" [class.stop]="minimumShort()" [class.steam]="!minimumShort()" [attr.x]="x0() + w() + 8" y="310" text-anchor="end">
-          {{ t(minimumShort() ? 'pot.minimum-short' : 'pot.minimum-met', { ml: fmt.number(plan().pot.minimumLiquidMl) }) }}
+        <text class="small quiet" [attr.x]="x0() - 8" y="310">
+          {{ t('pot.space', { litres: fmt.number(plan().pot.litres - plan().pot.fillLitres, 1) }) }}
+        </text>
+        <text
+          class="small"
+          [class.stop]="minimumShort()"
+          [class.steam]="!minimumShort()"
+          [attr.x]="x0() + w() + 8"
+          y="310"
+          text-anchor="end"
+        >
+          {{
+            t(minimumShort() ? 'pot.minimum-short' : 'pot.minimum-met', { ml: fmt.number(plan().pot.minimumLiquidMl) })
+          }}
         </text>
       </svg>
       @if (over(); as d) {
         <p class="tip" role="status">
-          <strong>{{ t('food.' + d.food) }}</strong> {{ t('pot.tip', { grams: fmt.grams(d.layer.grams), water: fmt.grams(d.layer.waterG) }) }}
+          <strong>{{ t('food.' + d.food) }}</strong>
+          {{ t('pot.tip', { grams: fmt.grams(d.layer.grams), water: fmt.grams(d.layer.waterG) }) }}
           <span class="quiet">{{ t('stack-note.' + d.layer.note) }}</span>
         </p>
       }
@@ -208,7 +283,9 @@ export class PotSection {
 
   readonly drawn = computed((): Drawn[] => {
     const p = this.plan();
-    const layers = [...p.stack].sort((a, b) => (a.kind === 'liquid' ? 1 : 0) - (b.kind === 'liquid' ? 1 : 0) || a.position - b.position);
+    const layers = [...p.stack].sort(
+      (a, b) => (a.kind === 'liquid' ? 1 : 0) - (b.kind === 'liquid' ? 1 : 0) || a.position - b.position,
+    );
     const wanted = layers
       .filter((l) => l.grams >= labelFromG)
       .sort((a, b) => b.grams - a.grams)
@@ -231,7 +308,15 @@ export class PotSection {
         h,
         fill: patternOf(layer.kind),
         blobs: layer.kind === 'meat' ? this.pieces(y, h, i) : [],
-        label: at < 0 ? null : { x: dotX + 7, y: labelY, dotX, dotY: layer.kind === 'liquid' ? this.yOf(Math.min(6, layer.toMm / 2)) : y + Math.min(h / 2, 14) },
+        label:
+          at < 0
+            ? null
+            : {
+                x: dotX + 7,
+                y: labelY,
+                dotX,
+                dotY: layer.kind === 'liquid' ? this.yOf(Math.min(6, layer.toMm / 2)) : y + Math.min(h / 2, 14),
+              },
       };
     });
   });
@@ -243,14 +328,25 @@ export class PotSection {
     return Array.from({ length: count }, (_, i) => {
       const wobble = Math.abs(Math.sin((i + 1) * 12.9898 + seed * 78.233)) % 1;
       const w = step * (0.82 + 0.14 * wobble);
-      return { x: this.x0() + i * step + (step - w) / 2, y: y + wobble * Math.min(3, h * 0.15), w, h: h * (0.94 - 0.1 * wobble), r: Math.min(9, h / 2.4) };
+      return {
+        x: this.x0() + i * step + (step - w) / 2,
+        y: y + wobble * Math.min(3, h * 0.15),
+        w,
+        h: h * (0.94 - 0.1 * wobble),
+        r: Math.min(9, h / 2.4),
+      };
     });
   }
 
   /** Where each label's leader stands: columns as wide as their words need. */
   private columns(wanted: readonly StackLayer[]): number[] {
     const letters = wanted.map((l) => Math.max(6, this.short(this.foods()[l.ingredient] ?? l.ingredient).length) + 1.6);
-    const perLetter = (this.w() - 34) / Math.max(34, letters.reduce((a, b) => a + b, 0));
+    const perLetter =
+      (this.w() - 34) /
+      Math.max(
+        34,
+        letters.reduce((a, b) => a + b, 0),
+      );
     let x = this.x0() + 30;
     return letters.map((n) => {
       const here = x;

@@ -18,14 +18,24 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
         <strong class="mono">{{ fmt.time(heatOnMs()) }}</strong>
         <span class="quiet">{{ t('ribbon.start', { time: fmt.time(startMs()) }) }}</span>
       </div>
-      <svg [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h" preserveAspectRatio="none" role="img" [attr.aria-label]="spoken(t)">
+      <svg
+        [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h"
+        preserveAspectRatio="none"
+        role="img"
+        [attr.aria-label]="spoken(t)"
+      >
         @for (s of stages(); track s.stage) {
           <path [attr.d]="s.d" [attr.fill]="s.fill" stroke="var(--rim)" stroke-width="1.3" />
         }
         @for (x of ticks(); track x) {
           <rect [attr.x]="x - 1.6" [attr.y]="view.base + 1" width="3.2" height="7.5" fill="var(--ink)" />
         }
-        <path [attr.d]="'M' + xHeat() + ' 4V' + (view.base + 8)" stroke="var(--paprika)" stroke-width="2" stroke-dasharray="5 4" />
+        <path
+          [attr.d]="'M' + xHeat() + ' 4V' + (view.base + 8)"
+          stroke="var(--paprika)"
+          stroke-width="2"
+          stroke-dasharray="5 4"
+        />
         @for (h of hours(); track h.ms) {
           <path [attr.d]="'M' + h.x + ' ' + (view.base + 8) + 'v5'" stroke="var(--quiet)" stroke-width="1.4" />
         }
@@ -33,7 +43,9 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
       <div class="words" aria-hidden="true">
         @for (s of stages(); track s.stage) {
           @if (s.word) {
-            <span class="chip" [style.left.%]="s.mid" [class.above]="s.above">{{ t('stage.' + s.stage, { min: s.minutes }) }}</span>
+            <span class="chip" [style.left.%]="s.mid" [class.above]="s.above">{{
+              t('stage.' + s.stage, { min: s.minutes })
+            }}</span>
           }
         }
         @for (h of hours(); track h.ms) {
@@ -188,12 +200,31 @@ export class Ribbon {
       const b = this.x(s.endMin);
       const y = (c: number): number => view.base - Math.max(6, (c / 165) * view.tall);
       const from = s.stage === 'hold' ? s.peakC : before;
-      const to = s.stage === 'prep' ? 21 : s.stage === 'stack' ? 70 : s.stage === 'natural' ? 104 : s.stage === 'vent' ? 100 : s.stage === 'finish' ? 80 : s.peakC;
+      const to =
+        s.stage === 'prep'
+          ? 21
+          : s.stage === 'stack'
+            ? 70
+            : s.stage === 'natural'
+              ? 104
+              : s.stage === 'vent'
+                ? 100
+                : s.stage === 'finish'
+                  ? 80
+                  : s.peakC;
       before = to;
       const bend = (b - a) * 0.35;
       const d = `M${a} ${view.base}V${y(from)}C${a + bend} ${y(s.stage === 'fry' ? s.peakC : from)} ${b - bend} ${y(to)} ${b} ${y(to)}V${view.base}Z`;
       const px = b - a;
-      return { stage: s.stage, d, fill: patternOf(s.stage), mid: (100 * (a + b)) / 2 / view.w, minutes: this.fmt.minutes(s.endMin - s.startMin), word: px > 30 || s.stage === 'hold', above: s.stage === 'hold' };
+      return {
+        stage: s.stage,
+        d,
+        fill: patternOf(s.stage),
+        mid: (100 * (a + b)) / 2 / view.w,
+        minutes: this.fmt.minutes(s.endMin - s.startMin),
+        word: px > 30 || s.stage === 'hold',
+        above: s.stage === 'hold',
+      };
     });
   });
 
@@ -221,7 +252,10 @@ export class Ribbon {
 
   spoken(t: (key: string, params?: Record<string, unknown>) => string): string {
     return this.plan()
-      .timeline.map((s) => `${t('stage.' + s.stage, { min: this.fmt.minutes(s.endMin - s.startMin) })} ${this.fmt.time(this.startMs() + s.startMin * 60_000)}`)
+      .timeline.map(
+        (s) =>
+          `${t('stage.' + s.stage, { min: this.fmt.minutes(s.endMin - s.startMin) })} ${this.fmt.time(this.startMs() + s.startMin * 60_000)}`,
+      )
       .join(', ');
   }
 

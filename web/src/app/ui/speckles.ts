@@ -23,5 +23,10 @@ function seeded(count: number): { x: number; y: number; r: number; o: number }[]
     s = (s * 16807) % 2147483647;
     return s / 2147483647;
   };
-  return Array.from({ length: count }, () => ({ x: next() * 1280, y: next() * 48, r: 0.4 + next() * 0.9, o: 0.1 + next() * 0.2 }));
+  return Array.from({ length: count }, () => ({
+    x: next() * 1280,
+    y: next() * 48,
+    r: 0.4 + next() * 0.9,
+    o: 0.1 + next() * 0.2,
+  }));
 }

@@ -11,14 +11,27 @@ export interface Band {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
-      <svg width="16" height="16" aria-hidden="true"><rect x="0.75" y="0.75" width="14.5" height="14.5" rx="3" [attr.fill]="fill()" stroke="var(--ink)" stroke-width="1.2" /></svg>
+      <svg width="16" height="16" aria-hidden="true">
+        <rect
+          x="0.75"
+          y="0.75"
+          width="14.5"
+          height="14.5"
+          rx="3"
+          [attr.fill]="fill()"
+          stroke="var(--ink)"
+          stroke-width="1.2"
+        />
+      </svg>
       <span class="quiet">{{ kind() }}</span>
       <strong class="verdict" [class.stop-text]="alarm()">{{ verdict() }}</strong>
       <span class="note quiet">{{ note() }}</span>
     </div>
     <div class="scale" aria-hidden="true">
       @for (b of shown(); track b.label) {
-        <span class="band" [class.chosen]="b.chosen" [style.width.%]="b.width" [style.--tint]="tint()">{{ b.label }}</span>
+        <span class="band" [class.chosen]="b.chosen" [style.width.%]="b.width" [style.--tint]="tint()">{{
+          b.label
+        }}</span>
       }
       @if (limit(); as l) {
         <span class="limit" [style.left.%]="x(l.at)"></span>

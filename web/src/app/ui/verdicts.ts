@@ -60,7 +60,11 @@ import { VerdictStrip } from './verdict-strip';
       <ek-verdict-strip
         data-strip="scorch"
         [kind]="t('verdict.scorch')"
-        [verdict]="t('scorch.' + plan().scorch.level) + ', ' + (plan().scorch.index < 0.01 ? '< 1 %' : fmt.percent(plan().scorch.index))"
+        [verdict]="
+          t('scorch.' + plan().scorch.level) +
+          ', ' +
+          (plan().scorch.index < 0.01 ? '< 1 %' : fmt.percent(plan().scorch.index))
+        "
         [note]="reasons().length > 0 ? t('scorch-reason.' + reasons()[0]) : t('scorch-reason.clean')"
         fill="url(#p-heat)"
         tint="var(--leaf-tint)"
@@ -96,12 +100,21 @@ export class Verdicts {
 
   readonly chance = computed(() => Math.round((this.plan().grain?.bandChance ?? 0) * 100));
   readonly edgeTexts = computed(() => bandEdges.map((e) => ({ at: e, text: this.fmt.number(e, 1) })));
-  readonly worst = computed(() => [...this.plan().meats].sort((a, b) => a.cautiousCoreC - a.safeMinimumC - (b.cautiousCoreC - b.safeMinimumC))[0]);
+  readonly worst = computed(
+    () =>
+      [...this.plan().meats].sort((a, b) => a.cautiousCoreC - a.safeMinimumC - (b.cautiousCoreC - b.safeMinimumC))[0],
+  );
   /** The strongest points first: what pulls the risk up, then what pulls it down. */
-  readonly reasons = computed(() => [...this.plan().scorch.reasons].sort((a, b) => b.points - a.points).map((r) => r.code));
+  readonly reasons = computed(() =>
+    [...this.plan().scorch.reasons].sort((a, b) => b.points - a.points).map((r) => r.code),
+  );
   /** The three levels share the width unevenly, so that the words fit: 12 and 35 % stand at a quarter and 55 %. */
   readonly scorchAt = computed(() => {
     const i = this.plan().scorch.index;
-    return i < 0.12 ? (i / 0.12) * 0.25 : i < 0.35 ? 0.25 + ((i - 0.12) / 0.23) * 0.3 : 0.55 + ((i - 0.35) / 0.65) * 0.45;
+    return i < 0.12
+      ? (i / 0.12) * 0.25
+      : i < 0.35
+        ? 0.25 + ((i - 0.12) / 0.23) * 0.3
+        : 0.55 + ((i - 0.35) / 0.65) * 0.45;
   });
 }
