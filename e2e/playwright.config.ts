@@ -15,7 +15,7 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'UTC',
     colorScheme: 'light',
-    trace: 'retain-on-failure',
+    trace: 'off',
     launchOptions: launch,
   },
 });

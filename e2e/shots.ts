@@ -54,7 +54,7 @@ async function shot(
 
 const bench = (sheet: string) => async (p: Page) => {
   await p.goto(`${hut.url}/bench/turkey-leek-lemon/${sheet}`);
-  await p.locator('ek-verdicts').waitFor();
+  await p.locator('ek-verdicts').waitFor({ state: 'attached' });
   await p.locator('ek-ribbon').waitFor({ state: 'attached' });
 };
 

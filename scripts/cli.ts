@@ -17,7 +17,7 @@ interface Args {
 
 const bad = (path: string, message: string): Problem => new Problem('arguments', message, [{ path, message }]);
 
-function oneOf<T extends string>(name: string, value: string | undefined, allowed: readonly T[]): T {
+function oneOf<const T extends string>(name: string, value: string | undefined, allowed: readonly T[]): T {
   const hit = allowed.find((a) => a === value);
   if (!hit) throw bad(name, `${name} takes one of: ${allowed.join(', ')}.`);
   return hit;

@@ -6,6 +6,7 @@ import { nearest } from '../src/nearest';
 import { plainRice, seaLevel } from './helpers/dishes';
 
 const good = (): Record<string, unknown> => JSON.parse(JSON.stringify(plainRice())) as Record<string, unknown>;
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a document to be broken in any place
 type Change = (d: any) => void;
 
 function refuse(change: Change): Problem {

@@ -246,13 +246,12 @@ class Cells {
     for (let i = 0; i < cells; i++) {
       this.h[i] = this.h[i]! + this.c[i]! * this.rhs[i]!;
       let x = Math.min(tableSize - 1.001, Math.max(0, this.h[i]! * t.perJ));
-      let at = Math.floor(x);
+      const at = Math.floor(x);
       temp[i] = t.temp[at]! + (x - at) * (t.temp[at + 1]! - t.temp[at]!);
       if (temp[i]! > limitC) {
         temp[i] = limitC;
         this.h[i] = t.hAt(limitC);
         x = this.h[i]! * t.perJ;
-        at = Math.floor(x);
       }
       const near = Math.round(x);
       this.log[i] = this.log[i]! + logs[near]! * dt;

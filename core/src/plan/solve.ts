@@ -3,7 +3,6 @@ import { HeatedPot, type Program, type Release } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
 import { uptakeGPerG } from '../grain/uptake';
 import type { Bench } from './bench';
-import type { Gathered } from './gather';
 import { depthCm, loadOf } from './load';
 import { candidate, searchProgram, type Candidate } from './pressure';
 import { grainOutcome, type GrainOutcome } from './water';
@@ -60,7 +59,8 @@ export function solveLiquid(
 ): { addMl: number; missed: boolean } {
   const sauce = b.g.dish.overrides?.ledger?.['sauce'];
   const aim = aimIndexOf(b.g.grain!.food.grain!, texture);
-  let floods = false;
+  // A note in an object: the type of a plain variable would not see that the closure changes it.
+  const seen = { floods: false };
   const miss = (ml: number): number => {
     const h = heat(b, ml, program.pressure);
     const run = h.heated.finish(program.holdMin, program.release);
@@ -68,7 +68,7 @@ export function solveLiquid(
     if (sauce !== undefined) return out.clock.freeG - sauce;
     // More water than the grain can drink in its time is soup, not texture.
     const flooded = out.freeShare > mostFreeShare && out.texture.index < aim;
-    floods ||= flooded;
+    seen.floods ||= flooded;
     return flooded ? out.freeShare * 10 : out.texture.index - aim;
   };
   const close = sauce === undefined ? tolerance.points : tolerance.sauceG;
@@ -95,7 +95,7 @@ export function solveLiquid(
       x = x / 2 < 5 ? 0 : x / 2;
     }
   }
-  return { addMl: floods ? low : x, missed: floods || high - low > 20 };
+  return { addMl: seen.floods ? low : x, missed: seen.floods || high - low > 20 };
 }
 
 /** Liquid and program together: search the program, solve the liquid, search again with the liquid found. */

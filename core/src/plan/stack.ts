@@ -72,7 +72,7 @@ export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: n
   let edgeMm = 0;
   let spareVoid = 0;
   let liquidLeft = thinLiquidMl;
-  let levelMm: number | null = null;
+  const level: { mm: number | null } = { mm: null };
   let dryGrainShare = 0;
   const layers: StackLayer[] = [];
   const put = (item: Item, kind: string, bulkMl: number, voidMl: number, note: string): void => {
@@ -89,7 +89,7 @@ export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: n
       waterG: gramsOf(item) * item.food.water[0],
     });
     const wet = voidMl > 0 ? Math.min(1, liquidLeft / voidMl) : 1;
-    if (wet < 1 && levelMm === null) levelMm = edgeMm + heightMm * wet;
+    if (wet < 1) level.mm ??= edgeMm + heightMm * wet;
     if (kind === 'grain') dryGrainShare = 1 - wet;
     liquidLeft -= voidMl * wet;
     edgeMm += heightMm;
@@ -138,7 +138,7 @@ export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: n
       thick ? 'thick-scorches-below' : reasonsByPlace.top,
     );
   }
-  const liquidLevelMm = levelMm ?? edgeMm + (Math.max(0, liquidLeft) / area) * 10;
+  const liquidLevelMm = level.mm ?? edgeMm + (Math.max(0, liquidLeft) / area) * 10;
   for (const l of layers) if (l.kind === 'liquid') l.toMm = liquidLevelMm;
   const fillLitres = (Math.max(liquidLevelMm, edgeMm) / 10) * (area / 1000);
   const tomatoes = base.filter((i) => hasFlag(i, 'tomato'));

@@ -13,21 +13,18 @@ const statusByCode: Record<string, number> = {
 /** RFC 9457 problem+json from any error. What is not a Problem is ours: logged, and told without its inside. */
 export const problems: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   const known = asProblem(error);
-  if (!known) req.log?.error(error);
+  if (!known) req.log.error(error);
   const problem =
     known ?? new Problem('internal', 'Something went wrong in Einkorn itself. Your dish is safe; try again.');
   const status = known ? (statusByCode[problem.code] ?? 400) : 500;
-  res
-    .status(status)
-    .type('application/problem+json')
-    .json({
-      type: 'about:blank',
-      title: problem.message,
-      status,
-      detail: problem.message,
-      code: problem.code,
-      issues: problem.issues,
-    });
+  res.status(status).type('application/problem+json').json({
+    type: 'about:blank',
+    title: problem.message,
+    status,
+    detail: problem.message,
+    code: problem.code,
+    issues: problem.issues,
+  });
 };
 
 function asProblem(error: unknown): Problem | null {

@@ -5,6 +5,9 @@ import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
 import { filter, map } from 'rxjs';
+import { benchFeature } from './bench/bench.slice';
+import { Format } from './i18n/format';
+import { WallClock } from './state/clock';
 import { KitchenActions, kitchenFeature } from './state/kitchen';
 import { Patterns } from './ui/patterns';
 import { Speckles } from './ui/speckles';
@@ -40,7 +43,23 @@ import { Speckles } from './ui/speckles';
           }
         </nav>
         <span class="room"></span>
-        <span class="units">{{ kitchen().units === 'cups' ? t('units.cups') : t('units.metric') }}</span>
+        @if (place() === 'bench' && serveAt(); as at) {
+          <span class="serve"
+            >{{ t('app.serve') }} <b class="mono">{{ at }}</b></span
+          >
+        } @else if (place() === 'stove') {
+          <span class="serve"
+            >{{ t('app.now') }} <b class="mono">{{ fmt.time(now()) }}</b></span
+          >
+        }
+        <button
+          type="button"
+          class="units"
+          (click)="switchUnits()"
+          [attr.aria-label]="t('app.switch-units', { other: t('units.' + otherUnits()) })"
+        >
+          {{ t('units.' + kitchen().units) }}
+        </button>
         <button type="button" class="key" (click)="help.set(true)" [attr.aria-label]="t('app.help')">?</button>
       </header>
       <main id="main" tabindex="-1"><router-outlet /></main>
@@ -119,8 +138,22 @@ import { Speckles } from './ui/speckles';
     .room {
       flex: 1;
     }
+    .serve {
+      font-size: 17px;
+      white-space: nowrap;
+    }
+    .serve b {
+      font-size: 19px;
+      color: #fbfdfc;
+    }
     .units {
       font-size: 16px;
+      height: 32px;
+      padding: 0 10px;
+      border: 0;
+      background: transparent;
+      color: var(--nav);
+      cursor: pointer;
     }
     .key {
       width: 32px;
@@ -194,7 +227,14 @@ export class App {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly fmt = inject(Format);
   readonly help = signal(false);
+  private readonly dish = this.store.selectSignal(benchFeature.selectDish);
+  readonly serveAt = computed(() => this.dish()?.serveAt ?? (this.dish() ? '19:00' : null));
+  private readonly ticking = inject(WallClock).ticking();
+  /** to the minute, so that the bar is drawn once a minute */
+  readonly now = computed(() => Math.floor(this.ticking() / 60_000) * 60_000);
+  readonly otherUnits = computed(() => (this.kitchen().units === 'cups' ? 'metric' : 'cups'));
   readonly places = ['shelf', 'bench', 'stove', 'log', 'kitchen'] as const;
   readonly shortcuts = [
     ['Ctrl Z', 'undo'],
@@ -224,6 +264,10 @@ export class App {
   key(e: KeyboardEvent): void {
     const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
     if (e.key === '?' && !typing) this.help.set(true);
+  }
+
+  switchUnits(): void {
+    this.store.dispatch(KitchenActions.change({ change: { units: this.otherUnits() } }));
   }
 
   skip(e: Event): void {

@@ -27,8 +27,8 @@ export class Api {
   saveDish(id: string, dish: Dish, revision: number): Observable<StoredDish> {
     return this.http.put<StoredDish>(`/api/dishes/${encodeURIComponent(id)}`, { dish, revision });
   }
-  removeDish(id: string): Observable<void> {
-    return this.http.delete<void>(`/api/dishes/${encodeURIComponent(id)}`);
+  removeDish(id: string): Observable<unknown> {
+    return this.http.delete(`/api/dishes/${encodeURIComponent(id)}`);
   }
   kitchen(): Observable<Kitchen> {
     return this.http.get<Kitchen>('/api/kitchen');

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { scaleDish } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -7,6 +7,8 @@ import { Button } from 'primeng/button';
 import { TabsModule } from 'primeng/tabs';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
+import { Brief } from '../ui/brief';
+import { MiniPot } from '../ui/mini-pot';
 import { PotSection } from '../ui/pot-section';
 import { Ribbon } from '../ui/ribbon';
 import { Verdicts } from '../ui/verdicts';
@@ -29,6 +31,8 @@ type SheetName = (typeof sheetNames)[number];
     TranslocoDirective,
     Button,
     TabsModule,
+    Brief,
+    MiniPot,
     PotSection,
     Ribbon,
     Verdicts,
@@ -44,7 +48,7 @@ type SheetName = (typeof sheetNames)[number];
     <ng-container *transloco="let t">
       @if (dish(); as d) {
         <div class="bench">
-          <section class="panel pot" [attr.aria-label]="t('bench.pot')">
+          <section class="panel pot" [class.unfolded]="unfolded()" [attr.aria-label]="t('bench.pot')">
             <div class="title">
               <h1>{{ d.title }}</h1>
             </div>
@@ -73,9 +77,13 @@ type SheetName = (typeof sheetNames)[number];
                 >{{ t('pot-name.' + kitchen().potId) }},
                 {{ t('bench.metres', { m: fmt.number(kitchen().altitudeM) }) }}</span
               >
-              <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
             </div>
             @if (plan(); as p) {
+              <button type="button" class="brief" [attr.aria-expanded]="unfolded()" (click)="unfolded.set(!unfolded())">
+                <ek-mini-pot class="mini" [plan]="p" />
+                <ek-brief [plan]="p" />
+                <span class="fold">{{ t(unfolded() ? 'bench.fold' : 'bench.unfold') }}</span>
+              </button>
               <ek-pot-section class="section" [plan]="p" [foods]="foods()" />
               <ek-verdicts [class.old]="problem()" [plan]="p" />
             } @else if (!problem()) {
@@ -83,7 +91,7 @@ type SheetName = (typeof sheetNames)[number];
             }
           </section>
           <section class="sheets">
-            <p-tabs [value]="sheet()" (valueChange)="goto($event)" [lazy]="true">
+            <p-tabs #tabs [value]="sheet()" (valueChange)="goto($event)" [lazy]="true" [showNavigators]="false">
               <p-tablist>
                 @for (s of names; track s; let i = $index) {
                   <p-tab [value]="s">
@@ -95,7 +103,13 @@ type SheetName = (typeof sheetNames)[number];
                   </p-tab>
                 }
               </p-tablist>
-              <div class="panel sheet" role="tabpanel" [attr.aria-label]="t('sheet.' + sheet())" tabindex="0">
+              <div
+                class="panel sheet"
+                role="tabpanel"
+                tabindex="0"
+                [id]="tabs.id() + '_tabpanel_' + sheet()"
+                [attr.aria-label]="t('sheet.' + sheet())"
+              >
                 @if (problem(); as bad) {
                   <div class="problem" role="alert">
                     <strong>{{ t('bench.refused') }}</strong> {{ bad.message }}
@@ -127,6 +141,7 @@ type SheetName = (typeof sheetNames)[number];
             </p-tabs>
             <div class="foot">
               <ek-warnings class="warn" />
+              <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
               <p-button severity="secondary" [label]="t('bench.undo')" [disabled]="!canUndo()" (onClick)="undo()" />
               <p-button severity="secondary" [label]="t('bench.redo')" [disabled]="!canRedo()" (onClick)="redo()" />
               <p-button [label]="t('bench.cook')" [disabled]="!plan() || !!problem()" (onClick)="cook()" />
@@ -187,6 +202,10 @@ type SheetName = (typeof sheetNames)[number];
       align-items: center;
       padding: 4px 0 0;
       font-size: 16px;
+      white-space: nowrap;
+    }
+    .brief {
+      display: none;
     }
     .stepper {
       display: inline-flex;
@@ -297,13 +316,41 @@ type SheetName = (typeof sheetNames)[number];
         min-height: 0;
         flex: none;
       }
+      .brief {
+        display: grid;
+        grid-template-columns: 64px 1fr auto;
+        gap: 10px;
+        align-items: center;
+        width: 100%;
+        min-height: 52px;
+        padding: 6px 0;
+        border: 0;
+        background: none;
+        text-align: left;
+        cursor: pointer;
+      }
+      .mini {
+        height: 44px;
+      }
+      .fold {
+        font-size: 15px;
+        color: var(--steam);
+        text-decoration: underline;
+      }
+      .pot:not(.unfolded) .section,
+      .pot:not(.unfolded) ek-verdicts {
+        display: none;
+      }
       .foot {
         flex-wrap: wrap;
         position: sticky;
         bottom: 0;
         background: var(--counter);
-        padding: 8px 0;
+        padding: 4px 0 8px;
         z-index: 2;
+      }
+      .foot > p-button:last-child {
+        flex: 1;
       }
       .warn {
         flex-basis: 100%;
@@ -323,6 +370,8 @@ export class BenchPage {
   private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);
   readonly names = sheetNames;
+  /** on a phone the pot and its verdicts are one line until they are asked for */
+  readonly unfolded = signal(false);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly problem = this.store.selectSignal(benchFeature.selectProblem);

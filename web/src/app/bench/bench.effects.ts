@@ -176,7 +176,7 @@ export const cookNow = createEffect(
         if (!s.dish || !s.plan) return of();
         const cook: Cook = {
           format: cookFormat,
-          id: crypto.randomUUID?.() ?? `cook-${nowMs}-${Math.round(performance.now())}`,
+          id: (crypto as Partial<Crypto>).randomUUID?.() ?? `cook-${nowMs}-${Math.round(performance.now())}`,
           dishId: s.id,
           dish: s.dish,
           plan: s.plan,

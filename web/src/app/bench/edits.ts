@@ -1,4 +1,4 @@
-import type { Dish, Ingredient, Overrides, Release } from '@einkorn/core';
+import type { Dish, Ingredient, Release } from '@einkorn/core';
 
 /** Pure changes of a dish on the bench. Each returns a new dish; the slice keeps the old one for undo. */
 
@@ -41,7 +41,7 @@ export interface OverrideChange {
 
 /** Changes overrides; a value of undefined gives the number back to the planner. */
 export function withOverrides(dish: Dish, change: OverrideChange): Dish {
-  const next = clean({ ...dish.overrides, ...change }) as Overrides;
+  const next = clean<OverrideChange>({ ...dish.overrides, ...change });
   const { overrides: _, ...bare } = dish;
   return Object.keys(next).length > 0 ? { ...bare, overrides: next } : bare;
 }

@@ -52,7 +52,7 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
     return h === null ? [] : [{ h, n }];
   });
   const meat = m.naturalMin.flatMap((n, i) =>
-    m.meatFromMin[i] != null && m.meatFromMin[i]! > 0 ? [{ h: m.meatFromMin[i]!, n }] : [],
+    m.meatFromMin[i] != null && m.meatFromMin[i] > 0 ? [{ h: m.meatFromMin[i], n }] : [],
   );
   const points = [
     { x: p.program.holdMin, y: naturalOf(p), name: 'A', solid: true },
@@ -109,8 +109,8 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
     ],
     layout: {
       margin: { l: 50, r: 8, t: 6, b: 42 },
-      xaxis: axis(t('pressure.x'), { range: [0, m.holdMin.at(-1)], showgrid: false }) as never,
-      yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalFullMin + 1.5], showgrid: false }) as never,
+      xaxis: axis(t('pressure.x'), { range: [0, m.holdMin.at(-1)], showgrid: false }),
+      yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalFullMin + 1.5], showgrid: false }),
       shapes: [
         {
           type: 'line',
@@ -240,8 +240,8 @@ export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
     ],
     layout: {
       margin: { l: 44, r: 10, t: 14, b: 36 },
-      xaxis: axis(t('chart.minutes'), { range: [0, last * 1.01] }) as never,
-      yaxis: axis('°C', { range: [20, 128], dtick: 20 }) as never,
+      xaxis: axis(t('chart.minutes'), { range: [0, last * 1.01] }),
+      yaxis: axis('°C', { range: [20, 128], dtick: 20 }),
       shapes: [
         {
           type: 'rect',

@@ -59,15 +59,15 @@ const to = 80;
   styles: `
     .schools {
       border-top: 1px solid var(--hair);
-      margin-top: 8px;
-      padding-top: 6px;
+      margin-top: 4px;
+      padding-top: 4px;
     }
     .line {
       display: grid;
       grid-template-columns: 122px 74px minmax(0, 1fr) 112px 124px;
       gap: 10px;
       align-items: center;
-      min-height: 26px;
+      min-height: 25px;
       font-size: 16.5px;
     }
     .ml {
@@ -104,7 +104,7 @@ const to = 80;
     }
     .track {
       position: relative;
-      height: 26px;
+      height: 25px;
     }
     .track i {
       position: absolute;

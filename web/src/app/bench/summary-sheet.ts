@@ -30,8 +30,9 @@ import { benchFeature } from './bench.slice';
                   </li>
                 }
                 <li>
-                  <strong>{{ t('fry.deglaze') }}</strong
-                  ><span>{{ t('fry.deglaze-how', { food: t('food.' + p.liquid.food) }) }}</span>
+                  <strong>{{ t('fry.deglaze') }}</strong><span>{{
+                    t('fry.deglaze-how', { food: t('food.' + p.liquid.food) })
+                  }}</span>
                 </li>
               </ol>
               <p class="quiet">{{ t('caution.hot-fat') }}</p>

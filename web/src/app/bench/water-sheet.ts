@@ -39,11 +39,13 @@ const barPx = 330;
       @if (plan(); as p) {
         <div class="head">
           <div class="plate answer">
-            <span class="figure" data-answer="liquid">{{ fmt.number(p.liquid.addMl) }} <small>mL</small></span>
+            <span class="figure" data-answer="liquid"
+              >{{ answer()[0] }} <small>{{ answer()[1] }}</small></span
+            >
           </div>
           <div class="say">
             <strong>{{
-              t('water.to-add', { food: t('food.' + p.liquid.food), cups: fmt.cups(p.liquid.addMl) })
+              t('water.to-add', { food: t('food.' + p.liquid.food), cups: fmt.mlOther(p.liquid.addMl) })
             }}</strong>
             <span class="quiet">{{
               t('water.sum', { need: fmt.number(need()) + ' g', have: fmt.number(have()) + ' g' })
@@ -171,6 +173,8 @@ export class WaterSheet {
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  /** figure and unit apart, so that the figure can be large */
+  readonly answer = computed(() => this.fmt.ml(this.plan()?.liquid.addMl ?? 0).split(' '));
   readonly open = signal<string | null>(null);
   readonly editing = signal(false);
   readonly value = signal<number | null>(null);

@@ -16,7 +16,7 @@ import { Format } from '../i18n/format';
           {{ t('term.' + x.label, { food: x.subject ? t('food.' + (names()[x.subject] ?? x.subject)) : '' }) }}
           <b>{{ value(x) }}</b>
           @if (x.source) {
-            <i class="quiet">{{ t('source.' + x.source) }}</i>
+            <i class="quiet"> {{ t('source.' + x.source) }}</i>
           }
         </span>
       }

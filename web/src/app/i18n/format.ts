@@ -1,13 +1,20 @@
-import { Injectable, inject } from '@angular/core';
+import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { roundKitchen, showFraction, units, type UnitId } from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { kitchenFeature } from '../state/kitchen';
 
 /** Every figure of the interface, in the language chosen and in kitchen precision. */
 @Injectable({ providedIn: 'root' })
 export class Format {
   private readonly transloco = inject(TranslocoService);
-  private readonly lang = toSignal(this.transloco.langChanges$, { initialValue: 'en' });
+  private readonly kitchen = inject(Store).selectSignal(kitchenFeature.selectKitchen);
+  private readonly catalogue = toSignal(this.transloco.langChanges$, { initialValue: 'en' });
+  /** The region of the browser where it speaks the catalogue's language: 14 Nov or Nov 14. */
+  private readonly lang = computed(
+    () => navigator.languages.find((l) => l.split('-')[0] === this.catalogue()) ?? this.catalogue(),
+  );
 
   locale(): string {
     return this.lang();
@@ -18,8 +25,19 @@ export class Format {
   grams(g: number): string {
     return `${this.number(roundKitchen(Math.abs(g)) * Math.sign(g))} g`;
   }
+  /** A volume in the units of the kitchen: mL, or cups and spoons. The stored value never changes. */
   ml(ml: number): string {
+    return this.inCups() ? this.cups(ml) : this.millilitres(ml);
+  }
+  /** The same volume in the other units, to stand beside it. */
+  mlOther(ml: number): string {
+    return this.inCups() ? this.millilitres(ml) : this.cups(ml);
+  }
+  private millilitres(ml: number): string {
     return `${this.number(roundKitchen(ml))} mL`;
+  }
+  private inCups(): boolean {
+    return this.kitchen().units === 'cups';
   }
   /** "1½ cups" for a volume, spoons when it is little. */
   cups(ml: number): string {

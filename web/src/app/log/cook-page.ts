@@ -349,8 +349,8 @@ export class CookPage {
       ],
       layout: {
         margin: { l: 46, r: 12, t: 12, b: 42 },
-        xaxis: axis(this.words('chart.minutes'), { rangemode: 'tozero' }) as never,
-        yaxis: axis('°C', { range: [20, 126], dtick: 20 }) as never,
+        xaxis: axis(this.words('chart.minutes'), { rangemode: 'tozero' }),
+        yaxis: axis('°C', { range: [20, 126], dtick: 20 }),
         shapes: [
           {
             type: 'rect',

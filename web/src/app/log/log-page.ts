@@ -17,6 +17,7 @@ import { LogActions, logFeature } from './log.slice';
       <div class="head">
         <h1>{{ t('log.title') }}</h1>
         <span class="quiet">{{ t('log.count', { n: rows().length }) }}</span>
+        <span class="quiet legend">{{ t('log.legend') }}</span>
       </div>
       @if (failure(); as f) {
         <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
@@ -73,7 +74,7 @@ import { LogActions, logFeature } from './log.slice';
                 <td>
                   @if (r.cook.plan.meats[0]; as m) {
                     <span class="quiet">{{ fmt.number(m.coreC) }}</span> →
-                    <b>{{ r.cook.outcome?.coreC === undefined ? '?' : fmt.number(r.cook.outcome.coreC) }}</b> °C
+                    <b>{{ (r.cook.outcome?.coreC ?? null) === null ? '?' : fmt.number(r.cook.outcome.coreC) }}</b> °C
                   } @else {
                     <span class="quiet">–</span>
                   }
@@ -97,6 +98,9 @@ import { LogActions, logFeature } from './log.slice';
       display: flex;
       gap: 14px;
       align-items: baseline;
+    }
+    .legend {
+      margin-left: auto;
     }
     .list {
       overflow: auto;

@@ -75,21 +75,24 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
                     @if (p.grain; as g) {
                       <span class="chip grain"
                         ><svg width="14" height="14" aria-hidden="true">
-                          <rect width="14" height="14" rx="3" fill="url(#p-grain)" stroke="var(--ink)" /></svg
-                        >{{ t('band.' + g.band) }}</span
+                          <rect width="14" height="14" rx="3" fill="url(#p-grain)" stroke="var(--ink)" />
+                        </svg>
+                        {{ t('band.' + g.band) }}</span
                       >
                     }
                     @if (p.meats[0]; as m) {
                       <span class="chip" [class.bad]="!m.ok"
                         ><svg width="14" height="14" aria-hidden="true">
-                          <rect width="14" height="14" rx="3" fill="url(#p-meat)" stroke="var(--ink)" /></svg
-                        >{{ t('meat.' + m.texture) }}</span
+                          <rect width="14" height="14" rx="3" fill="url(#p-meat)" stroke="var(--ink)" />
+                        </svg>
+                        {{ t('meat.' + m.texture) }} {{ fmt.celsius(m.coreC) }}</span
                       >
                     }
                     <span class="chip" [class.bad]="p.scorch.level === 'high'"
                       ><svg width="14" height="14" aria-hidden="true">
-                        <rect width="14" height="14" rx="3" fill="url(#p-heat)" stroke="var(--ink)" /></svg
-                      >{{ t('scorch.' + p.scorch.level) }}</span
+                        <rect width="14" height="14" rx="3" fill="url(#p-heat)" stroke="var(--ink)" />
+                      </svg>
+                      {{ t('verdict.scorch') }} {{ t('scorch.' + p.scorch.level) }}</span
                     >
                   </span>
                 } @else if (r.refused) {
@@ -155,7 +158,7 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
     .open {
       flex: 1;
       display: grid;
-      grid-template-columns: 92px minmax(200px, 1.5fr) 130px 96px minmax(210px, 1fr);
+      grid-template-columns: 92px minmax(200px, 1.5fr) 130px 96px minmax(346px, 1fr);
       gap: 16px;
       align-items: center;
       color: var(--ink);

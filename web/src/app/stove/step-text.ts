@@ -12,7 +12,7 @@ export function stepParams(step: Step, cook: Cook, fmt: Format, t: Words): Recor
     ...p,
     foods: foods.join(', '),
     food: typeof p['food'] === 'string' ? t(`food.${p['food']}`) : (foods[0] ?? ''),
-    liquid: typeof p['ml'] === 'number' ? `${fmt.ml(p['ml'])} (${fmt.cups(p['ml'])})` : '',
+    liquid: typeof p['ml'] === 'number' ? `${fmt.ml(p['ml'])} (${fmt.mlOther(p['ml'])})` : '',
     until: typeof p['until'] === 'string' ? t(`until.${p['until']}`) : '',
     minutes: fmt.minutes(step.minutes),
     pressure: typeof p['pressure'] === 'string' ? t(`pressure.${p['pressure']}`) : '',

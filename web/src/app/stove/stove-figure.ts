@@ -65,8 +65,8 @@ export function stoveFigure(
     ],
     layout: {
       margin: { l: 46, r: 12, t: 30, b: 32 },
-      xaxis: axis('', { range: [first, last], tickvals: ticks, ticktext: ticks.map(time), showgrid: false }) as never,
-      yaxis: axis('', { range: [20, 126], dtick: 20, ticksuffix: '' }) as never,
+      xaxis: axis('', { range: [first, last], tickvals: ticks, ticktext: ticks.map(time), showgrid: false }),
+      yaxis: axis('', { range: [20, 126], dtick: 20, ticksuffix: '' }),
       shapes: showNow
         ? [{ type: 'line', x0: at.nowMs, x1: at.nowMs, y0: 20, y1: 120, line: { color: token('ink'), width: 2 } }]
         : [],
@@ -93,8 +93,8 @@ export function stoveFigure(
         ...(at.locked && past > 8
           ? [
               {
-                x: told[Math.floor(past * 0.6)]!,
-                y: taps.tempC[Math.floor(past * 0.6)]! - 12,
+                x: told[Math.floor(past * 0.42)]!,
+                y: taps.tempC[Math.floor(past * 0.42)]! - 16,
                 xanchor: 'left' as const,
                 text: `<b>${t('stove.word-taps')}</b>`,
                 showarrow: false,

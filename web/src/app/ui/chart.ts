@@ -1,9 +1,9 @@
+import type { ElementRef } from '@angular/core';
 import {
   afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
   DestroyRef,
-  ElementRef,
   inject,
   input,
   output,
@@ -21,9 +21,7 @@ interface PlotElement extends HTMLDivElement {
 
 let loading: Promise<PlotlyModule> | null = null;
 const plotly = (): Promise<PlotlyModule> => {
-  loading ??= import('plotly.js-cartesian-dist-min').then(
-    (m) => ('default' in m ? m.default : m) as unknown as PlotlyModule,
-  );
+  loading ??= import('plotly.js-cartesian-dist-min').then((m) => ('default' in m ? m.default : m) as PlotlyModule);
   return loading;
 };
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { Plan, StackLayer } from '@einkorn/core';
-import { TranslocoDirective } from '@jsverse/transloco';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { patternOf } from './patterns';
 
@@ -14,7 +14,7 @@ interface Drawn {
   label: { x: number; y: number; dotX: number; dotY: number } | null;
 }
 
-const view = { w: 376, h: 318, left: 27, bottom: 262, maxW: 324, maxH: 200 };
+const view = { w: 376, h: 318, left: 27, bottom: 264, maxW: 330, maxH: 218 };
 /** Thin layers and spoonfuls are drawn but not labelled. */
 const labelFromG = 25;
 const mostLabels = 4;
@@ -239,6 +239,7 @@ export class PotSection {
   readonly foods = input.required<Partial<Record<string, string>>>();
   readonly over = signal<Drawn | null>(null);
   readonly fmt = inject(Format);
+  private readonly transloco = inject(TranslocoService);
   readonly view = view;
 
   private readonly innerMm = computed(() => {
@@ -340,7 +341,10 @@ export class PotSection {
 
   /** Where each label's leader stands: columns as wide as their words need. */
   private columns(wanted: readonly StackLayer[]): number[] {
-    const letters = wanted.map((l) => Math.max(6, this.short(this.foods()[l.ingredient] ?? l.ingredient).length) + 1.6);
+    const letters = wanted.map((l) => {
+      const food = this.foods()[l.ingredient] ?? l.ingredient;
+      return Math.max(6.4, this.short(this.transloco.translate(`food.${food}`)).length) + 2;
+    });
     const perLetter =
       (this.w() - 34) /
       Math.max(

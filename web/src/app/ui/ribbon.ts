@@ -52,22 +52,20 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
           <span class="hour quiet" [style.left.%]="(100 * h.x) / view.w">{{ fmt.time(h.ms) }}</span>
         }
       </div>
-      <div
-        class="plate serve"
-        role="slider"
-        tabindex="0"
-        [attr.aria-label]="t('ribbon.serve-label')"
-        aria-valuemin="0"
-        aria-valuemax="1439"
-        [attr.aria-valuenow]="minuteOfDay()"
-        [attr.aria-valuetext]="fmt.time(serveMs())"
-        (keydown)="key($event)"
-        (pointerdown)="grab($event)"
-        (pointermove)="drag($event)"
-        (pointerup)="drop()"
-      >
+      <div class="plate serve" (pointerdown)="grab($event)" (pointermove)="drag($event)" (pointerup)="drop()">
         <span class="quiet">{{ t('ribbon.serve') }}</span>
-        <strong class="mono">{{ fmt.time(serveMs()) }}</strong>
+        <strong
+          class="mono"
+          role="slider"
+          tabindex="0"
+          [attr.aria-label]="t('ribbon.serve-label')"
+          aria-valuemin="0"
+          aria-valuemax="1439"
+          [attr.aria-valuenow]="minuteOfDay()"
+          [attr.aria-valuetext]="fmt.time(serveMs())"
+          (keydown)="key($event)"
+          >{{ fmt.time(serveMs()) }}</strong
+        >
         <span class="steps">
           <button type="button" (click)="moved.emit(-5)" [attr.aria-label]="t('ribbon.earlier')">[</button>
           {{ t('ribbon.five') }}

@@ -1,0 +1,60 @@
+/** The house's rules: imports run down only, places do not know each other, each big library has one home. */
+const down = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
+const inner = (folder, allowed) =>
+  down(
+    `core-${folder}`,
+    { path: `^core/src/${folder}/` },
+    { path: '^core/src/[a-z]+/', pathNot: `^core/src/(${[folder, ...allowed].join('|')})/` },
+    `core/${folder} may use ${allowed.join(', ') || 'nothing of the core'}`,
+  );
+const places = ['shelf', 'bench', 'stove', 'log', 'kitchen'];
+
+module.exports = {
+  forbidden: [
+    down('no-circles', {}, { circular: true }, 'no circles'),
+    down(
+      'core-is-pure',
+      { path: '^core/src' },
+      { pathNot: ['^core/src', 'node_modules/(zod|numeric-quantity|format-quantity)/'] },
+      'the core depends on zod and small maths only',
+    ),
+    inner('quantity', []),
+    inner('water', []),
+    inner('food', ['quantity']),
+    inner('pot', ['water']),
+    inner('grain', ['food', 'pot']),
+    inner('meat', ['food', 'pot']),
+    inner('dish', ['food', 'pot', 'quantity']),
+    ...places.map((p) =>
+      down(
+        `place-${p}`,
+        { path: `^web/src/app/${p}/` },
+        { path: `^web/src/app/(${places.filter((x) => x !== p).join('|')})/` },
+        'a place never imports another place',
+      ),
+    ),
+    down(
+      'only-store-knows-sequelize',
+      { path: '^server/src', pathNot: '^server/src/store/' },
+      { path: 'node_modules/sequelize/' },
+      'only store/ knows Sequelize',
+    ),
+    down(
+      'only-ui-touches-plotly',
+      { path: '^web/src', pathNot: '^web/src/app/ui/' },
+      { path: 'node_modules/plotly' },
+      'only web/ui touches Plotly',
+    ),
+    down('core-knows-no-shell', { path: '^core/' }, { path: '^(web|server|devices|e2e)/' }, 'the core knows no shell'),
+    down('server-knows-no-web', { path: '^server/' }, { path: '^web/' }, 'server and web meet in the core only'),
+    down('web-knows-no-server', { path: '^web/' }, { path: '^server/' }, 'server and web meet in the core only'),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

@@ -1,0 +1,37 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import type { Plan } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Format } from '../i18n/format';
+
+/** The three verdicts in one line, for a screen too narrow for the strips. */
+@Component({
+  selector: 'ek-brief',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (plan().grain; as g) {
+        <strong>{{ t('band.' + g.band) }} {{ fmt.number(g.textureIndex) }} %</strong>
+      }
+      @for (m of plan().meats; track m.ingredient) {
+        <strong [class.stop-text]="!m.ok">{{ t('meat.' + m.texture) }} {{ fmt.celsius(m.coreC) }}</strong>
+      }
+      <span [class.stop-text]="plan().scorch.level === 'high'"
+        >{{ t('verdict.scorch') }} {{ t('scorch.' + plan().scorch.level) }}</span
+      >
+    </ng-container>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 14px;
+      font-size: 17px;
+      line-height: 1.25;
+    }
+  `,
+})
+export class Brief {
+  readonly plan = input.required<Plan>();
+  readonly fmt = inject(Format);
+}

@@ -1,0 +1,131 @@
+import { cookFormat, kitchenSchema, plan, type Cook, type StoredEvent } from '@einkorn/core';
+import { Drafts } from '../src/app/bench/drafts';
+import { sameDoneness } from '../src/app/bench/pressure-figures';
+import { logFeature, LogActions } from '../src/app/log/log.slice';
+import { shelfFeature, ShelfActions } from '../src/app/shelf/shelf.slice';
+import { stoveReducer, StoveActions } from '../src/app/stove/stove.slice';
+import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
+import { turkeyDish } from './dishes';
+
+const dish = turkeyDish();
+const turkeyPlan = plan(dish, kitchenSchema.parse({}));
+const tap = (id: string, kind: StoredEvent['kind'], atMs: number): StoredEvent => ({ id, kind, atMs });
+const cook = (events: StoredEvent[] = [], startedMs = 0): Cook => ({
+  format: cookFormat,
+  id: `c${startedMs}`,
+  dishId: null,
+  dish,
+  plan: turkeyPlan,
+  startedMs,
+  finishedMs: null,
+  events,
+  outcome: null,
+});
+
+describe('stove', () => {
+  const opened = (server: StoredEvent[], unsent: StoredEvent[]) =>
+    stoveReducer(undefined, StoveActions.opened({ cook: cook(server), unsent }));
+  test('taps the server never got are taken from the browser, once', () => {
+    const a = tap('a', 'pin-up', 1);
+    const b = tap('b', 'pin-down', 2);
+    const s = opened([a], [a, b]);
+    expect(s.cook?.events.map((e) => e.id)).toEqual(['a', 'b']);
+    expect(s.unsent.map((e) => e.id)).toEqual(['b']);
+  });
+  test('only confirmed taps leave the waiting line', () => {
+    let s = opened([], []);
+    for (const id of ['a', 'b', 'c']) s = stoveReducer(s, StoveActions.tap({ event: tap(id, 'whistle', 1) }));
+    s = stoveReducer(s, StoveActions.sent({ ids: ['a', 'c'] }));
+    expect(s.unsent.map((e) => e.id)).toEqual(['b']);
+    expect(s.cook?.events).toHaveLength(3);
+  });
+});
+
+describe('shelf', () => {
+  const stored = (id: string, title: string, updatedMs: number) => ({
+    id,
+    revision: 1,
+    updatedMs,
+    dish: { ...dish, title },
+  });
+  const state = (search: string) =>
+    [
+      ShelfActions.loaded({ dishes: [stored('a', 'Turkey rice', 1), stored('b', 'Plain', 2)] }),
+      ShelfActions.search({ text: search }),
+    ].reduce((s, a) => shelfFeature.reducer(s, a), shelfFeature.reducer(undefined, { type: 'init' }));
+  test.each([
+    ['', ['b', 'a']],
+    ['turkey plain', ['b']],
+    ['leek', ['b', 'a']],
+    ['sausage', []],
+  ])('search "%s" looks in titles and foods, newest first', (search, ids) => {
+    expect(shelfFeature.selectRows({ shelf: state(search) }).map((r) => r.id)).toEqual(ids);
+  });
+  test('what was taken off can be put back', () => {
+    const s = shelfFeature.reducer(state(''), ShelfActions.removed({ id: 'a' }));
+    expect([s.ids, s.removed?.id]).toEqual([['b'], 'a']);
+  });
+});
+
+test('log: newest first, with what was tapped beside what was planned', () => {
+  const lock = turkeyPlan.steps.findIndex((s) => s.id === 'lock');
+  const lockMs = 60_000 * turkeyPlan.steps.slice(0, lock + 1).reduce((m, s) => m + s.minutes, 0);
+  const events: StoredEvent[] = [
+    { ...tap('l', 'done', lockMs), step: 'lock' },
+    tap('u', 'pin-up', lockMs + 9.5 * 60_000),
+  ];
+  const s = logFeature.reducer(undefined, LogActions.loaded({ cooks: [cook(events, 0), cook([], 5)] }));
+  const rows = logFeature.selectRows({ log: s });
+  expect(rows.map((r) => r.cook.id)).toEqual(['c5', 'c0']);
+  expect(rows[1]!.actual.toPinMin).toBeCloseTo(9.5, 6);
+  expect(rows[0]!.actual.toPinMin).toBeNull();
+});
+
+test('kitchen: a change that the schema refuses changes nothing', () => {
+  const change = (altitudeM: number) =>
+    kitchenFeature.reducer(undefined, KitchenActions.change({ change: { altitudeM } })).kitchen.altitudeM;
+  expect([change(1180), change(9000)]).toEqual([1180, 0]);
+});
+
+describe('drafts in the browser', () => {
+  const drafts = new Drafts();
+  const stored = { id: 'd', revision: 2, updatedMs: 0, dish };
+  const changed = { ...dish, title: 'changed' };
+  beforeEach(() => localStorage.clear());
+  test('are found again over the same revision only, and not when they say the same', () => {
+    drafts.write('d', 2, changed);
+    expect(drafts.read(stored)).toEqual(changed);
+    expect(drafts.read({ ...stored, revision: 3 })).toBeNull();
+    drafts.write('d', 2, dish);
+    expect(drafts.read(stored)).toBeNull();
+  });
+  test('a newer draft survives the confirmation of an older one', () => {
+    drafts.write('d', 2, changed);
+    drafts.settle('d', 3, dish);
+    expect(drafts.read({ ...stored, revision: 3 })).toEqual(changed);
+    drafts.settle('d', 4, changed);
+    expect(localStorage).toHaveLength(0);
+  });
+  test('a broken store is an empty one', () => {
+    localStorage.setItem('einkorn.draft.d', '{"revision":2,"dish":{"format":"no"}}');
+    expect(drafts.read(stored)).toBeNull();
+  });
+});
+
+test('the hold of equal doneness is read between the columns of the map', () => {
+  const map = {
+    holdMin: [0, 1, 2],
+    naturalMin: [0, 10],
+    equivalentMin: [
+      [10, 20, 30],
+      [40, 50, 60],
+    ],
+    index: [],
+    meatFromMin: [],
+    naturalFullMin: 12,
+    bandEdges: [],
+  };
+  const at = (e: number, n: number) =>
+    sameDoneness(map, { ...turkeyPlan, grain: { ...turkeyPlan.grain!, equivalentMin: e } }, n);
+  expect([at(25, 0), at(10, 0), at(31, 0), at(55, 10)]).toEqual([1.5, 0, null, 1.5]);
+});
