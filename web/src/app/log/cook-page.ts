@@ -185,7 +185,7 @@ const kinds: Record<RatingKey, string> = {
   styles: `
     .cook {
       display: grid;
-      grid-template: auto minmax(330px, 1fr) auto / minmax(0, 1.4fr) minmax(0, 1fr);
+      grid-template: auto minmax(320px, auto) auto / minmax(0, 1.4fr) minmax(0, 1fr);
       gap: 8px;
       padding: 8px;
     }
@@ -224,14 +224,14 @@ const kinds: Record<RatingKey, string> = {
     }
     .curve .chart {
       flex: 1;
-      min-height: 280px;
+      min-height: 250px;
     }
     .from-taps {
       font-size: 15px;
     }
     .rate {
       display: grid;
-      gap: 8px;
+      gap: 5px;
       align-content: start;
     }
     .scale {
@@ -261,7 +261,7 @@ const kinds: Record<RatingKey, string> = {
     th,
     td {
       text-align: left;
-      padding: 6px 12px 6px 0;
+      padding: 3px 12px 3px 0;
       border-bottom: 1px solid var(--hair);
       font-weight: 400;
     }

@@ -158,7 +158,7 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
     .open {
       flex: 1;
       display: grid;
-      grid-template-columns: 92px minmax(200px, 1.5fr) 130px 96px minmax(346px, 1fr);
+      grid-template-columns: 92px minmax(240px, 1fr) 112px 84px 384px;
       gap: 16px;
       align-items: center;
       color: var(--ink);
@@ -180,7 +180,7 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
       display: grid;
     }
     .what strong {
-      font: 600 20px/1.2 var(--title);
+      font: 600 19px/1.2 var(--title);
       color: var(--rim);
     }
     .cell {
@@ -205,8 +205,10 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
       align-items: center;
       border: 1.3px solid var(--edge);
       border-radius: 6px;
-      padding: 3px 9px;
+      padding: 3px 7px;
+      font-size: 16px;
       font-weight: 700;
+      white-space: nowrap;
     }
     .chip.bad {
       border-color: var(--paprika);

@@ -38,7 +38,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     }
     button {
       position: relative;
-      min-height: 46px;
+      min-height: 42px;
       padding: 2px 2px 17px;
       font-size: 15px;
       line-height: 1.1;
