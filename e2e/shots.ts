@@ -52,11 +52,13 @@ async function shot(
   console.log(name);
 }
 
-const bench = (sheet: string) => async (p: Page) => {
-  await p.goto(`${hut.url}/bench/turkey-leek-lemon/${sheet}`);
+const benchOf = (dish: string, sheet: string) => async (p: Page) => {
+  await p.goto(`${hut.url}/bench/${dish}/${sheet}`);
   await p.locator('ek-verdicts').waitFor({ state: 'attached' });
   await p.locator('ek-ribbon').waitFor({ state: 'attached' });
 };
+
+const bench = (sheet: string) => benchOf('turkey-leek-lemon', sheet);
 
 /** Starts a cook at 17:40 and works it up to `until`. */
 async function cookTo(p: Page, until: 'fry' | 'hold'): Promise<void> {
@@ -96,7 +98,10 @@ await shot('bench-pressure', wide, async (p) => {
   await p.locator('[data-program="B"]').waitFor();
   await p.locator('.map .js-plotly-plot .contourlayer').waitFor();
 });
-await shot('bench-stack', wide, bench('stack'));
+await shot('bench-stack', wide, benchOf('goat-curry-bowl-rice', 'stack'));
+await shot('bench-pasta', wide, benchOf('pork-fennel-bean-rigatoni', 'water'));
+await shot('bench-rack', wide, benchOf('chicken-rack-red-rice', 'pressure'));
+
 await shot('stove', wide, (p) => cookTo(p, 'hold'));
 await shot('stove-phone', phone, (p) => cookTo(p, 'fry'));
 await shot('bench-phone', phone, bench('water'));

@@ -18,6 +18,7 @@ export * from './dish/kitchen';
 export { readDish, readKitchen, upgradeDish, problemOf } from './dish/read';
 export { scaleDish } from './dish/scale';
 export * from './plan/document';
+export { starchOf, type Starch } from './plan/verdict';
 export { plan, evaluate, type PlanOptions } from './plan/plan';
 export { compareSchools, type School } from './plan/schools';
 export { donenessMap, type DonenessMap } from './plan/map';

@@ -38,7 +38,7 @@ async function openTurkey(page: Page): Promise<void> {
 test('from the shelf to a logged meal', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-20T17:00:00Z') });
   await page.goto(`${hut.url}/shelf`);
-  await expect(page.getByRole('listitem').filter({ has: page.locator('ek-mini-pot') })).toHaveCount(3);
+  await expect(page.getByRole('listitem').filter({ has: page.locator('ek-mini-pot') })).toHaveCount(14);
   await noBarriers(page);
   await openTurkey(page);
   const before = await millilitres(page);

@@ -113,7 +113,10 @@ const last = (c: Curve): number => c.minutes[c.minutes.length - 1] ?? 0;
 
 /** The planner's own forecast on the rating scales, to set beside what the cook said; null where it makes none. */
 export function forecast(p: Plan): Record<RatingKey, number | null> {
-  const grain = p.grain ? ratingScales.grain.indexOf(p.grain.band) : null;
+  // Pasta on the same five steps: al dente is firm, tender is as it should be.
+  const pastaSteps = { hard: 0, 'al-dente': 1, tender: 2, soft: 3 } as const;
+  const grain = p.grain ? ratingScales.grain.indexOf(p.grain.band) : p.pasta ? pastaSteps[p.pasta.band] : null;
+  const starch = p.grain ?? p.pasta;
   const sauceSteps = { dry: 0, moist: 1, saucy: 2, soupy: 4 } as const;
   const meatSteps: Record<string, number> = { under: 0, juicy: 1, firm: 1, tender: 2, dry: 3, tough: 4 };
   const meat = p.meats[0];
@@ -124,7 +127,7 @@ export function forecast(p: Plan): Record<RatingKey, number | null> {
     grain,
     meat: meat ? (meatSteps[meat.texture] ?? null) : null,
     bottom,
-    sauce: p.grain ? sauceSteps[p.grain.sauce] : null,
+    sauce: starch ? sauceSteps[starch.sauce] : null,
     salt: salted > 1.3 ? 4 : salted > 1.05 ? 3 : 2,
   };
 }

@@ -17,6 +17,16 @@ export interface StepInput {
   ventMin: number;
   gaugeKpa: number;
   pressure: 'high' | 'low';
+  first: {
+    ingredients: string[];
+    liquidMl: number;
+    minutesToPressure: number;
+    holdMin: number;
+    ventMin: number;
+    betweenMin: number;
+  } | null;
+  whistles: number | null;
+  outerMl: number;
 }
 
 const stackMin = 2;
@@ -58,13 +68,51 @@ export function buildSteps(x: StepInput): Step[] {
       text: 'deglaze',
       params: { ml: x.addMl, food: x.liquidFood },
     });
+  if (x.first) {
+    const f = x.first;
+    const stage = 'first' as const;
+    const params = { ml: Math.max(0, Math.round(f.liquidMl / 5) * 5), food: x.liquidFood };
+    add({
+      id: 'first-fill',
+      stage,
+      kind: 'do',
+      minutes: stackMin,
+      text: 'first-fill',
+      params,
+      ingredients: f.ingredients,
+      caution: 'lid',
+    });
+    add({ id: 'first-heat', stage, kind: 'wait', minutes: f.minutesToPressure, text: 'first-heat' });
+    add({
+      id: 'first-hold',
+      stage,
+      kind: 'wait',
+      minutes: f.holdMin,
+      text: 'first-hold',
+      params: { hold: f.holdMin },
+      caution: 'hands-off',
+    });
+    add({ id: 'first-vent', stage, kind: 'do', minutes: f.ventMin, text: 'first-vent', caution: 'steam' });
+    add({
+      id: 'first-open',
+      stage,
+      kind: 'do',
+      minutes: f.betweenMin - stackMin,
+      text: 'first-open',
+      caution: 'never-force',
+    });
+  }
   add({
     id: 'stack',
     stage: 'stack',
     kind: 'do',
     minutes: stackMin,
-    text: x.fry.length > 0 ? 'stack' : 'stack-cold',
-    params: { ml: x.addMl, food: x.liquidFood },
+    text: x.outerMl > 0 ? 'stack-bowl' : x.first ? 'stack-second' : x.fry.length > 0 ? 'stack' : 'stack-cold',
+    params: {
+      ml: x.first ? Math.max(0, x.addMl - Math.round(x.first.liquidMl / 5) * 5) : x.addMl,
+      food: x.liquidFood,
+      outer: x.outerMl,
+    },
     ingredients: x.stack.map((l) => l.ingredient),
   });
   add({
@@ -98,8 +146,8 @@ export function buildSteps(x: StepInput): Step[] {
     stage: 'hold',
     kind: 'wait',
     minutes: x.holdMin,
-    text: 'hold',
-    params: { hold: x.holdMin },
+    text: x.whistles === null ? 'hold' : 'hold-whistles',
+    params: { hold: x.holdMin, whistles: x.whistles ?? 0 },
     caution: 'hands-off',
   });
   if (x.release !== 'quick')

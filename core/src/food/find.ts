@@ -3,10 +3,11 @@ import { Problem } from '../problem';
 import type { Measurable } from '../quantity/convert';
 import { grains } from './grains';
 import { meats } from './meats';
+import { pastas } from './pasta';
 import type { FoodRecord } from './record';
 import { wet } from './wet';
 
-export const foods: readonly FoodRecord[] = [...grains, ...meats, ...wet];
+export const foods: readonly FoodRecord[] = [...grains, ...pastas, ...meats, ...wet];
 const byId = new Map(foods.map((f) => [f.id, f]));
 
 export const foodIds: readonly string[] = foods.map((f) => f.id);

@@ -19,32 +19,65 @@ type Row = readonly [
   pieceG: number,
   thicknessMm: number,
   flags: readonly FoodFlag[],
+  tenderCoreMin?: number,
 ];
 
+// prettier-ignore
 const rows: readonly Row[] = [
   ['chicken-breast', [0.755, 0.215, 0.02, 0.01], -1.5, 'poultry', 'white', 74, 0.19, 0.05, 0.15, 190, 25, []],
-  ['chicken-thigh', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.17, 0.05, 0.2, 110, 22, []],
+  ['chicken-thigh', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.17, 0.05, 0.2, 110, 22, [], 2],
+  ['chicken-drumstick', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.11, 0.04, 0.2, 110, 45, [], 2],
   ['chicken-ground', [0.73, 0.175, 0.085, 0.01], -1.5, 'poultry', 'ground', 74, 0.17, 0.05, 0.2, 450, 12, []],
   ['chicken-cooked', [0.65, 0.27, 0.07, 0.01], -1.5, 'poultry', 'cooked', 74, 0.03, 0.03, 0.3, 150, 15, []],
   ['turkey-breast', [0.745, 0.235, 0.01, 0.01], -1.5, 'poultry', 'white', 74, 0.19, 0.05, 0.15, 250, 25, []],
-  ['turkey-thigh', [0.745, 0.195, 0.05, 0.01], -1.5, 'poultry', 'dark', 74, 0.17, 0.05, 0.2, 250, 25, []],
+  ['turkey-thigh', [0.745, 0.195, 0.05, 0.01], -1.5, 'poultry', 'dark', 74, 0.17, 0.05, 0.2, 250, 25, [], 2],
   ['turkey-ground', [0.72, 0.19, 0.08, 0.01], -1.5, 'poultry', 'ground', 74, 0.17, 0.05, 0.2, 450, 12, []],
+  ['duck-leg', [0.7, 0.19, 0.1, 0.01], -1.5, 'poultry', 'dark', 74, 0.16, 0.05, 0.2, 250, 30, ['renders'], 8],
+  ['guinea-fowl', [0.745, 0.23, 0.015, 0.01], -1.5, 'poultry', 'white', 74, 0.18, 0.05, 0.15, 200, 22, []],
+  ['rabbit', [0.73, 0.215, 0.045, 0.01], -1.5, 'red', 'stew', 71, 0.18, 0.05, 0.12, 200, 28, [], 10],
+  ['beef-ground', [0.64, 0.18, 0.17, 0.01], -1.7, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
+  ['beef-stew', [0.71, 0.2, 0.08, 0.01], -1.7, 'red', 'stew', 63, 0.22, 0.06, 0.15, 30, 28, [], 22],
+  ['pork-ground', [0.64, 0.18, 0.17, 0.01], -2.2, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
+  ['pork-shoulder', [0.7, 0.19, 0.1, 0.01], -2.2, 'red', 'stew', 63, 0.2, 0.06, 0.15, 30, 28, [], 20],
+  ['pork-loin', [0.72, 0.215, 0.055, 0.01], -2.2, 'red', 'white', 63, 0.2, 0.05, 0.15, 150, 25, []],
+  ['lamb-leg', [0.73, 0.2, 0.058, 0.012], -1.9, 'red', 'stew', 63, 0.19, 0.06, 0.17, 30, 28, [], 18],
+  ['lamb-ground', [0.63, 0.17, 0.19, 0.01], -1.9, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
+  ['goat-leg', [0.758, 0.206, 0.025, 0.011], -1.9, 'red', 'stew', 63, 0.19, 0.06, 0.2, 30, 28, [], 24],
+  ['veal-ground', [0.7, 0.19, 0.1, 0.01], -1.7, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
+  ['venison', [0.735, 0.225, 0.028, 0.012], -1.7, 'red', 'stew', 71, 0.2, 0.06, 0.13, 30, 25, [], 22],
   ['sausage-smoked', [0.54, 0.14, 0.29, 0.03], -2, 'red', 'cured', 71, 0.04, 0.03, 2.2, 80, 12, ['renders', 'cured']],
   ['ham', [0.68, 0.2, 0.09, 0.03], -2, 'red', 'cured', 63, 0.07, 0.04, 2.6, 100, 10, ['cured']],
   ['bacon', [0.4, 0.13, 0.45, 0.02], -2, 'red', 'cured', 71, 0.06, 0.04, 2.3, 25, 4, ['renders', 'cured']],
+  ['shrimp', [0.785, 0.2, 0.01, 0.015], -2.2, 'poultry', 'shrimp', 63, 0.18, 0.07, 0.6, 12, 17, ['delicate', 'seafood']],
+  ['white-fish', [0.81, 0.178, 0.007, 0.012], -2.2, 'poultry', 'fish', 63, 0.17, 0.06, 0.2, 150, 22, ['delicate', 'seafood']],
+  ['egg', [0.758, 0.126, 0.1, 0.009], -0.6, 'poultry', 'egg', 71, 0, 0, 0.35, 55, 43, []],
 ];
 
-const minimumSource = (species: Species, cut: MeatRecord['cut']): string =>
-  species === 'poultry'
-    ? 'poultry, all parts: public food-safety guidance'
-    : cut === 'cured'
-      ? 'sausage and cured pork: public food-safety guidance'
-      : 'red meat: public food-safety guidance';
+const sources: Record<MeatRecord['cut'] | 'game', string> = {
+  white: 'whole cuts of red meat, with 3 min rest: public food-safety guidance',
+  dark: 'poultry, all parts: public food-safety guidance',
+  stew: 'whole cuts of red meat, with 3 min rest: public food-safety guidance',
+  ground: 'ground red meat: public food-safety guidance',
+  cured: 'sausage and cured pork: public food-safety guidance',
+  cooked: 'leftovers and cooked poultry: public food-safety guidance',
+  fish: 'fish and shellfish: public food-safety guidance',
+  shrimp: 'fish and shellfish: public food-safety guidance',
+  egg: 'egg dishes: public food-safety guidance',
+  game: 'game and rabbit: public food-safety guidance',
+};
+const game = new Set(['rabbit', 'venison']);
+
+const minimumSource = (id: string, species: Species, cut: MeatRecord['cut']): string =>
+  game.has(id)
+    ? sources.game
+    : species === 'poultry' && (cut === 'white' || cut === 'ground' || cut === 'dark')
+      ? sources.dark
+      : sources[cut];
 
 const memory: SourceCode = 'M';
 
 export const meats: readonly FoodRecord[] = rows.map(
-  ([id, composition, freezeC, species, cut, minimum, released, sd, salt, pieceG, thickness, flags]) => ({
+  ([id, composition, freezeC, species, cut, minimum, released, sd, salt, pieceG, thickness, flags, tender]) => ({
     id,
     kind: 'meat',
     water: [composition[0], memory],
@@ -65,8 +98,9 @@ export const meats: readonly FoodRecord[] = rows.map(
       species,
       cut,
       safeMinimumC: [minimum, memory],
-      safeMinimumSource: minimumSource(species, cut),
+      safeMinimumSource: minimumSource(id, species, cut),
       defaultThicknessMm: [thickness, 'P'],
+      ...(tender === undefined ? {} : { tenderCoreMin: [tender, 'D'] as const }),
     },
   }),
 );

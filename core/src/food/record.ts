@@ -1,6 +1,6 @@
 import type { Sourced } from '../source';
 
-export type FoodKind = 'grain' | 'meat' | 'vegetable' | 'liquid' | 'dairy' | 'fat' | 'seasoning';
+export type FoodKind = 'grain' | 'pasta' | 'meat' | 'vegetable' | 'liquid' | 'dairy' | 'fat' | 'seasoning' | 'other';
 
 /**
  * - delicate: gone after a few minutes under pressure, so it waits for the finish
@@ -12,6 +12,11 @@ export type FoodKind = 'grain' | 'meat' | 'vegetable' | 'liquid' | 'dairy' | 'fa
  * - acid: firms the grain a little
  * - aromatic: goes in last when frying, burns within a minute
  * - tomato: slows the uptake of the grain in an unstirred pot
+ * - sugary: burns on the base
+ * - cured: salt comes with it
+ * - crisp: loses its point in steam, so it waits for the plate
+ * - thickener: binds the sauce, after the pressure
+ * - seafood: minutes of residual heat are enough
  */
 export type FoodFlag =
   | 'delicate'
@@ -24,7 +29,10 @@ export type FoodFlag =
   | 'aromatic'
   | 'tomato'
   | 'sugary'
-  | 'cured';
+  | 'cured'
+  | 'crisp'
+  | 'thickener'
+  | 'seafood';
 
 /** What every food carries. Masses are shares of the food as it is added; see the source beside each number. */
 export interface FoodRecord {
@@ -50,6 +58,11 @@ export interface FoodRecord {
   packetG?: Sourced;
   flags: readonly FoodFlag[];
   grain?: GrainRecord;
+  /** minutes on the packet (pasta) */
+  packetMin?: Sourced;
+  /** share of air in a loose bed (pasta) */
+  porosity?: Sourced;
+  plant?: PlantRecord;
   meat?: MeatRecord;
 }
 
@@ -78,6 +91,19 @@ export interface GrainRecord {
   bran: boolean;
 }
 
+/** A plant or egg cooked as a piece: composition for conduction and when it is soft. */
+export interface PlantRecord {
+  /** mass fractions: water, protein, fat, carbohydrate, fibre, ash */
+  composition: readonly [water: number, protein: number, fat: number, carb: number, fibre: number, ash: number];
+  freezeC: Sourced;
+  /** softening minutes at 100 degC: least in the core, least and most in the mean */
+  softCoreMin: Sourced;
+  softMeanMin: Sourced;
+  softMostMin: Sourced;
+  defaultThicknessMm: Sourced;
+  shape: 'sphere' | 'cylinder' | 'cube' | 'slab';
+}
+
 export type Species = 'poultry' | 'red';
 export interface MeatRecord {
   /** mass fractions: water, protein, fat, ash */
@@ -85,7 +111,9 @@ export interface MeatRecord {
   compositionSource: Sourced[1];
   freezeC: Sourced;
   species: Species;
-  cut: 'white' | 'dark' | 'ground' | 'cured' | 'cooked';
+  cut: 'white' | 'dark' | 'ground' | 'cured' | 'cooked' | 'stew' | 'fish' | 'shrimp' | 'egg';
+  /** collagen minutes at 116.5 degC that the core needs to be tender (dark and stew cuts) */
+  tenderCoreMin?: Sourced;
   /** published minimum temperature in the centre, degC */
   safeMinimumC: Sourced;
   safeMinimumSource: string;

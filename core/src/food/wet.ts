@@ -1,5 +1,5 @@
 import type { SourceCode } from '../source';
-import type { FoodFlag, FoodKind, FoodRecord } from './record';
+import type { FoodFlag, FoodKind, FoodRecord, PlantRecord } from './record';
 
 /*
  * Liquids, vegetables, dairy, fats and seasonings. Water: food-composition tables, from memory (M). Free and released
@@ -68,7 +68,57 @@ const rows: readonly Row[] = [
   ['spice-whole', 'seasoning', 0.09, 0, 0, 0, 1.7, 1.2, 0.45, 0.1, 1],
   ['herb-fresh', 'seasoning', 0.85, 0, 0.1, 0.05, 3.8, 0.95, 0.12, 0, 30, ['delicate']],
   ['herb-dried', 'seasoning', 0.08, 0, 0, 0, 1.7, 1.0, 0.2, 0.1, undefined, ['aromatic']],
+  ['cheese-soft', 'dairy', 0.5, 0, 0.05, 0.05, 3.0, 1.05, 0.95, 0.9, undefined, ['curdles']],
+  ['cream-cheese', 'dairy', 0.54, 0, 0, 0.05, 3.1, 1.0, 1.0, 0.8, undefined, ['curdles']],
+  ['cauliflower', 'vegetable', 0.92, 0, 0.18, 0.08, 3.98, 0.95, 0.42, 0.08, 600, ['delicate']],
+  ['okra', 'vegetable', 0.9, 0, 0.15, 0.1, 3.9, 0.95, 0.42, 0, 12],
+  ['eggplant', 'vegetable', 0.92, 0, 0.4, 0.12, 3.95, 0.85, 0.35, 0, 300],
+  ['potato', 'vegetable', 0.79, 0, 0, 0.04, 3.63, 1.08, 0.63, 0, 110],
+  ['sweet-potato', 'vegetable', 0.773, 0, 0.03, 0.04, 3.59, 1.05, 0.56, 0.1, 200],
+  ['mixed-frozen', 'vegetable', 0.83, 0.04, 0.12, 0.06, 3.75, 1.0, 0.55, 0.1, undefined, ['delicate']],
+  ['beetroot', 'vegetable', 0.87, 0, 0.1, 0.06, 3.85, 1.03, 0.57, 0.2, 150],
+  ['beans-canned', 'other', 0.7, 0.03, 0, 0.03, 3.39, 1.08, 0.75, 0.6],
+  ['dried-fruit', 'other', 0.15, 0, -0.3, 0.1, 1.91, 1.35, 0.63, 0.05],
+  ['nuts', 'other', 0.04, 0, 0, 0, 1.9, 1.05, 0.5, 0, undefined, ['crisp']],
+  ['breadcrumbs', 'other', 0.07, 0, 0, 0, 1.8, 0.9, 0.42, 1.3, undefined, ['crisp']],
+  ['mustard', 'seasoning', 0.8, 0.3, 0, 0.1, 3.7, 1.05, 1.05, 5],
+  ['pesto', 'seasoning', 0.3, 0, 0, 0.05, 2.6, 1.0, 1.0, 2.5, undefined, ['delicate']],
+  ['starch', 'seasoning', 0.12, 0, 0, 0, 1.7, 1.5, 0.54, 0, undefined, ['thickener']],
+  ['stock-concentrate', 'seasoning', 0.05, 0, 0, 0, 1.8, 1.4, 0.9, 45, 10],
 ];
+
+/**
+ * Plants cooked as pieces: composition of public tables from memory, softness thresholds tuned to common practice
+ * (softening minutes at 100 degC; sweet potato, squash and beetroot follow potato and carrot [derived]).
+ */
+const plants: Record<string, PlantRecord> = {
+  potato: plant([0.79, 0.02, 0.001, 0.165, 0.014, 0.01], -0.6, 0.9, 8, 55, 45, 'sphere'),
+  'sweet-potato': plant([0.773, 0.016, 0.001, 0.171, 0.03, 0.009], -0.6, 0.9, 8, 45, 45, 'cylinder'),
+  carrot: plant([0.883, 0.009, 0.002, 0.068, 0.028, 0.01], -1.4, 2, 6, 25, 15, 'cylinder'),
+  beetroot: plant([0.876, 0.016, 0.002, 0.068, 0.028, 0.01], -1.1, 2, 10, 60, 40, 'sphere'),
+  broccoli: plant([0.893, 0.028, 0.004, 0.04, 0.026, 0.009], -0.6, 0.1, 1, 6, 15, 'cylinder'),
+  cauliflower: plant([0.92, 0.019, 0.003, 0.03, 0.02, 0.008], -0.8, 0.1, 1, 6, 17, 'cylinder'),
+};
+
+function plant(
+  composition: PlantRecord['composition'],
+  freezeC: number,
+  core: number,
+  mean: number,
+  most: number,
+  thicknessMm: number,
+  shape: PlantRecord['shape'],
+): PlantRecord {
+  return {
+    composition,
+    freezeC: [freezeC, 'M'],
+    softCoreMin: [core, 'D'],
+    softMeanMin: [mean, 'D'],
+    softMostMin: [most, 'D'],
+    defaultThicknessMm: [thicknessMm, 'P'],
+    shape,
+  };
+}
 
 const water: SourceCode = 'M';
 
@@ -86,5 +136,6 @@ export const wet: readonly FoodRecord[] = rows.map(
     saltPer100g: [salt, 'M'],
     ...(pieceG === undefined ? {} : { pieceG: [pieceG, 'P'] as const }),
     flags: flags ?? [],
+    ...(plants[id] ? { plant: plants[id] } : {}),
   }),
 );

@@ -2,19 +2,24 @@ import type { GrainRecord } from '../food/record';
 import type { History } from '../pot/history';
 import { rateTable } from './rate';
 
+const { min, max, round, log, exp } = Math;
+
 /** How the grain's own temperature follows the pot, and what goes on after the lid opens. */
 export interface Surroundings {
   /** lag of the bed, s; 0 for stirred dishes, soups and thin layers */
   lagS: number;
   /** separate rice keeps its heat after opening: minutes counted, 0 for none */
   standMin: number;
+  /** minutes stirred at a simmer after opening, before any standing */
+  simmerMin?: number;
 }
 
 /** Time constant of the lag, s, from the depth of the contents in cm [tuned: min(0.09 d2, 4.25) min]. */
-export const bedLagS = (depthCm: number): number => 60 * Math.min(0.09 * depthCm * depthCm, 4.25);
+export const bedLagS = (depthCm: number): number => 60 * min(0.09 * depthCm * depthCm, 4.25);
 
 /** Room and cooling of an opened bed, from the notes' profile [common practice]. */
 const roomC = 25;
+const simmerC = 99;
 const standTauMin = 45;
 
 /**
@@ -22,9 +27,11 @@ const standTauMin = 45;
  * the bed cannot stay more than 1 K above the pot: its water boils.
  */
 export function grainTemps(history: History, around: Surroundings): Float64Array {
-  const stand = Math.round((around.standMin * 60) / history.dtS);
-  const out = new Float64Array(history.tempC.length + stand);
-  const share = around.lagS > 0 ? 1 - Math.exp(-history.dtS / around.lagS) : 1;
+  const simmer = round(((around.simmerMin ?? 0) * 60) / history.dtS);
+  const stand = round((around.standMin * 60) / history.dtS);
+  const opened = history.tempC.length + simmer;
+  const out = new Float64Array(opened + stand);
+  const share = around.lagS > 0 ? 1 - exp(-history.dtS / around.lagS) : 1;
   let t = history.tempC[0]!;
   for (let i = 0; i < history.tempC.length; i++) {
     const pot = history.tempC[i]!;
@@ -32,10 +39,10 @@ export function grainTemps(history: History, around: Surroundings): Float64Array
     if (i > history.releaseAt && t > pot + 1) t = pot + 1;
     out[i] = t;
   }
-  const open = Math.min(t, 100);
-  for (let i = 0; i < stand; i++) {
-    out[history.tempC.length + i] = roomC + (open - roomC) * Math.exp(-((i + 1) * history.dtS) / (60 * standTauMin));
-  }
+  out.fill(simmerC, history.tempC.length, opened);
+  const open = simmer > 0 ? simmerC : min(t, 100);
+  for (let i = 0; i < stand; i++)
+    out[opened + i] = roomC + (open - roomC) * exp(-((i + 1) * history.dtS) / (60 * standTauMin));
   return out;
 }
 
@@ -75,14 +82,14 @@ export function runClock(temps: Float64Array, dtS: number, input: ClockInput): C
   const perMin = uptakePerMin(g) * input.slowing;
   const r = rateTable(g.kinetics);
   let m = raw / (1 - raw) + input.soakedG / dry;
-  let w = Math.max(0, input.reachableG) / dry;
+  let w = max(0, input.reachableG) / dry;
   let e = 0;
   const dtMin = dtS / 60;
   for (let i = 0; i < temps.length; i++) {
     const worth = r(temps[i]!) * dtMin;
     if (worth === 0) continue;
     e += worth;
-    const d = Math.min(w, Math.max(0, perMin * worth * (full - m) * (w / (w + wetting))));
+    const d = min(w, max(0, perMin * worth * (full - m) * (w / (w + wetting))));
     m += d;
     w -= d;
   }
@@ -93,7 +100,7 @@ export function runClock(temps: Float64Array, dtS: number, input: ClockInput): C
 export function uptakePerMin(g: GrainRecord): number {
   const db = (m: number): number => m / (1 - m);
   const full = db(g.maxMoisture[0]);
-  return -Math.log((full - db(g.refMoisture[0])) / (full - db(g.rawMoisture[0]))) / g.boilMin[0];
+  return -log((full - db(g.refMoisture[0])) / (full - db(g.rawMoisture[0]))) / g.boilMin[0];
 }
 
 /** Equivalent minutes alone, for a search that only needs the clock. */

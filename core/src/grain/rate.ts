@@ -1,5 +1,7 @@
 import type { Kinetics } from '../food/record';
 
+const { min, floor, exp } = Math;
+
 const gasKjPerMolK = 8.314e-3;
 /** The reaction law of white rice bends here: above it diffusion, not gelatinisation, is the slow part. */
 const bendC = 110;
@@ -17,9 +19,9 @@ export function rate(kinetics: Kinetics, tempC: number): number {
   if (tempC < startC) return 0;
   const [low, high] = activationKjPerMol[kinetics];
   const k = tempC + 273.15;
-  if (tempC <= bendC) return Math.exp((low / gasKjPerMolK) * (1 / 373.15 - 1 / k));
-  const atBend = Math.exp((low / gasKjPerMolK) * (1 / 373.15 - 1 / (bendC + 273.15)));
-  return atBend * Math.exp((high / gasKjPerMolK) * (1 / (bendC + 273.15) - 1 / k));
+  if (tempC <= bendC) return exp((low / gasKjPerMolK) * (1 / 373.15 - 1 / k));
+  const atBend = exp((low / gasKjPerMolK) * (1 / 373.15 - 1 / (bendC + 273.15)));
+  return atBend * exp((high / gasKjPerMolK) * (1 / (bendC + 273.15) - 1 / k));
 }
 
 const tableFrom = 60;
@@ -36,8 +38,8 @@ export function rateTable(kinetics: Kinetics): (tempC: number) => number {
   const t = table;
   return (c) => {
     if (c < startC) return 0;
-    const x = Math.min(1599.999, (c - tableFrom) / tableStep);
-    const i = Math.floor(x);
+    const x = min(1599.999, (c - tableFrom) / tableStep);
+    const i = floor(x);
     return t[i]! + (x - i) * (t[i + 1]! - t[i]!);
   };
 }

@@ -66,3 +66,23 @@ export function bandOf(index: number): GrainBand {
 export type SauceBand = 'dry' | 'moist' | 'saucy' | 'soupy';
 export const sauceBand = (share: number): SauceBand =>
   share < 0.04 ? 'dry' : share < 0.12 ? 'moist' : share < 0.28 ? 'saucy' : 'soupy';
+
+export type PastaBand = 'hard' | 'al-dente' | 'tender' | 'soft';
+/** Band edges of pasta on x = E / packet minutes [derived]. */
+export const pastaEdges = [0.85, 1.05, 1.6] as const;
+/** Past the last edge the clock alone says little: pasta that found no more water than this stays whole [derived]. */
+const wholeMoisture = 0.62;
+
+/**
+ * Band of pasta. Up to x = 1.6 the clock decides. Beyond, limited or thickened water holds the pasta back, and cooks call
+ * such a dish creamy, not mush: there its moisture decides.
+ */
+export function pastaBand(x: number, moisture: number): PastaBand {
+  if (x < pastaEdges[0]) return 'hard';
+  if (x < pastaEdges[1]) return 'al-dente';
+  if (x < pastaEdges[2]) return 'tender';
+  return moisture > wholeMoisture ? 'soft' : 'tender';
+}
+
+/** Doneness wanted, as multiples of the middle, where water cannot be used to set the texture [common practice]. */
+export const wishTime = { firm: 0.88, fluffy: 1, soft: 1.2 } as const;

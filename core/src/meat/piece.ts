@@ -1,7 +1,9 @@
 import type { Species } from '../food/record';
 import { logPerS } from './lethality';
 import { enthalpyTable, mixture, type Composition } from './properties';
-import { equilibriumLoss, lossTimeS, overcookRate } from './tenderness';
+import { equilibriumLoss, lossTimeS, overcookRate, softeningRate } from './tenderness';
+
+const { min, max, round, floor, ceil } = Math;
 
 export type Placement = 'liquid' | 'steam' | 'grains';
 
@@ -29,6 +31,8 @@ export interface PieceInput {
   /** thicker by 8 % and a weaker surface: the run that every statement about safety uses */
   cautious: boolean;
   restS: number;
+  /** fewer cells and longer steps: within 1 K of the full run, for searching only */
+  coarse?: boolean;
   /** filled with the core about every 15 s, for the curve */
   trace?: { minutes: number[]; coreC: number[] };
 }
@@ -42,11 +46,20 @@ export interface PieceResult {
   lossShare: number;
   collagenCoreMin: number;
   overcookMeanMin: number;
+  /** softening minutes at 100 degC up to the opening: coldest cell and volume mean */
+  softCoreMin: number;
+  softMeanMin: number;
   /** heat taken up from the lid to the opening, J/kg */
   heatJPerKg: number;
 }
 
-const cells = 30;
+const fineCells = 30;
+/** Thin pieces are warm through in a minute; fewer cells tell the same [derived: within 0.1 K]. */
+const thinCells = 16;
+const thinM = 0.013;
+const coarseCells = 12;
+/** Steps may be so much longer in a coarse run. */
+const coarseStep = 2;
 const tableSize = 2048;
 /** Water inside cannot stay more than this above the pot once the pressure falls, K [tuned]. */
 const flashK = 3;
@@ -63,6 +76,7 @@ interface HTable {
   k: Float64Array;
   log: Record<Species, Float64Array>;
   q: Float64Array;
+  soft: Float64Array;
   loss: Float64Array;
   hAt: (tempC: number) => number;
 }
@@ -85,7 +99,7 @@ function tableOf(c: Composition, freezeC: number): HTable {
   }
   const perJ = (tableSize - 1) / last;
   const slope = Float64Array.from(temp, (_, i) => {
-    const a = Math.min(i, tableSize - 2);
+    const a = min(i, tableSize - 2);
     return 1 / ((temp[a + 1]! - temp[a]!) * perJ);
   });
   const table: HTable = {
@@ -96,10 +110,11 @@ function tableOf(c: Composition, freezeC: number): HTable {
     k: temp.map((t) => mixture(c, freezeC, t).k),
     log: { poultry: temp.map((t) => logPerS('poultry', t)), red: temp.map((t) => logPerS('red', t)) },
     q: temp.map(overcookRate),
+    soft: temp.map(softeningRate),
     loss: temp.map(equilibriumLoss),
     hAt: (t) => {
-      const x = Math.min(fine.jPerKg.length - 1.001, Math.max(0, (t - fine.tempC[0]!) / 0.05));
-      const i = Math.floor(x);
+      const x = min(fine.jPerKg.length - 1.001, max(0, (t - fine.tempC[0]!) / 0.05));
+      const i = floor(x);
       return fine.jPerKg[i]! + (x - i) * (fine.jPerKg[i + 1]! - fine.jPerKg[i]!);
     },
   };
@@ -110,7 +125,7 @@ function tableOf(c: Composition, freezeC: number): HTable {
 /** Surface coefficient by placement, W/m2K: a ramp while air is still in the pot [tuned]. */
 function surfaceH(place: Placement, envC: number): number {
   const ramp = (from: number, to: number, low: number, high: number): number =>
-    low + (high - low) * Math.min(1, Math.max(0, (envC - from) / (to - from)));
+    low + (high - low) * min(1, max(0, (envC - from) / (to - from)));
   return place === 'liquid' ? ramp(90, 100, 300, 1000) : ramp(85, 100, 40, 700);
 }
 /** Under a piece that lies on the grain the surface is weak [tuned]. */
@@ -128,12 +143,18 @@ export function cookPiece(input: PieceInput): PieceResult {
   const m = twoFace ? 0 : input.exponent;
   const length = twoFace ? thickness : thickness / 2;
   const potH = input.cautious ? cautiousSurface : 1;
-  const solver = new Cells(t, length, m, input.startC);
+  const solver = new Cells(
+    t,
+    length,
+    m,
+    input.startC,
+    input.coarse ? coarseCells : input.thicknessM < thinM ? thinCells : fineCells,
+  );
   const half = thickness / 2;
-  const dtWish = Math.min(4, Math.max(1, (half * half) / (1.35e-7 * 300)));
+  const dtWish = min(4, max(1, (half * half) / (1.35e-7 * 300))) * (input.coarse ? coarseStep : 1);
 
   for (const stage of input.pre) {
-    const steps = Math.max(1, Math.ceil(stage.durationS / dtWish));
+    const steps = max(1, ceil(stage.durationS / dtWish));
     for (let i = 0; i < steps; i++)
       solver.step(
         stage.durationS / steps,
@@ -147,26 +168,33 @@ export function cookPiece(input: PieceInput): PieceResult {
   const lidCoreC = solver.coldest();
   const startJ = solver.meanJ();
   const span = (input.tempC.length - 1) * input.dtS;
-  const steps = Math.max(1, Math.ceil(span / dtWish));
+  const steps = max(1, ceil(span / dtWish));
   const dt = span / steps;
   const releaseS = input.releaseAt * input.dtS;
   for (let i = 1; i <= steps; i++) {
-    const at = Math.min(input.tempC.length - 1, Math.round((i * dt) / input.dtS));
+    const at = min(input.tempC.length - 1, round((i * dt) / input.dtS));
     const env = input.tempC[at]!;
     const h = surfaceH(input.place, env) * potH;
-    const below = twoFace ? Math.min(h, onGrainH * potH) : 0;
+    const below = twoFace ? min(h, onGrainH * potH) : 0;
     solver.step(dt, env, h, below, input.species, i * dt > releaseS ? env + flashK : Infinity);
-    if (input.trace && (i % Math.max(1, Math.round(15 / dt)) === 0 || i === steps)) {
+    if (input.trace && (i % max(1, round(15 / dt)) === 0 || i === steps)) {
       input.trace.minutes.push((i * dt) / 60);
       input.trace.coreC.push(solver.coldest());
     }
   }
-  const open = { core: solver.coldest(), mean: solver.meanC(), log: solver.leastLog(), heat: solver.meanJ() - startJ };
+  const open = {
+    core: solver.coldest(),
+    mean: solver.meanC(),
+    log: solver.leastLog(),
+    heat: solver.meanJ() - startJ,
+    softCore: solver.leastSoft(),
+    softMean: solver.meanSoft(),
+  };
   let peak = open.core;
   const end = input.tempC[input.tempC.length - 1]!;
   for (let s = 0; s < input.restS; s += dtWish) {
     solver.step(dtWish, rest.envC, rest.h, twoFace ? rest.h : 0, input.species, end + flashK + 17);
-    peak = Math.max(peak, solver.coldest());
+    peak = max(peak, solver.coldest());
   }
   return {
     lidCoreC,
@@ -177,24 +205,27 @@ export function cookPiece(input: PieceInput): PieceResult {
     lossShare: solver.meanLoss(),
     collagenCoreMin: solver.leastQ(),
     overcookMeanMin: solver.meanQ(),
+    softCoreMin: open.softCore,
+    softMeanMin: open.softMean,
     heatJPerKg: open.heat,
   };
 }
 
 /** The cells of one piece, from the centre (or the lower face) to the surface. */
 class Cells {
-  private readonly h = new Float64Array(cells);
-  private readonly temp = new Float64Array(cells);
-  private readonly faceA = new Float64Array(cells + 1);
-  private readonly volume = new Float64Array(cells);
-  private readonly log = new Float64Array(cells);
-  private readonly q = new Float64Array(cells);
-  private readonly loss = new Float64Array(cells);
-  private readonly c = new Float64Array(cells);
-  private readonly k = new Float64Array(cells);
-  private readonly g = new Float64Array(cells + 1);
-  private readonly up = new Float64Array(cells);
-  private readonly rhs = new Float64Array(cells);
+  private readonly h: Float64Array;
+  private readonly temp: Float64Array;
+  private readonly faceA: Float64Array;
+  private readonly volume: Float64Array;
+  private readonly log: Float64Array;
+  private readonly q: Float64Array;
+  private readonly soft: Float64Array;
+  private readonly loss: Float64Array;
+  private readonly c: Float64Array;
+  private readonly k: Float64Array;
+  private readonly g: Float64Array;
+  private readonly up: Float64Array;
+  private readonly rhs: Float64Array;
   private readonly dx: number;
   private readonly total: number;
 
@@ -203,7 +234,22 @@ class Cells {
     length: number,
     m: number,
     startC: number,
+    private readonly cells: number,
   ) {
+    const column = (extra = 0): Float64Array => new Float64Array(cells + extra);
+    this.h = column();
+    this.temp = column();
+    this.faceA = column(1);
+    this.volume = column();
+    this.log = column();
+    this.q = column();
+    this.soft = column();
+    this.loss = column();
+    this.c = column();
+    this.k = column();
+    this.g = column(1);
+    this.up = column();
+    this.rhs = column();
     this.dx = length / cells;
     for (let f = 0; f <= cells; f++) this.faceA[f] = (f / cells) ** m;
     let total = 0;
@@ -217,9 +263,9 @@ class Cells {
   }
 
   step(dt: number, envC: number, hTop: number, hBelow: number, species: Species, limitC: number): void {
-    const { t, dx, g, temp } = this;
+    const { t, dx, g, temp, cells } = this;
     for (let i = 0; i < cells; i++) {
-      const at = Math.min(tableSize - 1, Math.max(0, Math.round(this.h[i]! * t.perJ)));
+      const at = min(tableSize - 1, max(0, round(this.h[i]! * t.perJ)));
       this.c[i] = t.slope[at]!;
       this.k[i] = t.k[at]!;
     }
@@ -245,24 +291,25 @@ class Cells {
     const logs = t.log[species];
     for (let i = 0; i < cells; i++) {
       this.h[i] = this.h[i]! + this.c[i]! * this.rhs[i]!;
-      let x = Math.min(tableSize - 1.001, Math.max(0, this.h[i]! * t.perJ));
-      const at = Math.floor(x);
+      let x = min(tableSize - 1.001, max(0, this.h[i]! * t.perJ));
+      const at = floor(x);
       temp[i] = t.temp[at]! + (x - at) * (t.temp[at + 1]! - t.temp[at]!);
       if (temp[i]! > limitC) {
         temp[i] = limitC;
         this.h[i] = t.hAt(limitC);
         x = this.h[i]! * t.perJ;
       }
-      const near = Math.round(x);
+      const near = round(x);
       this.log[i] = this.log[i]! + logs[near]! * dt;
       this.q[i] = this.q[i]! + (t.q[near]! * dt) / 60;
+      this.soft[i] = this.soft[i]! + (t.soft[near]! * dt) / 60;
       const eq = t.loss[near]!;
       if (eq > this.loss[i]!) this.loss[i] = this.loss[i]! + ((eq - this.loss[i]!) / lossTimeS) * dt;
     }
   }
 
   private least(a: Float64Array): number {
-    return a.reduce((x, y) => Math.min(x, y), Infinity);
+    return a.reduce((x, y) => min(x, y), Infinity);
   }
   private mean(a: Float64Array): number {
     return a.reduce((sum, x, i) => sum + x * this.volume[i]!, 0) / this.total;
@@ -284,6 +331,12 @@ class Cells {
   }
   meanQ(): number {
     return this.mean(this.q);
+  }
+  leastSoft(): number {
+    return this.least(this.soft);
+  }
+  meanSoft(): number {
+    return this.mean(this.soft);
   }
   meanLoss(): number {
     return this.mean(this.loss);

@@ -3,6 +3,8 @@ import type { Dish } from '../dish/schema';
 import { pots, type PotProfile } from '../pot/profile';
 import { Problem } from '../problem';
 import { gather, type Gathered } from './gather';
+import { placeOf } from './place';
+import type { FirstStage } from './stages';
 import { waterSources, type Sources } from './water';
 
 /** What every question about a dish starts from: the weighed board, its water, the pot and the kitchen. */
@@ -11,47 +13,71 @@ export interface Bench {
   src: Sources;
   pot: PotProfile;
   kitchen: Kitchen;
+  /** plain water under an inner bowl, so that the pot has its minimum of thin liquid; 0 elsewhere */
+  outerMl: number;
+  /** what has cooked under its own pressure before the rest goes in */
+  first: FirstStage | null;
 }
-
-const planned: readonly string[] = ['plain-grain', 'one-pot-grain'];
 
 /** Checks that this dish can be planned as it is, and sets up what both modes share. */
 export function setBench(dish: Dish, kitchen: Kitchen): Bench {
-  if (!planned.includes(dish.family))
-    throw new Problem(
-      'family-not-planned',
-      `Dishes of the family "${dish.family}" are not planned yet. Use plain-grain or one-pot-grain.`,
-      [{ path: 'family', message: `Planned now: ${planned.join(', ')}.` }],
-    );
-  const pot = potOf(kitchen);
+  const pot = pots.find((p) => p.id === kitchen.potId)!;
   const g = gather(dish);
-  if (!g.grain)
-    throw new Problem('grain-missing', 'This family needs a grain: add rice, einkorn or another grain.', [
-      { path: 'ingredients', message: 'Add one grain.' },
-    ]);
-  const grains = g.items.filter((i) => i.food.kind === 'grain');
-  if (grains.length > 1)
-    throw new Problem('two-grains', 'Two grains need two times. Keep one grain in this pot.', [
-      { path: 'ingredients', message: `Grains found: ${grains.map((i) => i.food.id).join(', ')}.` },
-    ]);
-  return { g, src: waterSources(g), pot, kitchen };
+  checkStarch(g);
+  // Reading every place once tells about an impossible one before anything is computed.
+  for (const i of g.items) placeOf(g, i);
+  return { g, src: waterSources(g), pot, kitchen, outerMl: outerLiquidMl(g, pot), first: null };
 }
 
-function potOf(kitchen: Kitchen): PotProfile {
-  const pot = pots.find((p) => p.id === kitchen.potId)!;
-  if (pot.kind === 'whistle')
-    throw new Problem(
-      'pot-not-planned',
-      'Whistle cookers are not planned yet: choose an electric or a spring-valve pot.',
-      [
-        {
-          path: 'kitchen.potId',
-          message: `Planned now: ${pots
-            .filter((p) => p.kind !== 'whistle')
-            .map((p) => p.id)
-            .join(', ')}.`,
-        },
-      ],
+function checkStarch(g: Gathered): void {
+  const { rule, dish } = g;
+  const starches = g.items.filter((i) => i.food.grain && i.joins !== 'finish');
+  const found = starches.map((i) => i.food.id).join(', ');
+  const refuse = (code: string, message: string, hint: string): never => {
+    throw new Problem(code, message, [{ path: 'ingredients', message: hint }]);
+  };
+  if (starches.length > 1)
+    refuse('two-grains', 'Two grains need two times. Keep one grain or pasta in this pot.', `Found: ${found}.`);
+  const starch = starches[0];
+  if (rule.starch === 'none') {
+    if (starch)
+      refuse(
+        'grain-not-here',
+        `Dishes of the family "${dish.family}" have no grain or pasta. Choose another family.`,
+        `Found: ${found}.`,
+      );
+    const steamed = g.items.some((i) => i.joins === 'stack' && (i.food.kind === 'vegetable' || i.food.kind === 'meat'));
+    if (!steamed)
+      refuse(
+        'nothing-to-steam',
+        'There is nothing to steam: add a vegetable, eggs or meat.',
+        'Add what goes on the rack.',
+      );
+    return;
+  }
+  const wanted = { grain: 'grain', pasta: 'pasta', any: 'grain or pasta' }[rule.starch];
+  if (!starch) {
+    if (!rule.starchOptional)
+      refuse(
+        'grain-missing',
+        `This family needs a ${wanted}: add rice, einkorn, penne or the like.`,
+        `Add one ${wanted}.`,
+      );
+    return;
+  }
+  if (rule.starch !== 'any' && starch.food.kind !== rule.starch)
+    refuse(
+      'grain-wrong',
+      `Dishes of the family "${dish.family}" are made with ${wanted}, not with ${starch.food.id}. Choose another family.`,
+      `Found: ${found}.`,
     );
-  return pot;
+}
+
+/** Under an inner bowl or a rack without grain the pot still needs its minimum of thin liquid. */
+function outerLiquidMl(g: Gathered, pot: PotProfile): number {
+  if (!g.inBowl) return 0;
+  const thin = g.items
+    .filter((i) => i.joins !== 'finish' && i.joins !== 'topping' && placeOf(g, i) !== 'inner-bowl' && !i.main)
+    .reduce((s, i) => s + i.grams * i.food.free[0], 0);
+  return Math.max(0, Math.ceil((pot.minimumLiquidMl[0] - thin) / 10) * 10);
 }

@@ -61,13 +61,26 @@ export const meatVerdictSchema = z.object({
   ok: z.boolean(),
   texture: z.enum(['under', 'juicy', 'firm', 'dry', 'tender', 'tough']),
   lossShare: num,
+  /** collagen minutes at 116.5 degC in the core, and what this cut needs to be tender */
+  collagenCoreMin: num.optional(),
+  tenderCoreMin: num.optional(),
 });
 export type MeatVerdict = z.infer<typeof meatVerdictSchema>;
+
+/** A plant cooked as a piece: softening minutes at 100 degC in the core and in the mean. */
+export const plantVerdictSchema = z.object({
+  ingredient: text,
+  coreC: num,
+  softCoreMin: num,
+  softMeanMin: num,
+  verdict: z.enum(['hard', 'done', 'soft']),
+});
+export type PlantVerdict = z.infer<typeof plantVerdictSchema>;
 
 export const scorchReasonSchema = z.object({ code: text, points: num, remedy: text.optional() });
 export type ScorchReason = z.infer<typeof scorchReasonSchema>;
 
-export const stageSchema = z.enum(['prep', 'fry', 'stack', 'heat-up', 'hold', 'natural', 'vent', 'finish']);
+export const stageSchema = z.enum(['prep', 'fry', 'first', 'stack', 'heat-up', 'hold', 'natural', 'vent', 'finish']);
 
 export const timelineStageSchema = z.object({
   stage: stageSchema,
@@ -154,7 +167,25 @@ export const planSchema = z.object({
       aimIndex: num,
     })
     .nullable(),
-  pasta: z.null(),
+  pasta: z
+    .object({
+      food: text,
+      ingredient: text,
+      equivalentMin: num,
+      packetMin: num,
+      /** doneness as a multiple of the packet's minutes */
+      x: num,
+      band: z.enum(['hard', 'al-dente', 'tender', 'soft']),
+      moisture: num,
+      freeSauceG: num,
+      freeShare: num,
+      sauce: z.enum(['dry', 'moist', 'saucy', 'soupy']),
+      /** one standard deviation of x, from what the kinetics of pasta are known to */
+      spreadX: num,
+      bandChance: num,
+      aimX: num,
+    })
+    .nullable(),
   program: z.object({
     pressure: z.enum(['high', 'low']),
     gaugeKpa: num,
@@ -164,8 +195,25 @@ export const planSchema = z.object({
     pinUpMin: num,
     naturalFullMin: num,
     steamC: num,
+    whistles: num.optional(),
   }),
+  /** what cooks under its own pressure first, and then gets the rest on top */
+  firstStage: z
+    .object({
+      ingredients: z.array(text),
+      liquidMl: num,
+      holdMin: num,
+      minutesToPressure: num,
+      ventMin: num,
+      steamG: num,
+      minutes: num,
+      whistles: num.optional(),
+    })
+    .nullable(),
+  /** water under the inner bowl, where there is one */
+  outerLiquidMl: num.nullable(),
   meats: z.array(meatVerdictSchema),
+  plants: z.array(plantVerdictSchema),
   fry: z.array(fryStepSchema),
   stack: z.array(stackLayerSchema),
   heldBack: z.array(z.object({ ingredient: text, until: z.enum(['finish', 'topping']), why: text })),

@@ -3,14 +3,33 @@ import type { Gathered, Item } from './gather';
 import { hasFlag } from './gather';
 
 /** Minutes of the last steps [common practice]. */
-const minutes = { open: 0.5, check: 1, leaves: 1.5, peas: 5, cheese: 1, herbs: 0.5, rest: 4, fork: 1 };
+const minutes = {
+  open: 0.5,
+  check: 1,
+  seafood: 4,
+  leaves: 1.5,
+  peas: 5,
+  slurry: 2,
+  topping: 10,
+  stand: 5,
+  cheese: 1,
+  herbs: 0.5,
+  fork: 1,
+  serve: 0.5,
+};
 
 const texts: Record<string, string> = {
   open: 'Pin down: open the lid away from you, vent clear of cupboards.',
   check: 'Check the thickest piece with a thermometer, away from bone.',
+  seafood: 'Lay the seafood in, lid on, on the residual heat: opaque through and 63 degC.',
   'stir-in': 'Stir in on the residual heat.',
   dairy: 'Off the boil: stir in.',
   herbs: 'Scatter over at the end.',
+  simmer: 'Simmer open, stirring, until the sauce binds.',
+  slurry: 'Stir in the starch with cold water and let it boil up.',
+  topping: 'Put the topping on and brown it under strong heat.',
+  stand: 'Let it stand: the pasta drinks on.',
+  serve: 'Serve.',
   rest: 'Leave the lid off and wait before the fork: hot grains break.',
   fork: 'Loosen with a fork and serve.',
 };
@@ -30,15 +49,32 @@ export function finishPlan(g: Gathered, hasMeat: boolean): FinishStep[] {
   };
   add('open', minutes.open);
   if (hasMeat) add('check', minutes.check);
-  const delicate = held.filter((i) => i.food.kind === 'vegetable' && hasFlag(i, 'delicate'));
-  if (delicate.length > 0)
-    add('stir-in', delicate.some((i) => i.food.id === 'peas-frozen') ? minutes.peas : minutes.leaves, delicate);
-  const dairy = held.filter((i) => i.food.kind === 'dairy');
+  if (g.rule.simmerMin > 0) add('simmer', g.rule.simmerMin);
+  const taken = new Set<Item>();
+  const take = (pick: (i: Item) => boolean): Item[] => {
+    const hit = held.filter((i) => !taken.has(i) && pick(i));
+    hit.forEach((i) => taken.add(i));
+    return hit;
+  };
+  const topping = take((i) => i.joins === 'topping');
+  const seafood = take((i) => hasFlag(i, 'seafood'));
+  if (seafood.length > 0) add('seafood', minutes.seafood, seafood);
+  const delicate = take((i) => i.food.kind === 'vegetable' && hasFlag(i, 'delicate'));
+  const frozen = delicate.some((i) => i.food.id === 'peas-frozen' || i.food.id === 'mixed-frozen');
+  if (delicate.length > 0) add('stir-in', frozen ? minutes.peas : minutes.leaves, delicate);
+  const slurry = take((i) => hasFlag(i, 'thickener'));
+  if (slurry.length > 0) add('slurry', minutes.slurry, slurry);
+  const dairy = take((i) => i.food.kind === 'dairy');
   if (dairy.length > 0) add('dairy', minutes.cheese, dairy);
-  const late = held.filter((i) => !delicate.includes(i) && !dairy.includes(i));
+  const late = held.filter((i) => !taken.has(i));
   if (late.length > 0) add('herbs', minutes.herbs, late);
-  add('rest', minutes.rest);
-  add('fork', minutes.fork);
+  if (topping.length > 0) add('topping', minutes.topping, topping);
+  const separate = g.grain?.food.kind === 'grain' && g.rule.standMin > 0;
+  if (separate) {
+    add('rest', g.rule.standMin);
+    add('fork', minutes.fork);
+  } else if (g.grain?.food.kind === 'pasta' && g.dish.family !== 'noodle-soup') add('stand', minutes.stand);
+  else add('serve', minutes.serve);
   return out;
 }
 
@@ -55,8 +91,10 @@ export function heldBack(g: Gathered): { ingredient: string; until: 'finish' | '
           ? 'curdles-under-pressure'
           : hasFlag(i, 'acid')
             ? 'acid-at-the-end'
-            : i.food.kind === 'dairy'
-              ? 'melts-after-pressure'
-              : 'gone-in-minutes',
+            : hasFlag(i, 'crisp')
+              ? 'stays-crisp'
+              : i.food.kind === 'dairy'
+                ? 'melts-after-pressure'
+                : 'gone-in-minutes',
     }));
 }

@@ -1,6 +1,7 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { FryStep } from './document';
 import { hasFlag, type Gathered, type Item } from './gather';
+import { placeOf } from './place';
 
 /** The order of the pan and its minutes [common practice]. `until` is a key of the text catalogue. */
 const classes = [
@@ -21,11 +22,13 @@ const classes = [
     is: (i: Item) => hasFlag(i, 'aromatic') && i.food.kind === 'vegetable',
   },
   { key: 'spice', minutes: 0.5, until: 'fragrant', is: (i: Item) => hasFlag(i, 'aromatic') },
-  { key: 'grain', minutes: 1.5, until: 'every-kernel-coated', is: (i: Item) => i.food.kind === 'grain' },
+  { key: 'grain', minutes: 1.5, until: 'every-kernel-coated', is: (i: Item) => i.food.grain !== undefined },
 ] as const;
 
 /** Minutes to scrape the base clean after the liquid goes in [common practice]. */
 export const deglazeMin = 1.5;
+/** Vegetables share the pan: each more than the first adds so much [common practice]. */
+const togetherMin = 1;
 /** A full single layer covers this share of the base; more meat steams instead of browning [common practice]. */
 const singleLayer = 0.85;
 
@@ -48,13 +51,10 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
       out.push({
         order: out.length + 1,
         ingredient: item.ingredient.id,
-        minutes: c.minutes * batches,
+        minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : c.minutes * batches,
         until: c.until,
         // Whatever lies on top later must come out, or it ends up under the grain.
-        takeOut:
-          item.ingredient.place === 'top' ||
-          item.ingredient.place === 'rack' ||
-          (batches > 1 && item.food.kind === 'meat'),
+        takeOut: ['top', 'rack'].includes(placeOf(g, item)) || (batches > 1 && item.food.kind === 'meat'),
         ...(batches > 1 ? { batches } : {}),
       });
     }

@@ -1,7 +1,9 @@
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, measurable } from '../food/find';
 import type { FoodFlag, FoodRecord } from '../food/record';
+import { pastaGrain } from '../food/pasta';
 import { toGrams } from '../quantity/convert';
+import { bakedShare, familyRules, tomatoDish, type FamilyRule } from './families';
 
 export type Joins = NonNullable<Ingredient['joins']>;
 /** What has happened to a food when the lid closes; it decides how much juice is still to come. */
@@ -20,10 +22,17 @@ export interface Item {
 
 export interface Gathered {
   dish: Dish;
+  rule: FamilyRule;
   items: Item[];
+  /** the starch of the dish, grain or pasta */
   grain: Item | null;
+  /** the thin liquid that the planner may set */
   main: Item;
   fried: boolean;
+  /** free sauce wanted, share of the finished dish */
+  sauceShare: number;
+  /** the starch cooks in a bowl of its own over the rest */
+  inBowl: boolean;
 }
 
 /** The juice still to come, as a share of what the raw food would give [derived, +-0.15]. */
@@ -43,24 +52,35 @@ const plainLiquids = new Set(['water', 'broth', 'broth-low-salt']);
 
 /** Everything on the board, weighed, with when it joins and in what state it meets the lid. */
 export function gather(dish: Dish): Gathered {
-  const fries = dish.family !== 'plain-grain';
+  const rule = familyRules[dish.family];
   const items = dish.ingredients.map((ingredient): Item => {
-    const food = findFood(ingredient.food);
-    const joins = ingredient.joins ?? decideJoins(food, ingredient, fries);
+    const food = withPacket(findFood(ingredient.food), ingredient);
+    const joins = ingredient.joins ?? decideJoins(food, ingredient, rule);
     return {
       ingredient,
       food,
       grams: toGrams(ingredient.amount, measurable(food)),
       joins,
       state: stateAtLid(food, ingredient, joins),
-      thicknessMm: ingredient.prep?.thicknessMm ?? food.meat?.defaultThicknessMm[0] ?? 10,
+      thicknessMm:
+        ingredient.prep?.thicknessMm ?? food.meat?.defaultThicknessMm[0] ?? food.plant?.defaultThicknessMm[0] ?? 10,
       main: false,
     };
   });
-  let main = items.find((i) => plainLiquids.has(i.food.id) && i.joins !== 'finish');
+  const inBowl = dish.family === 'pot-in-pot';
+  // In a bowl over a stew the water to set is the bowl's own, not the stew's.
+  const settable = (i: Item): boolean =>
+    plainLiquids.has(i.food.id) && i.joins !== 'finish' && (!inBowl || i.ingredient.place === 'inner-bowl');
+  let main = items.find(settable);
   if (!main) {
+    const id = items.some((i) => i.ingredient.id === 'water') ? 'water-to-add' : 'water';
     main = {
-      ingredient: { id: 'water', food: 'water', amount: { value: 1, unit: 'ml' } },
+      ingredient: {
+        id,
+        food: 'water',
+        amount: { value: 1, unit: 'ml' },
+        ...(inBowl ? { place: 'inner-bowl' as const } : {}),
+      },
       food: findFood('water'),
       grams: 0,
       joins: 'stack',
@@ -71,22 +91,70 @@ export function gather(dish: Dish): Gathered {
     items.push(main);
   }
   main.main = true;
-  const grain = items.find((i) => i.food.kind === 'grain') ?? null;
-  return { dish, items, grain, main, fried: items.some((i) => i.joins === 'fry') };
+  const grain = items.find((i) => i.food.grain && i.joins !== 'finish') ?? null;
+  return {
+    dish,
+    rule,
+    items,
+    grain,
+    main,
+    fried: items.some((i) => i.joins === 'fry'),
+    sauceShare: sauceWanted(dish, rule, items, grain),
+    inBowl,
+  };
 }
 
-function decideJoins(food: FoodRecord, ingredient: Ingredient, fries: boolean): Joins {
-  if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy') return 'finish';
-  if (has(food, 'acid')) return 'finish';
-  if (!fries) return 'stack';
+/** Pasta goes by the minutes on its own packet where the cook gives them. */
+function withPacket(food: FoodRecord, ingredient: Ingredient): FoodRecord {
+  const packetMin = ingredient.prep?.packetMinutes;
+  if (food.kind !== 'pasta' || packetMin === undefined) return food;
+  return { ...food, grain: pastaGrain(packetMin), packetMin: [packetMin, 'P'] };
+}
+
+function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[], grain: Item | null): number {
+  if (dish.family === 'casserole' && items.some((i) => i.joins === 'topping')) return bakedShare;
+  const tomato = items.filter((i) => has(i.food, 'tomato')).reduce((s, i) => s + i.grams, 0);
+  if (dish.family === 'one-pot-grain' && grain && tomato >= tomatoDish.perGrain * grain.grams)
+    return tomatoDish.sauceShare;
+  return rule.sauceShare[0];
+}
+
+/** Does it lie in the pot (or, over a stew, in the bowl) with the starch and share its water? */
+export const sharesWater = (g: Gathered, i: Item): boolean =>
+  i.joins !== 'finish' &&
+  i.joins !== 'topping' &&
+  (g.inBowl ? i.ingredient.place === 'inner-bowl' || i === g.grain : true);
+
+function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: FamilyRule): Joins {
+  const place = ingredient.place;
+  if (has(food, 'crisp')) return 'topping';
+  if (has(food, 'thickener')) return 'finish';
+  // Florets and peas are the dish itself when they are what is steamed.
+  if (rule.starch === 'none')
+    return food.kind === 'dairy' || has(food, 'acid') || food.id === 'herb-fresh' ? 'finish' : 'stack';
+  if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || has(food, 'acid'))
+    return survives(food, rule) ? 'stack' : 'finish';
+  if (place === 'rack' || place === 'inner-bowl') return 'stack';
+  if (!rule.fries) return 'stack';
   if (food.kind === 'fat') return 'fry';
-  if (food.kind === 'grain') return ingredient.prep?.coated ? 'fry' : 'stack';
-  if (food.kind === 'meat') return ingredient.prep?.state === 'cooked' || food.meat?.cut === 'cooked' ? 'stack' : 'fry';
+  if (food.grain) return (ingredient.prep?.coated ?? (rule.coats && food.kind === 'grain')) ? 'fry' : 'stack';
+  if (food.kind === 'meat') return friesFirst(food, ingredient) ? 'fry' : 'stack';
   if (food.kind === 'vegetable') return friedVegetables.has(food.id) ? 'fry' : 'stack';
   if (food.kind === 'seasoning') return has(food, 'aromatic') ? 'fry' : 'stack';
   return 'stack';
 }
 
+const friesFirst = (food: FoodRecord, ingredient: Ingredient): boolean =>
+  ingredient.prep?.state !== 'cooked' &&
+  ingredient.prep?.state !== 'frozen' &&
+  food.meat?.cut !== 'cooked' &&
+  food.meat?.cut !== 'egg';
+
+/** Sheets are laid with their sauce and cheese; porridge is cooked in its milk [common practice]. */
+const survives = (food: FoodRecord, rule: FamilyRule): boolean =>
+  rule === familyRules.porridge ? food.id === 'milk' : rule === familyRules['layered-pasta'] && food.kind === 'dairy';
+
+/** Vegetables that open their taste in the pan [common practice]. */
 const friedVegetables = new Set([
   'onion',
   'shallot',

@@ -2,13 +2,20 @@ import type { CookRun } from '../pot/cook';
 import { reasoned, type Term } from '../reasoned';
 import type { LedgerRow } from './document';
 import type { Gathered } from './gather';
-import type { GrainOutcome, Sources } from './water';
+import { finishedMass, steamG, type GrainOutcome, type Sources } from './water';
 
 /** The water sum as rows: + comes in, - goes out, together 0. Each row carries the terms that made it. */
-export function ledgerRows(g: Gathered, src: Sources, out: GrainOutcome, run: CookRun, addMl: number): LedgerRow[] {
+export function ledgerRows(
+  g: Gathered,
+  src: Sources,
+  out: GrainOutcome | null,
+  run: CookRun,
+  addMl: number,
+  earlierSteamG: number,
+): LedgerRow[] {
   const yours = g.dish.overrides?.ledger ?? {};
-  const grain = g.grain!;
-  const rec = grain.food.grain!;
+  const grain = g.grain;
+  const rec = grain?.food.grain;
   const rows: LedgerRow[] = [];
   const row = (
     item: string,
@@ -21,52 +28,65 @@ export function ledgerRows(g: Gathered, src: Sources, out: GrainOutcome, run: Co
     const reason = reasoned(grams, rule, terms, was);
     rows.push({ item, grams, why: sentence(reason.terms), reason, ...extra });
   };
-  row(
-    'grain',
-    -out.upG,
-    'uptake',
-    [
-      { label: 'dry-grain', value: grain.grams, unit: 'g', subject: grain.food.id },
-      { label: 'moisture-raw', value: rec.rawMoisture[0], unit: 'share', source: 'from-memory' },
-      { label: 'moisture-cooked', value: out.clock.moisture, unit: 'share', source: 'derived' },
-      { label: 'equivalent-minutes', value: out.clock.equivalentMin, unit: 'min', source: 'derived' },
-    ],
-    { ingredient: grain.ingredient.id, spreadG: 0.04 * grain.grams },
-  );
+  const own = g.inBowl ? 0 : steamG(run) + earlierSteamG;
+  const steam = out?.steamG ?? yours['steam'] ?? own;
+  if (out && grain && rec)
+    row(
+      'grain',
+      -out.upG,
+      'uptake',
+      [
+        { label: 'dry-grain', value: grain.grams, unit: 'g', subject: grain.food.id },
+        { label: 'moisture-raw', value: rec.rawMoisture[0], unit: 'share', source: 'from-memory' },
+        { label: 'moisture-cooked', value: out.clock.moisture, unit: 'share', source: 'derived' },
+        { label: 'equivalent-minutes', value: out.clock.equivalentMin, unit: 'min', source: 'derived' },
+      ],
+      { ingredient: grain.ingredient.id, spreadG: 0.04 * grain.grams },
+    );
+  const given = src.fromItems.reduce((s, x) => s + x.grams, 0);
+  const freeG = out?.clock.freeG ?? addMl * src.mainWaterPerMl + given - steam - src.filmG - src.simmerG;
+  const finishedG = out?.finishedG ?? finishedMass(g, addMl) - steam;
   row(
     'sauce',
-    -out.clock.freeG,
+    -freeG,
     'left-over',
     [
-      { label: 'free-share', value: out.freeShare, unit: 'share', source: 'derived' },
-      { label: 'finished-dish', value: out.finishedG, unit: 'g' },
+      { label: 'free-share', value: freeG / Math.max(1, finishedG), unit: 'share', source: 'derived' },
+      { label: 'finished-dish', value: finishedG, unit: 'g' },
     ],
     {},
     yours['sauce'] === undefined ? undefined : 0,
   );
   const kg = 1000;
-  row(
-    'steam',
-    -out.steamG,
-    'steam-lost',
-    [
-      { label: 'steam-heating', value: kg * run.lost.purge, unit: 'g', source: 'derived' },
-      { label: 'steam-leak', value: kg * (run.lost.leak + run.lost.relief), unit: 'g', source: 'from-memory' },
-      { label: 'steam-valve', value: kg * run.lost.quick, unit: 'g', source: 'derived' },
-      { label: 'steam-opening', value: kg * run.lost.open, unit: 'g', source: 'derived' },
-    ],
-    { spreadG: 12 },
-    yours['steam'] === undefined
-      ? undefined
-      : kg * (run.lost.purge + run.lost.leak + run.lost.relief + run.lost.quick + run.lost.open),
-  );
+  if (!g.inBowl)
+    row(
+      'steam',
+      -steam,
+      'steam-lost',
+      [
+        { label: 'steam-heating', value: kg * run.lost.purge, unit: 'g', source: 'derived' },
+        { label: 'steam-leak', value: kg * (run.lost.leak + run.lost.relief), unit: 'g', source: 'from-memory' },
+        { label: 'steam-valve', value: kg * run.lost.quick, unit: 'g', source: 'derived' },
+        { label: 'steam-opening', value: kg * run.lost.open, unit: 'g', source: 'derived' },
+        ...(earlierSteamG > 0
+          ? [{ label: 'steam-first', value: earlierSteamG, unit: 'g' as const, source: 'derived' }]
+          : []),
+      ],
+      { spreadG: 12 },
+      yours['steam'] === undefined ? undefined : own,
+    );
+  if (src.simmerG > 0 && !g.inBowl)
+    row('simmer', -src.simmerG, 'simmer', [
+      { label: 'simmer-minutes', value: g.rule.simmerMin, unit: 'min' },
+      { label: 'simmered-off', value: src.simmerG, unit: 'g', source: 'common-practice' },
+    ]);
   row('film', -src.filmG, 'film', [{ label: 'film', value: src.filmG, unit: 'g', source: 'derived' }]);
-  if (src.soakG > 0)
+  if (src.soakG > 0 && grain)
     row('soak', src.soakG, 'soaked', [
       { label: 'soak-minutes', value: grain.ingredient.prep?.soakMin ?? 0, unit: 'min' },
       { label: 'dry-grain', value: grain.grams, unit: 'g', subject: grain.food.id },
     ]);
-  if (src.clingG > 0)
+  if (src.clingG > 0 && grain && rec)
     row('cling', src.clingG, 'rinsed', [
       { label: 'dry-grain', value: grain.grams, unit: 'g', subject: grain.food.id },
       { label: 'cling', value: rec.clingGPerG[0], unit: 'g/g', source: 'common-practice' },
@@ -82,7 +102,7 @@ export function ledgerRows(g: Gathered, src: Sources, out: GrainOutcome, run: Co
         ...(x.item.food.free[0] > 0
           ? [{ label: 'free-at-start', value: x.item.food.free[0], unit: 'share' as const, source: 'derived' }]
           : []),
-        ...(x.item.food.released[0] > 0
+        ...(x.item.food.released[0] !== 0
           ? [
               { label: 'released', value: x.item.food.released[0], unit: 'share' as const, source: 'derived' },
               { label: `left-${x.item.state}`, value: x.left, unit: 'share' as const, source: 'derived' },

@@ -1,46 +1,45 @@
 import { slowestTimeS, shapeExponent } from '../meat/geometry';
 import type { Load, SlowItem, ThinItem } from '../pot/state';
-import type { Gathered, Item } from './gather';
+import { sharesWater, type Gathered, type Item } from './gather';
+import { plantsOf } from './meat';
+import { placeOf } from './place';
 import type { Sources } from './water';
 
-/** Temperatures when the lid closes: after frying and deglazing, and from cold [from memory]. */
-const after = { fry: { wallC: 75, baseC: 130, vegetableC: 75, meatC: 35 }, cold: { wallC: 21, baseC: 21 } };
+/** Temperatures when the lid closes: after frying and deglazing, from cold, and after a first stage [from memory]. */
+const after = {
+  fry: { wallC: 75, baseC: 130, vegetableC: 75, meatC: 35, grainC: 40 },
+  cold: { wallC: 21, baseC: 21 },
+  first: { wallC: 92, baseC: 100, foodC: 92 },
+};
 const shelfC = 20;
 const fridgeC = 4;
 const hotLiquidC = 90;
 /** Thinner pieces follow the pot at once. */
 const slowFromMm = 10;
+/**
+ * A frozen piece takes the heat of thawing too. A lump with one heat capacity gets it by starting so much colder:
+ * 266 kJ/kg from -18 to 4 degC for lean meat, over 3.54 kJ/kgK [derived].
+ */
+const frozenLumpC = fridgeC - 266 / 3.54;
 
 /** Pieces thick enough to lag behind the pot. */
-export const isSlow = (item: Item): boolean =>
-  item.food.kind === 'meat' && item.thicknessMm >= slowFromMm && item.food.meat?.cut !== 'ground';
+export const isSlow = (g: Gathered, item: Item): boolean =>
+  (item.food.kind === 'meat' && item.thicknessMm >= slowFromMm && item.food.meat?.cut !== 'ground') ||
+  (plantsOf(g).includes(item) && item.thicknessMm >= slowFromMm);
+/** What cooks in the inner bowl follows the pot through its wall, s [derived: 2.5 min for 450 g in thin steel]. */
+const bowlTauS = 150;
 
-/** The pot's load at lid closing with `addMl` of the liquid to add. */
-export function loadOf(g: Gathered, src: Sources, addMl: number): Load {
+/** What an earlier stage left hot in the pot. */
+export interface HotAlready {
+  items: ReadonlySet<string>;
+  liquidMl: number;
+}
+
+/** The pot's load at lid closing with `addMl` of the liquid to add (in the pot, or in the inner bowl). */
+export function loadOf(g: Gathered, src: Sources, addMl: number, outerMl: number, hot: HotAlready | null = null): Load {
   const thin: ThinItem[] = [];
   const slow: SlowItem[] = [];
-  for (const i of g.items) {
-    if (i.joins === 'finish' || i.joins === 'topping') continue;
-    const grams = i.main ? addMl * i.food.bulkGPerMl[0] : i.grams;
-    if (grams <= 0) continue;
-    if (isSlow(i)) {
-      const exponent = shapeExponent(i.ingredient.prep?.shape ?? 'cube');
-      slow.push({
-        massKg: grams / 1000,
-        cpJPerKgK: i.food.cpKjPerKgK[0] * 1000,
-        tauS: slowestTimeS(i.thicknessMm / 1000, exponent),
-        densityKgPerM3: i.food.densityGPerMl[0] * 1000,
-        tempC: i.joins === 'fry' ? after.fry.meatC : fridgeC,
-      });
-      continue;
-    }
-    const tempC = i.ingredient.prep?.hot
-      ? hotLiquidC
-      : i.joins === 'fry' && i.food.kind !== 'grain'
-        ? after.fry.vegetableC
-        : i.food.kind === 'meat'
-          ? fridgeC
-          : shelfC;
+  const put = (i: Item, grams: number, tempC: number): void => {
     thin.push({
       massKg: grams / 1000,
       cpJPerKgK: i.food.cpKjPerKgK[0] * 1000,
@@ -48,16 +47,65 @@ export function loadOf(g: Gathered, src: Sources, addMl: number): Load {
       densityKgPerM3: i.food.densityGPerMl[0] * 1000,
       tempC,
     });
+  };
+  for (const i of g.items) {
+    if (i.joins === 'finish' || i.joins === 'topping') continue;
+    const grams = i.main ? addMl * i.food.bulkGPerMl[0] : i.grams;
+    if (grams <= 0) continue;
+    const was = hot?.items.has(i.ingredient.id) ?? false;
+    if (g.inBowl && sharesWater(g, i)) {
+      slow.push({
+        massKg: grams / 1000,
+        cpJPerKgK: i.food.cpKjPerKgK[0] * 1000,
+        tauS: bowlTauS,
+        densityKgPerM3: i.food.densityGPerMl[0] * 1000,
+        tempC: shelfC,
+      });
+    } else if (isSlow(g, i) && !was) {
+      const shape = i.ingredient.prep?.shape ?? i.food.plant?.shape ?? 'cube';
+      slow.push({
+        massKg: grams / 1000,
+        cpJPerKgK: i.food.cpKjPerKgK[0] * 1000,
+        tauS: slowestTimeS(i.thicknessMm / 1000, shapeExponent(shape)),
+        densityKgPerM3: i.food.densityGPerMl[0] * 1000,
+        tempC:
+          i.ingredient.prep?.state === 'frozen'
+            ? frozenLumpC
+            : i.joins === 'fry'
+              ? after.fry.meatC
+              : i.food.kind === 'meat'
+                ? fridgeC
+                : shelfC,
+      });
+    } else if (i.main && hot) {
+      // The part of the liquid that made the first stage is hot, the rest comes from the jug.
+      const hotG = Math.min(grams, hot.liquidMl * i.food.bulkGPerMl[0]);
+      if (hotG > 0) put(i, hotG, after.first.foodC);
+      if (grams > hotG) put(i, grams - hotG, i.ingredient.prep?.hot ? hotLiquidC : shelfC);
+    } else put(i, grams, was ? after.first.foodC : thinC(i));
   }
-  const onGrainG = src.soakG + src.clingG;
-  if (onGrainG > 0)
-    thin.push({ massKg: onGrainG / 1000, cpJPerKgK: 4200, water: 1, densityKgPerM3: 998, tempC: shelfC });
-  const pot = g.fried ? after.fry : after.cold;
-  return { thin, slow, wallC: pot.wallC, baseC: pot.baseC, lidC: 21 };
+  const water = (massG: number, tempC: number): void => {
+    if (massG > 0) thin.push({ massKg: massG / 1000, cpJPerKgK: 4200, water: 1, densityKgPerM3: 998, tempC });
+  };
+  water(src.soakG + src.clingG, shelfC);
+  water(outerMl, shelfC);
+  const pot = hot ? after.first : g.fried ? after.fry : after.cold;
+  return { thin, slow, wallC: pot.wallC, baseC: pot.baseC, lidC: hot ? 60 : 21 };
 }
 
-/** Depth of the contents, cm, from their volume and the base. */
-export function depthCm(load: Load, baseAreaCm2: number): number {
-  const ml = [...load.thin, ...load.slow].reduce((v, i) => v + (i.massKg / i.densityKgPerM3) * 1e6, 0);
-  return ml / baseAreaCm2;
+function thinC(i: Item): number {
+  const prep = i.ingredient.prep;
+  if (prep?.hot) return hotLiquidC;
+  if (i.joins === 'fry' && !i.food.grain) return after.fry.vegetableC;
+  if (i.joins === 'fry') return after.fry.grainC;
+  return i.food.kind === 'meat' || i.food.kind === 'dairy' ? fridgeC : shelfC;
+}
+
+/** Depth of what lies in the pot, cm, from its volume and the base; things on a rack or in a bowl do not deepen the bed. */
+export function depthCm(g: Gathered, load: Load, baseAreaCm2: number): number {
+  const all = [...load.thin, ...load.slow].reduce((v, i) => v + (i.massKg / i.densityKgPerM3) * 1e6, 0);
+  const above = g.items
+    .filter((i) => i.joins === 'stack' && placeOf(g, i) === 'rack')
+    .reduce((v, i) => v + i.grams / i.food.densityGPerMl[0], 0);
+  return Math.max(0, all - above) / baseAreaCm2;
 }

@@ -1,6 +1,7 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { ScorchReason } from './document';
-import { hasFlag, type Gathered } from './gather';
+import { hasFlag, type Gathered, type Item } from './gather';
+import { placeOf } from './place';
 import type { Geometry } from './stack';
 
 /** Points of the scorch prior, a logistic of their sum [common practice; the log will move them]. */
@@ -44,12 +45,13 @@ export function scorchRisk(
   };
   if (geo.tomatoAtBase.thick) add('thick-tomato-at-base', points.thickTomatoAtBase);
   else if (geo.tomatoAtBase.diced) add('diced-tomato-at-base', points.dicedTomatoAtBase);
-  if (g.items.some((i) => i.food.kind === 'dairy' && i.joins !== 'finish' && i.joins !== 'topping'))
+  const atBase = (i: Item): boolean => !['top', 'rack', 'inner-bowl'].includes(placeOf(g, i));
+  if (g.items.some((i) => i.food.kind === 'dairy' && i.joins !== 'finish' && i.joins !== 'topping' && atBase(i)))
     add('dairy-at-base', points.dairyAtBase);
   if (g.items.some((i) => hasFlag(i, 'sugary') && i.joins !== 'finish')) add('sugary', points.sugary);
   if (geo.grainOnBase) {
     const prep = g.grain?.ingredient.prep;
-    if (prep?.coated) add('coated-grain-on-base', points.coatedGrainOnBase);
+    if (g.grain?.joins === 'fry' || prep?.coated) add('coated-grain-on-base', points.coatedGrainOnBase);
     else if (prep?.rinse) add('rinsed-grain-on-base', points.rinsedGrainOnBase);
     else add('grain-on-base', points.grainOnBase);
   }

@@ -1,85 +1,127 @@
+import { equivalentMin } from '../grain/clock';
 import { aimIndexOf, wishShift, type Texture } from '../grain/texture';
 import { HeatedPot, type Program, type Release } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
 import { uptakeGPerG } from '../grain/uptake';
 import type { Bench } from './bench';
+import type { Gathered, Item } from './gather';
 import { depthCm, loadOf } from './load';
-import { candidate, searchProgram, type Candidate } from './pressure';
-import { grainOutcome, type GrainOutcome } from './water';
+import { meatsOf, runMeats } from './meat';
+import { candidate, searchProgram, targetE, type Candidate, type Heated } from './pressure';
+import { firstStage } from './stages';
+import { finishedMass, grainOutcome, saucyFrom, starchTemps, type GrainOutcome } from './water';
 
 /** One simulated cook of the dish with so much liquid and this program. */
 export interface Cooked {
   addMl: number;
   chosen: Candidate;
-  outcome: GrainOutcome;
-  heated: HeatedPot;
-  depthCm: number;
+  /** what the starch became; null in a dish without one */
+  outcome: GrainOutcome | null;
+  h: Heated;
+  b: Bench;
 }
 
-/** Heats the pot with `addMl` of liquid in it. */
-export function heat(b: Bench, addMl: number, pressure: 'high' | 'low'): { heated: HeatedPot; depthCm: number } {
-  const load = loadOf(b.g, b.src, addMl);
+/** Heats the pot with `addMl` of liquid in it (in a pot-in-pot dish: in the inner bowl). */
+export function heat(b: Bench, addMl: number, pressure: 'high' | 'low', texture: Texture = 'fluffy', dtS = 1): Heated {
+  const load = loadOf(b.g, b.src, addMl, b.outerMl, b.first);
   return {
-    heated: new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure),
-    depthCm: depthCm(load, baseAreaCm2(b.pot)),
+    g: b.g,
+    heated: new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure, dtS),
+    depthCm: depthCm(b.g, load, baseAreaCm2(b.pot)),
+    addMl,
+    texture,
+    earlier: b.first?.earlier ?? null,
   };
 }
 
+const outcomeOf = (b: Bench, h: Heated, run: Candidate['run'], addMl: number): GrainOutcome | null =>
+  b.g.grain ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, b.first?.steamG ?? 0) : null;
+
 /** Cooks with a given program. */
-export function cookWith(b: Bench, addMl: number, program: Program): Cooked {
-  const h = heat(b, addMl, program.pressure);
-  const chosen = candidate(b.g, h.heated, h.depthCm, program.holdMin, program.release);
-  return { addMl, chosen, outcome: grainOutcome(b.g, b.src, chosen.run, addMl, h.depthCm), ...h };
+export function cookWith(b: Bench, addMl: number, program: Program, texture: Texture = 'fluffy'): Cooked {
+  const h = heat(b, addMl, program.pressure, texture);
+  const chosen = candidate(h, program.holdMin, program.release);
+  return { addMl, chosen, outcome: outcomeOf(b, h, chosen.run, addMl), h, b };
 }
 
-/** Water of the closed sum, as a first guess: uptake for the aim + losses - what the food brings, in mL to add. */
+/** Water of the closed sum, as a first guess: uptake for the aim + losses + sauce - what the food brings, in mL to add. */
 function firstGuessMl(b: Bench, texture: Texture): number {
-  const rec = b.g.grain!.food.grain!;
-  const aim = rec.aimMoisture[0] + wishShift[texture] / 100;
-  const need = b.g.grain!.grams * uptakeGPerG(rec.rawMoisture[0], aim) + 30 + b.src.filmG;
-  const have = b.src.soakG + b.src.clingG + b.src.fromItems.reduce((s, x) => s + x.grams, 0);
-  return Math.max(b.pot.minimumLiquidMl[0] / 2, (need - have) / b.src.mainWaterPerMl);
+  const { g, src, pot } = b;
+  const have = src.soakG + src.clingG + src.fromItems.reduce((s, x) => s + x.grams, 0);
+  const rec = g.grain?.food.grain;
+  const aim = rec ? rec.aimMoisture[0] + (g.sauceShare < saucyFrom ? wishShift[texture] / 100 : 0) : 0;
+  const uptake = rec ? g.grain!.grams * uptakeGPerG(rec.rawMoisture[0], aim) : 0;
+  const sauce = g.sauceShare * (finishedMass(g, 0) + uptake);
+  const need = uptake + sauce + (g.inBowl ? 0 : 30) + src.filmG + src.simmerG;
+  return Math.max(g.inBowl ? 50 : pot.minimumLiquidMl[0] / 2, (need - have) / src.mainWaterPerMl);
 }
 
-/** Accuracy of the search: texture points, or g of sauce. */
-const tolerance = { points: 0.03, sauceG: 1 };
-const mostSteps = 9;
+/** Step of the pot while searching, s: within 1 % of the fine one; what is shown is cooked at 1 s. */
+const searchDtS = 2;
+/** Accuracy of the search: texture points, g of sauce, share of the dish. */
+const tolerance = { points: 0.03, sauceG: 1, share: 0.002 };
+const mostSteps = 10;
 /** A dish meant to be separate is not flooded beyond this share of free liquid. */
 const mostFreeShare = 0.15;
+/** Pasta is never aimed at a perfectly dry pot: the last water cannot be drunk in its time. */
+const leastPastaShare = 0.03;
+
+/** How far `addMl` is from what is wanted: negative asks for more liquid. */
+interface Miss {
+  of: (out: GrainOutcome) => { by: number; flooded: boolean };
+  close: number;
+}
+
+/** What the liquid is solved for: the sauce the cook set, the sauce the family wants, or the texture of the grain. */
+function missOf(b: Bench, texture: Texture): Miss {
+  const { g } = b;
+  const sauce = g.dish.overrides?.ledger?.['sauce'];
+  if (sauce !== undefined)
+    return { of: (o) => ({ by: o.clock.freeG - sauce, flooded: false }), close: tolerance.sauceG };
+  const pasta = g.grain!.food.kind === 'pasta';
+  if (g.sauceShare >= saucyFrom || pasta) {
+    const share = Math.max(g.sauceShare, pasta ? leastPastaShare : 0);
+    return { of: (o) => ({ by: o.freeShare - share, flooded: false }), close: tolerance.share };
+  }
+  const aim = aimIndexOf(g.grain!.food.grain!, texture);
+  return {
+    of: (o) => {
+      // More water than the grain can drink in its time is soup, not texture.
+      const flooded = o.freeShare > mostFreeShare && o.texture.index < aim;
+      return { by: flooded ? o.freeShare * 10 : o.texture.index - aim, flooded };
+    },
+    close: tolerance.points,
+  };
+}
 
 /**
- * The liquid that gives the wanted texture (or the sauce the cook set) with this program, by a bracketed secant on the
- * simulated cook: not the closed form, which does not know how much the grain really drinks in its time.
+ * The liquid that gives what is wanted with this program, by a bracketed secant on the simulated cook: not the closed
+ * form, which does not know how much the grain really drinks in its time.
  */
-export function solveLiquid(
+function solveLiquid(
   b: Bench,
   program: Program,
   texture: Texture,
   startMl: number,
 ): { addMl: number; missed: boolean } {
-  const sauce = b.g.dish.overrides?.ledger?.['sauce'];
-  const aim = aimIndexOf(b.g.grain!.food.grain!, texture);
+  const miss = missOf(b, texture);
   // A note in an object: the type of a plain variable would not see that the closure changes it.
   const seen = { floods: false };
-  const miss = (ml: number): number => {
-    const h = heat(b, ml, program.pressure);
+  const at = (ml: number): number => {
+    const h = heat(b, ml, program.pressure, texture, searchDtS);
     const run = h.heated.finish(program.holdMin, program.release);
-    const out = grainOutcome(b.g, b.src, run, ml, h.depthCm);
-    if (sauce !== undefined) return out.clock.freeG - sauce;
-    // More water than the grain can drink in its time is soup, not texture.
-    const flooded = out.freeShare > mostFreeShare && out.texture.index < aim;
+    const { by, flooded } = miss.of(outcomeOf(b, h, run, ml)!);
     seen.floods ||= flooded;
-    return flooded ? out.freeShare * 10 : out.texture.index - aim;
+    return by;
   };
-  const close = sauce === undefined ? tolerance.points : tolerance.sauceG;
   let low = 0;
   let high = Math.max(startMl * 2, 600);
   let atLow: number | null = null;
   let atHigh: number | null = null;
   let x = startMl;
   for (let i = 0; i < mostSteps; i++) {
-    const y = miss(x);
-    if (Math.abs(y) < close) return { addMl: x, missed: false };
+    const y = at(x);
+    if (Math.abs(y) < miss.close) return { addMl: x, missed: false };
     if (y < 0) [low, atLow] = [x, y];
     else [high, atHigh] = [x, y];
     if (atLow !== null && atHigh !== null) {
@@ -98,16 +140,83 @@ export function solveLiquid(
   return { addMl: seen.floods ? low : x, missed: seen.floods || high - low > 20 };
 }
 
-/** Liquid and program together: search the program, solve the liquid, search again with the liquid found. */
-export function solveBoth(b: Bench, texture: Texture): { cooked: Cooked; missed: boolean } {
+/** Without a starch the liquid is what the pot needs to make steam, and the sauce that is wanted. */
+function liquidWithoutStarch(b: Bench): number {
+  const { g, src, pot } = b;
+  const given = src.fromItems.reduce((s, x) => s + x.grams, 0);
+  const free = g.items.filter((i) => !i.main && i.joins === 'stack').reduce((s, i) => s + i.grams * i.food.free[0], 0);
+  const sauce = (g.sauceShare * finishedMass(g, 0) - given + src.filmG) / (1 - g.sauceShare);
+  return Math.max(sauce, pot.minimumLiquidMl[0] - free) / src.mainWaterPerMl;
+}
+
+export interface Solved {
+  cooked: Cooked;
+  /** what was asked for could not be reached with any liquid */
+  missed: boolean;
+}
+
+/** Liquid and program together; slow meat that no program of the starch makes tender gets a first stage of its own. */
+export function solveBoth(b: Bench, texture: Texture): Solved {
+  const slow = b.g.rule.twoStage && b.g.grain ? slowMeats(b) : [];
+  if (slow.length === 0 || b.first) return solveOnce(b, texture);
+  const addMl = b.g.dish.overrides?.liquidMl ?? firstGuessMl(b, texture);
+  const h = heat(b, addMl, b.g.dish.overrides?.pressure ?? 'high', texture, searchDtS);
+  const { most, want } = collagenWithin(h);
+  const tough = slow.filter((i, k) => most[k]! < i.food.meat!.tenderCoreMin![0]);
+  if (tough.length === 0) return solveOnce(b, texture);
+  const later = Math.min(...slow.flatMap((i, k) => (tough.includes(i) ? [want[k]!] : [])));
+  return solveOnce({ ...b, first: firstStage(b, tough, later * laterShare, addMl) }, texture);
+}
+/** A second stage of hot pieces is worth at least so much of what it was with cold ones [derived]. */
+const laterShare = 0.9;
+
+/** Stew cuts under pressure that have not been cooked before. */
+const slowMeats = (b: Bench): Item[] => meatsOf(b.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked');
+
+/** Collagen minutes in the core of each slow meat at the longest hold that the starch bears, and at the one it wants. */
+function collagenWithin(h: Heated): { most: number[]; want: number[] } {
+  const target = targetE(h.g, h.texture, h.addMl);
+  const slow: Gathered = {
+    ...h.g,
+    items: meatsOf(h.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked'),
+  };
+  const at = (limit: number): number[] => {
+    let low = 0;
+    let high = 60;
+    while (low < high) {
+      const mid = (low + high + 1) >> 1;
+      const run = h.heated.finish(mid, afterHold);
+      const e = equivalentMin(
+        starchTemps(h.g, run, h.addMl, h.depthCm),
+        run.history.dtS,
+        h.g.grain!.food.grain!.kinetics,
+      );
+      if (e <= limit) low = mid;
+      else high = mid - 1;
+    }
+    return runMeats(slow, h.heated.finish(low, afterHold), h.depthCm, null, true).map((m) => m.nominal.collagenCoreMin);
+  };
+  return { most: at(target.most), want: at(target.want) };
+}
+const afterHold: Release = { kind: 'timed', naturalMin: 5 };
+
+function solveOnce(b: Bench, texture: Texture): Solved {
   const o = b.g.dish.overrides ?? {};
   const pressure = o.pressure ?? 'high';
+  if (!b.g.grain) {
+    const addMl = o.liquidMl ?? roundMl(liquidWithoutStarch(b));
+    const { holdMin, release } = searchProgram(
+      heat(b, addMl, pressure, texture, searchDtS),
+      fixedOf(o.holdMin, o.release),
+    );
+    return { cooked: surely(b, addMl, { pressure, holdMin, release }, texture), missed: false };
+  }
   let addMl = o.liquidMl ?? firstGuessMl(b, texture);
   let missed = false;
   let program: Program = { pressure, holdMin: 0, release: { kind: 'natural' } };
   for (let round = 0; round < 2; round++) {
     // The first round chooses the release; the second only fits the hold to the liquid found.
-    const next = chooseProgram(b, addMl, pressure, round === 0 ? o.release : program.release);
+    const next = chooseProgram(b, addMl, pressure, texture, round === 0 ? o.release : program.release);
     const same = round > 0 && next.holdMin === program.holdMin;
     program = next;
     if (o.liquidMl !== undefined || same) break;
@@ -116,16 +225,45 @@ export function solveBoth(b: Bench, texture: Texture): { cooked: Cooked; missed:
     missed = solved.missed;
   }
   if (o.liquidMl === undefined) addMl = roundMl(addMl);
-  return { cooked: cookWith(b, addMl, program), missed };
+  return { cooked: surely(b, addMl, program, texture), missed };
 }
+
+/**
+ * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum, the hold
+ * grows by minutes until it does not.
+ */
+function surely(b: Bench, addMl: number, program: Program, texture: Texture): Cooked {
+  const fixed = b.g.dish.overrides?.holdMin !== undefined || b.pot.whistle !== null;
+  let cooked = cookWith(b, addMl, program, texture);
+  for (let i = 1; !fixed && !cooked.chosen.meatOk && i <= mostExtraMin; i++) {
+    const next = cookWith(b, addMl, { ...program, holdMin: program.holdMin + i }, texture);
+    if (b.g.grain && next.chosen.equivalentMin > targetE(b.g, texture, addMl).most) break;
+    cooked = next;
+  }
+  return cooked;
+}
+const mostExtraMin = 3;
 
 /** Five millilitres is what a jug shows. */
 export const roundMl = (ml: number): number => Math.round(ml / 5) * 5;
 
-function chooseProgram(b: Bench, addMl: number, pressure: 'high' | 'low', release: Release | undefined): Program {
+const fixedOf = (
+  holdMin: number | undefined,
+  release: Release | undefined,
+): { holdMin?: number; release?: Release } => ({
+  ...(holdMin === undefined ? {} : { holdMin }),
+  ...(release === undefined ? {} : { release }),
+});
+
+function chooseProgram(
+  b: Bench,
+  addMl: number,
+  pressure: 'high' | 'low',
+  texture: Texture,
+  release: Release | undefined,
+): Program {
   const holdMin = b.g.dish.overrides?.holdMin;
   if (holdMin !== undefined && release !== undefined) return { pressure, holdMin, release };
-  const h = heat(b, addMl, pressure);
-  const best = searchProgram(b.g, h.heated, h.depthCm, { holdMin, release });
+  const best = searchProgram(heat(b, addMl, pressure, texture, searchDtS), fixedOf(holdMin, release));
   return { pressure, holdMin: best.holdMin, release: best.release };
 }

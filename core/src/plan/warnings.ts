@@ -1,6 +1,6 @@
 import { steamC } from '../water/atmosphere';
 import type { PotProfile } from '../pot/profile';
-import type { FryStep, MeatVerdict, Severity, Warning } from './document';
+import type { FryStep, MeatVerdict, PlantVerdict, Severity, Warning } from './document';
 import { hasFlag, type Gathered } from './gather';
 import type { Candidate } from './pressure';
 import type { Geometry } from './stack';
@@ -13,11 +13,14 @@ interface Context {
   altitudeM: number;
   geo: Geometry;
   chosen: Candidate;
-  outcome: GrainOutcome;
+  outcome: GrainOutcome | null;
+  plants: PlantVerdict[];
   meats: MeatVerdict[];
   fry: FryStep[];
   scorch: 'low' | 'watch' | 'high';
   addMl: number;
+  /** what was put under pressure though it curdles */
+  curdles: string[];
   /** the texture asked for could not be reached with any liquid */
   missed: boolean;
 }
@@ -60,7 +63,15 @@ export function warningsOf(c: Context): Warning[] {
           minimum: m.safeMinimumC,
         },
       );
-  if (geo.dryGrainShare > 0.05)
+  const peeks = c.g.grain?.food.kind === 'pasta' ? 0.15 : 0.05;
+  if (geo.dryGrainShare > peeks && geo.dryGrainShare <= 0.3 && c.g.grain?.food.kind === 'pasta')
+    say(
+      'caution',
+      'pasta-peeks',
+      `${pct(geo.dryGrainShare)} % of the pasta stands above the liquid. Press it down, do not stir.`,
+      { share: pct(geo.dryGrainShare) },
+    );
+  else if (geo.dryGrainShare > peeks)
     say(
       'stop',
       'grain-dry',
@@ -77,7 +88,33 @@ export function warningsOf(c: Context): Warning[] {
         minimum: pot.minimumLiquidMl[0],
       },
     );
-  if (c.outcome.texture.done < 0.9)
+  for (const p of c.plants)
+    if (p.verdict === 'hard')
+      say('caution', 'plant-hard', `${p.ingredient} stays hard in the middle. Cut it smaller or hold longer.`, {
+        ingredient: p.ingredient,
+      });
+  for (const m of c.meats)
+    if (m.texture === 'tough')
+      say(
+        'caution',
+        'meat-tough',
+        `${m.ingredient} is done but stays tough: it needs more time than this grain has. Cut it smaller, start it earlier, or choose a quicker cut.`,
+        {
+          ingredient: m.ingredient,
+        },
+      );
+  if (geo.bowlFraction > 2 / 3)
+    say(
+      'stop',
+      'bowl-full',
+      `The inner bowl would swell to ${pct(geo.bowlFraction)} % full; two thirds is the limit. Cook less in it.`,
+      { fill: pct(geo.bowlFraction) },
+    );
+  if (c.curdles.length > 0)
+    say('caution', 'curdles', `${c.curdles.join(', ')} curdles under pressure. Stir it in at the end.`, {
+      ingredient: c.curdles[0]!,
+    });
+  if (c.outcome && c.outcome.texture.done < 0.9)
     say('caution', 'hard-core', 'The grain does not get its minutes: expect a hard core. Hold longer.');
   if (c.missed)
     say(

@@ -1,16 +1,22 @@
+import { bowlHistory } from '../grain/bowl';
 import { bedLagS, grainTemps, runClock, type ClockResult } from '../grain/clock';
 import { texture, type TextureResult } from '../grain/texture';
 import { clingAfterSoak, soakGPerG } from '../grain/uptake';
 import type { CookRun } from '../pot/cook';
-import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';
+import { hasFlag, juiceLeft, sharesWater, type Gathered, type Item } from './gather';
+import { placeOf } from './place';
 
 /** Water clinging to the pot and the food, out of the grain's reach, g: 8 + 4 % of the solid things [derived]. */
 const filmBaseG = 8;
 const filmShare = 0.04;
 /** Tomato in an unstirred pot slows the uptake by up to 35 % [derived from one fact; range .5 to .9]. */
 const tomatoSlowing = 0.35;
-/** Separate grain stands this long after opening before it is forked [common practice]. */
-export const standMin = 4;
+/** Open simmering with a spoon in it boils off so much, g/min [common practice; 20 g in a 5 min risotto finish]. */
+const simmerGPerMin = 4;
+/** Of the juice of pieces on a rack this much drips into the grain below [derived]. */
+const drips = 0.7;
+/** Film inside a covered bowl, g [derived]. */
+const bowlFilmG = 5;
 
 export interface Sources {
   soakG: number;
@@ -18,6 +24,8 @@ export interface Sources {
   /** water from each item but the grain and the liquid to add, g */
   fromItems: { item: Item; grams: number; spreadG: number; left: number; overruledFrom?: number }[];
   filmG: number;
+  /** boiled off while stirring after the lid opens, g */
+  simmerG: number;
   /** water in one mL of the liquid to add, g */
   mainWaterPerMl: number;
 }
@@ -32,10 +40,10 @@ export function waterSources(g: Gathered): Sources {
   const soakG = grain && rec ? grain.grams * soakGPerG(rec.rawMoisture[0], rec.bran, soakMin) : 0;
   const rinsed = (prep?.rinse ?? false) || soakMin > 0;
   const clingG = grain && rec && rinsed ? grain.grams * rec.clingGPerG[0] * (soakMin > 0 ? clingAfterSoak : 1) : 0;
-  const inPot = g.items.filter((i) => i !== grain && !i.main && i.joins !== 'finish' && i.joins !== 'topping');
+  const inPot = g.items.filter((i) => i !== grain && !i.main && sharesWater(g, i));
   const fromItems = inPot
     .map((item) => {
-      const left = juiceLeft[item.state];
+      const left = juiceLeft[item.state] * (placeOf(g, item) === 'rack' ? drips : 1);
       const grams = item.grams * (item.food.free[0] + item.food.released[0] * left);
       const own = yours[`from:${item.ingredient.id}`];
       return {
@@ -46,13 +54,14 @@ export function waterSources(g: Gathered): Sources {
         ...(own === undefined ? {} : { overruledFrom: grams }),
       };
     })
-    .filter((x) => x.grams >= 0.5 || x.overruledFrom !== undefined);
+    .filter((x) => Math.abs(x.grams) >= 0.5 || x.overruledFrom !== undefined);
   const solids = inPot.filter((i) => i.food.free[0] < 0.5).reduce((sum, i) => sum + i.grams, 0);
   return {
     soakG: yours['soak'] ?? soakG,
     clingG: yours['cling'] ?? clingG,
     fromItems,
-    filmG: yours['film'] ?? filmBaseG + filmShare * solids,
+    filmG: yours['film'] ?? (g.inBowl ? bowlFilmG : filmBaseG + filmShare * solids),
+    simmerG: yours['simmer'] ?? simmerGPerMin * g.rule.simmerMin,
     mainWaterPerMl: g.main.food.water[0] * g.main.food.bulkGPerMl[0],
   };
 }
@@ -68,46 +77,91 @@ export interface GrainOutcome {
   freeShare: number;
   finishedG: number;
   upG: number;
+  /** how much thick liquid slows the uptake, 1 is not at all */
+  slowing: number;
 }
 
-/** What the grain becomes in this run of the pot with `addMl` of liquid: one clock for doneness and uptake. */
-export function grainOutcome(g: Gathered, src: Sources, run: CookRun, addMl: number, depthCm: number): GrainOutcome {
+const bowlStartC = 20;
+/** Temperature of the starch along a run: its bed, its bowl, or the pot itself where it is stirred or swims. */
+export function starchTemps(g: Gathered, run: CookRun, addMl: number, depthCm: number): Float64Array {
+  const { standMin, simmerMin, stirred } = g.rule;
+  const history = g.inBowl ? bowlHistory(run.history, g.grain!.grams, addMl, bowlStartC) : run.history;
+  return grainTemps(history, {
+    lagS: stirred || g.inBowl ? 0 : bedLagS(depthCm),
+    standMin: g.grain?.food.kind === 'pasta' ? 0 : standMin,
+    simmerMin,
+  });
+}
+
+/** Water that the starch can reach: what is added, given and clings, less what is lost. g */
+function reachableG(g: Gathered, src: Sources, lostG: number, addMl: number): number {
+  const given = src.fromItems.reduce((sum, x) => sum + x.grams, 0);
+  const lost = g.inBowl ? 0 : lostG + src.simmerG;
+  return addMl * src.mainWaterPerMl + given + src.clingG - lost - src.filmG;
+}
+
+/**
+ * What the starch becomes in this run of the pot with `addMl` of liquid: one clock for doneness and uptake.
+ * `earlierSteamG` is what an earlier stage of the same cook has already lost.
+ */
+export function grainOutcome(
+  g: Gathered,
+  src: Sources,
+  run: CookRun,
+  addMl: number,
+  depthCm: number,
+  earlierSteamG = 0,
+): GrainOutcome {
   const grain = g.grain!;
   const rec = grain.food.grain!;
-  const yours = g.dish.overrides?.ledger ?? {};
-  const lost = yours['steam'] ?? steamG(run);
-  const given = src.fromItems.reduce((sum, x) => sum + x.grams, 0);
-  const reachableG = addMl * src.mainWaterPerMl + given + src.clingG - lost - src.filmG;
-  const temps = grainTemps(run.history, { lagS: bedLagS(depthCm), standMin });
-  const tomato = sum(g, (i) => hasFlag(i, 'tomato'));
-  const otherLiquid = addMl + sum(g, (i) => i.food.kind === 'liquid' && !hasFlag(i, 'tomato') && !i.main);
-  const slowing = 1 - tomatoSlowing * Math.min(1, tomato / Math.max(1, otherLiquid));
-  const clock = runClock(temps, run.history.dtS, {
+  const lost = g.dish.overrides?.ledger?.['steam'] ?? steamG(run) + earlierSteamG;
+  const slowing = slowingOf(g, addMl);
+  const clock = runClock(starchTemps(g, run, addMl, depthCm), run.history.dtS, {
     grain: rec,
     rawG: grain.grams,
     soakedG: src.soakG,
-    reachableG,
+    reachableG: reachableG(g, src, lost, addMl),
     slowing,
   });
-  const finishedG = finishedMass(g, addMl) - lost;
+  const finishedG = finishedMass(g, addMl) - (g.inBowl ? 0 : lost + src.simmerG);
   const freeShare = clock.freeG / Math.max(1, finishedG);
   const acidMl = sum(g, (i) => hasFlag(i, 'acid') && i.joins !== 'finish');
   const t = texture(rec, {
     moisture: clock.moisture,
     equivalentMin: clock.equivalentMin,
-    soakedWhite: !rec.bran && (grain.ingredient.prep?.soakMin ?? 0) >= 30,
-    coated: grain.ingredient.prep?.coated ?? false,
+    soakedWhite: isSoakedWhite(grain),
+    coated: grain.joins === 'fry' || (grain.ingredient.prep?.coated ?? false),
     acidMlPer200g: (acidMl * 200) / grain.grams,
     freeShare,
-    saucy: false,
+    saucy: g.sauceShare >= saucyFrom,
   });
   const upG = grain.grams * ((clock.moisture - rec.rawMoisture[0]) / (1 - clock.moisture));
-  return { clock, texture: t, steamG: lost, freeShare, finishedG, upG };
+  return { clock, texture: t, steamG: g.inBowl ? 0 : lost, freeShare, finishedG, upG, slowing };
+}
+
+/** White grain after a real soak: it wants three quarters of the time. */
+export const isSoakedWhite = (grain: Item): boolean =>
+  grain.food.kind === 'grain' && !grain.food.grain!.bran && (grain.ingredient.prep?.soakMin ?? 0) >= 30;
+/** From this wanted share on a dish is meant to have sauce [derived]. */
+export const saucyFrom = 0.05;
+
+/**
+ * Tomato (and, around pasta, cream) slows the uptake in an unstirred pot; 1 is not at all. Pasta is judged on the slowed
+ * clock too: that is why 7 min and a natural release in cream and tomato come out creamy, not as mush.
+ */
+export function slowingOf(g: Gathered, addMl: number): number {
+  if (g.rule.stirred) return 1;
+  const thick = (i: Item): boolean =>
+    hasFlag(i, 'tomato') || (g.grain?.food.kind === 'pasta' && i.food.id === 'cream-heavy');
+  const thickG = sum(g, (i) => thick(i) && sharesWater(g, i));
+  const other = addMl + sum(g, (i) => i.food.kind === 'liquid' && !thick(i) && !i.main && sharesWater(g, i));
+  return 1 - tomatoSlowing * Math.min(1, thickG / Math.max(1, other));
 }
 
 /** Mass of everything that goes into the finished dish, g. */
 export const finishedMass = (g: Gathered, addMl: number): number =>
-  g.items.reduce((s, i) => s + (i.main ? 0 : i.grams), 0) + addMl * g.main.food.bulkGPerMl[0];
+  g.items.reduce((s, i) => s + (i.main || (g.inBowl && !sharesWater(g, i)) ? 0 : i.grams), 0) +
+  addMl * g.main.food.bulkGPerMl[0];
 
 const sum = (g: Gathered, pick: (i: Item) => boolean): number =>
   g.items.reduce((s, i) => s + (pick(i) ? i.grams : 0), 0);

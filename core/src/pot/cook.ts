@@ -29,6 +29,8 @@ export interface CookRun {
   lost: SteamLost;
   heaterJ: number;
   slowC: Float64Array;
+  /** openings of the pop valve of a whistle cooker */
+  whistles: number;
   /** the pot never reached pressure within the limit */
   neverSealed: boolean;
   dry: boolean;
@@ -37,17 +39,70 @@ export interface CookRun {
 
 /** A pot that has not come to pressure in an hour never will. */
 const heatLimitS = 3600;
-const naturalLimitS = 5400;
+const naturalLimitMin = 90;
+/** Within this of its opening a pop valve is stepped finely [derived], Pa; and into so many parts. */
+const nearPopPa = 3000;
+const popParts = 10;
+/** Share of the flame that is left on after the first whistle [common practice]. */
+const lowFlame = 0.6;
+
+/** State and samples of a cook at one moment; a branch starts from a copy. */
+interface Kept {
+  state: PotState;
+  samples: number;
+}
+
+/**
+ * One natural release, followed minute by minute for as long as somebody asks: a valve opened after any number of
+ * minutes branches from it, so that a search pays for every second of falling pressure once.
+ */
+class NaturalRelease {
+  readonly kept: Kept[];
+  readonly recorder: Recorder;
+  private readonly state: PotState;
+  pinDownS: number | null = null;
+
+  constructor(
+    start: PotState,
+    samples: Recorder,
+    private readonly dtS: number,
+  ) {
+    this.state = start;
+    this.recorder = samples;
+    this.kept = [{ state: start.clone(), samples: samples.length }];
+    if (!start.pinUp) this.pinDownS = start.timeS;
+  }
+
+  /** The moment `minutes` after the end of the hold, or the fall of the pin if that comes first. */
+  after(minutes: number): Kept {
+    while (this.kept.length <= minutes && this.pinDownS === null) this.nextMinute();
+    return this.kept[Math.min(this.kept.length - 1, Math.floor(minutes))]!;
+  }
+
+  private nextMinute(): void {
+    const s = this.state;
+    const from = s.timeS;
+    while (s.pinUp && s.timeS - from < 60 - 1e-9) {
+      step(s, this.dtS, 0);
+      this.recorder.push(s.tempC, s.gauge / 1000);
+    }
+    if (!s.pinUp || s.timeS > 20_000) this.pinDownS = s.timeS;
+    this.kept.push({ state: s.clone(), samples: this.recorder.length });
+  }
+}
 
 /**
  * Heats a closed pot to the countdown and holds it, keeping the state at every half minute of hold, so that any pair of
  * hold and release can branch from it without heating the pot again.
+ *
+ * A whistle cooker has no countdown: its hold begins at the first whistle, from where a lower flame goes on.
  */
 export class HeatedPot {
   readonly recorder = new Recorder();
   pinUpS: number | null = null;
   countdownS: number | null = null;
-  private readonly kept: { state: PotState; samples: number }[] = [];
+  private readonly kept: Kept[] = [];
+  private readonly releases = new Map<number, NaturalRelease>();
   private readonly setPa: number;
   readonly state: PotState;
 
@@ -63,9 +118,9 @@ export class HeatedPot {
     const s = this.state;
     this.recorder.push(s.tempC, s.gaugePa() / 1000);
     while (s.timeS < heatLimitS && !s.dry) {
-      this.advance();
+      this.advance(pot.whistle ? pot.powerW : throttledW(s, this.setPa));
       if (this.pinUpS === null && s.pinUp) this.pinUpS = s.timeS;
-      if (s.pinUp && s.gauge >= pot.startShare * this.setPa) {
+      if (s.pinUp && (pot.whistle ? s.whistles > 0 : s.gauge >= pot.startShare * this.setPa)) {
         this.countdownS = s.timeS;
         break;
       }
@@ -77,46 +132,79 @@ export class HeatedPot {
     this.kept.push({ state: this.state.clone(), samples: this.recorder.length });
   }
 
-  private advance(): void {
+  private advance(heaterW: number): void {
     const s = this.state;
-    step(s, this.dtS, throttledW(s, this.setPa));
+    const whistle = s.pot.whistle;
+    // A pop valve empties the head space within a second: finer steps while it is open or about to.
+    const parts = whistle && (s.whistleOpen || s.gauge > whistle.openPa - nearPopPa) ? popParts : 1;
+    for (let i = 0; i < parts; i++) step(s, this.dtS / parts, heaterW);
     this.recorder.push(s.tempC, s.gauge / 1000);
   }
 
+  private holdW(): number {
+    const { pot } = this.state;
+    return pot.whistle ? pot.powerW * lowFlame : throttledW(this.state, this.setPa);
+  }
+
   /** The state after `halfMinutes` half minutes of hold, holding on as far as needed. */
-  private at(halfMinutes: number): { state: PotState; samples: number } {
+  private at(halfMinutes: number): Kept {
     const perHalf = Math.round(30 / this.dtS);
     while (this.kept.length <= halfMinutes) {
-      for (let i = 0; i < perHalf; i++) this.advance();
+      for (let i = 0; i < perHalf; i++) this.advance(this.holdW());
       this.keep();
     }
     return this.kept[halfMinutes]!;
   }
 
+  /** Whistles heard by the end of a hold, and the hold that ends with the given whistle (to the half minute). */
+  whistlesAt(holdMin: number): number {
+    return this.at(Math.round(holdMin * 2)).state.whistles;
+  }
+  holdForWhistles(count: number): number {
+    let half = 0;
+    while (half < 240 && this.at(half).state.whistles < count) half += 1;
+    return half / 2;
+  }
+
+  private releaseFrom(halfMinutes: number): NaturalRelease {
+    let r = this.releases.get(halfMinutes);
+    if (!r) {
+      const start = this.at(halfMinutes);
+      const state = start.state.clone();
+      state.whistleOpen = false;
+      r = new NaturalRelease(state, this.recorder.branch(start.samples), this.dtS);
+      this.releases.set(halfMinutes, r);
+    }
+    return r;
+  }
+
   /** One whole cook: hold (half minutes) and release from the shared heat-up. */
   finish(holdMin: number, release: Release): CookRun {
-    const start = this.at(Math.round(holdMin * 2));
-    const s = start.state.clone();
-    const recorder = this.recorder.branch(start.samples);
-    const releaseAt = recorder.length - 1;
-    const releaseS = s.timeS;
+    const natural = this.releaseFrom(Math.round(holdMin * 2));
+    const begun = natural.kept[0]!;
+    const releaseAt = begun.samples - 1;
+    const releaseS = begun.state.timeS;
+    const minutes =
+      release.kind === 'quick' ? 0 : release.kind === 'natural' ? naturalLimitMin : (release.naturalMin ?? 0);
+    const from = natural.after(minutes);
+    const s = from.state.clone();
+    const recorder = natural.recorder.branch(from.samples);
     const advance = (): void => {
       step(s, this.dtS, 0);
       recorder.push(s.tempC, s.gauge / 1000);
     };
-    const limitS =
-      release.kind === 'quick' ? 0 : release.kind === 'natural' ? naturalLimitS : (release.naturalMin ?? 0) * 60;
-    let pinDownS: number | null = null;
+    // Parts of a minute, when the cook asks for 7.5 min.
+    const limitS = minutes * 60;
     while (s.pinUp && s.timeS - releaseS < limitS - 1e-9) advance();
-    if (!s.pinUp) pinDownS = s.timeS;
+    let pinDownS = s.pinUp ? null : s.timeS;
     let valveS: number | null = null;
     if (s.gauge > 200) {
       // With the pin still up the valve is opened; with it down the last breath leaves through the float opening.
       if (s.pinUp) valveS = s.timeS;
       s.quickOpen = true;
-      while (s.gauge > 200 && s.timeS - releaseS < naturalLimitS) {
+      while (s.gauge > 200 && s.timeS - releaseS < naturalLimitMin * 60) {
         advance();
-        if (pinDownS === null && !s.pinUp) pinDownS = s.timeS;
+        if (!s.pinUp) pinDownS ??= s.timeS;
       }
     }
     // The vapour of the head space leaves with the lid.
@@ -134,6 +222,7 @@ export class HeatedPot {
       lost: s.lost,
       heaterJ: s.heaterJ,
       slowC: s.slowC,
+      whistles: s.whistles,
       neverSealed: this.countdownS === null,
       dry: s.dry,
       end: s,

@@ -1,3 +1,4 @@
+const { sqrt } = Math;
 /** Critical pressure ratio and choked-flow factor of steam, gamma 1.3 [derived]. */
 const critical = 0.5457;
 const choked = 0.6673;
@@ -17,11 +18,11 @@ export function flux(p: number, rho: number, pe: number): { flow: number; slope:
     const edge = flux(pe + linearPa, (rho * (pe + linearPa)) / p, pe).flow;
     return { flow: (edge * d) / linearPa, slope: edge / linearPa };
   }
-  const base = choked * Math.sqrt(p * rho);
+  const base = choked * sqrt(p * rho);
   const r = pe / p;
   if (r <= critical) return { flow: base, slope: base / p };
   const x = (r - critical) / (1 - critical);
-  const g = Math.sqrt(1 - x * x);
+  const g = sqrt(1 - x * x);
   const flow = base * g;
   return { flow, slope: flow / p + (base * (x / (1 - critical)) * r) / (g * p) };
 }

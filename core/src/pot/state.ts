@@ -55,6 +55,8 @@ export class PotState {
   /** water of the fast lump including the vapour above it */
   waterKg = 0;
   gauge = 0;
+  /** saturation pressure at `tempC`, Pa, kept from the last look at the gauge: the next step begins with it */
+  satPa = 0;
   pinUp = false;
   quickOpen = false;
   whistleOpen = false;
@@ -76,8 +78,21 @@ export class PotState {
   constructor(
     readonly pot: PotProfile,
     readonly altitudeM: number,
-    load: Load,
+    from: Load | PotState,
   ) {
+    if (from instanceof PotState) {
+      this.ambientPa = from.ambientPa;
+      this.headM3 = from.headM3;
+      this.fill = from.fill;
+      this.dryJPerK = from.dryJPerK;
+      this.baseC = from.baseC;
+      this.lidC = from.lidC;
+      this.slowC = from.slowC.slice();
+      this.slowJPerK = from.slowJPerK;
+      this.slowTauS = from.slowTauS;
+      return;
+    }
+    const load = from;
     this.ambientPa = ambientPa(altitudeM);
     let heat = pot.wallJPerK;
     let heatTemp = pot.wallJPerK * load.wallC;
@@ -93,13 +108,14 @@ export class PotState {
     this.headM3 = Math.max(0.05 * total, total - volume);
     this.fill = 1 - this.headM3 / total;
     this.dryJPerK = heat - waterJPerKgK * this.waterKg;
-    this.tempC = heatTemp / heat;
     this.baseC = load.baseC;
     this.lidC = load.lidC;
     this.slowC = Float64Array.from(load.slow, (s) => s.tempC);
     this.slowJPerK = Float64Array.from(load.slow, (s) => s.massKg * s.cpJPerKgK);
     this.slowTauS = Float64Array.from(load.slow, (s) => s.tauS);
+    this.tempC = heatTemp / heat;
     this.closeLid(heat);
+    this.gaugePa();
   }
 
   /** Head space saturated at the food's temperature, the rest of it air; the vapour's heat is charged to the food. */
@@ -114,14 +130,30 @@ export class PotState {
   /** Pressure above the room, Pa, from temperature and air. `gauge` keeps the value of the last step. */
   gaugePa(): number {
     const k = this.tempC + 273.15;
-    return saturationPa(this.tempC) + (this.airKg * airGasJPerKgK * k) / this.headM3 - this.ambientPa;
+    this.satPa = saturationPa(this.tempC);
+    return this.satPa + (this.airKg * airGasJPerKgK * k) / this.headM3 - this.ambientPa;
   }
 
+  /** A copy with the same hidden class as its original: the step is compiled once for both. */
   clone(): PotState {
-    const copy = Object.create(PotState.prototype) as PotState;
-    Object.assign(copy, this);
-    copy.slowC = this.slowC.slice();
-    copy.lost = { ...this.lost };
-    return copy;
+    const c = new PotState(this.pot, this.altitudeM, this);
+    c.timeS = this.timeS;
+    c.tempC = this.tempC;
+    c.baseC = this.baseC;
+    c.lidC = this.lidC;
+    c.airKg = this.airKg;
+    c.waterKg = this.waterKg;
+    c.gauge = this.gauge;
+    c.satPa = this.satPa;
+    c.pinUp = this.pinUp;
+    c.quickOpen = this.quickOpen;
+    c.whistleOpen = this.whistleOpen;
+    c.whistles = this.whistles;
+    c.dry = this.dry;
+    c.heaterJ = this.heaterJ;
+    c.lossJ = this.lossJ;
+    c.steamOutJ = this.steamOutJ;
+    c.lost = { ...this.lost };
+    return c;
   }
 }

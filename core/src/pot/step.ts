@@ -3,6 +3,8 @@ import { airGasJPerKgK, latentJPerKg, saturationSlope, steamDensity, waterJPerKg
 import { flux } from './flux';
 import type { PotState } from './state';
 
+const { min, max } = Math;
+
 /** Heat capacity of steam, J/(kg K), for the vapour in the head space [from memory]. */
 const vapourJPerKgK = 1500;
 
@@ -17,7 +19,7 @@ export function step(s: PotState, dt: number, heaterW: number): void {
   const pot = s.pot;
   const t0 = s.tempC;
   const k0 = t0 + 273.15;
-  const ps = saturationPa(t0);
+  const ps = s.satPa;
   const rhoG = steamDensity(t0, ps);
   const latent = latentJPerKg(t0);
   const slope = saturationSlope(t0, rhoG, latent);
@@ -55,7 +57,7 @@ export function step(s: PotState, dt: number, heaterW: number): void {
   const floatM2 = s.pinUp ? 0 : pot.floatM2;
   const quickM2 = s.quickOpen ? pot.quickM2 : 0;
   const reliefM2 =
-    (pot.relief ? pot.relief.areaM2 * Math.min(1, Math.max(0, (gauge - pot.relief.openPa) / pot.relief.spanPa)) : 0) +
+    (pot.relief ? pot.relief.areaM2 * min(1, max(0, (gauge - pot.relief.openPa) / pot.relief.spanPa)) : 0) +
     (s.whistleOpen && pot.whistle ? pot.whistle.areaM2 : 0);
   const area = floatM2 + quickM2 + reliefM2 + pot.leakM2;
 
@@ -63,7 +65,7 @@ export function step(s: PotState, dt: number, heaterW: number): void {
     // The pot draws room air in: no enthalpy at room temperature is booked, the air only fills the head space.
     const inflow = flux(s.ambientPa, s.ambientPa / (airGasJPerKgK * (pot.roomC + 273.15)), p);
     const airSlope = (airGasJPerKgK * k0) / s.headM3;
-    const inKg = Math.min(
+    const inKg = min(
       (dt * area * inflow.flow) / (1 + dt * area * inflow.slope * airSlope),
       (-gauge * s.headM3) / (airGasJPerKgK * k0),
     );
@@ -77,15 +79,15 @@ export function step(s: PotState, dt: number, heaterW: number): void {
     const f1 = area * f.slope;
     const a = (slope * latent * (1 - airShare)) / heatJPerK + (airShare * airGasJPerKgK * k0) / s.headM3;
     const dp = (dt * ((slope * q) / heatJPerK - a * f0)) / (1 + dt * f1 * a);
-    let out = Math.max(0, dt * (f0 + f1 * dp));
+    let out = max(0, dt * (f0 + f1 * dp));
     const liquidKg = s.waterKg - vapourKg;
     let steamKg = (1 - airShare) * out;
     if (steamKg > liquidKg) {
-      steamKg = Math.max(0, liquidKg);
+      steamKg = max(0, liquidKg);
       out = airShare < 1 ? steamKg / (1 - airShare) : out;
       s.dry = true;
     }
-    s.airKg = Math.max(0, s.airKg - airShare * out);
+    s.airKg = max(0, s.airKg - airShare * out);
     s.waterKg -= steamKg;
     s.tempC = t0 + (dt * q - latent * steamKg) / heatJPerK;
     s.steamOutJ += steamKg * ((waterJPerKgK * (t0 + s.tempC)) / 2 + latent);

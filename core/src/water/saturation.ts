@@ -1,3 +1,4 @@
+const { sqrt } = Math;
 /**
  * Saturation line of water and steam: IAPWS-IF97, region 4 (equations 30 and 31).
  * Valid 273.15 K to 647.096 K. The coefficients are the standard's; its six verification values are in the tests.
@@ -14,16 +15,16 @@ export function saturationPa(tempC: number): number {
   const a = th * th + n[0] * th + n[1];
   const b = n[2] * th * th + n[3] * th + n[4];
   const c = n[5] * th * th + n[6] * th + n[7];
-  const q = (2 * c) / (-b + Math.sqrt(b * b - 4 * a * c));
+  const q = (2 * c) / (-b + sqrt(b * b - 4 * a * c));
   return q * q * q * q * 1e6;
 }
 
 /** Saturation temperature in degC at `pressurePa`. IF97 equation 31. */
 export function saturationC(pressurePa: number): number {
-  const b = Math.sqrt(Math.sqrt(pressurePa / 1e6));
+  const b = sqrt(sqrt(pressurePa / 1e6));
   const e = b * b + n[2] * b + n[5];
   const f = n[0] * b * b + n[3] * b + n[6];
   const g = n[1] * b * b + n[4] * b + n[7];
-  const d = (2 * g) / (-f - Math.sqrt(f * f - 4 * e * g));
-  return (n[9] + d - Math.sqrt((n[9] + d) ** 2 - 4 * (n[8] + n[9] * d))) / 2 - 273.15;
+  const d = (2 * g) / (-f - sqrt(f * f - 4 * e * g));
+  return (n[9] + d - sqrt((n[9] + d) ** 2 - 4 * (n[8] + n[9] * d))) / 2 - 273.15;
 }

@@ -99,7 +99,7 @@ type SheetName = (typeof sheetNames)[number];
                       ><span class="no" aria-hidden="true">{{ i + 1 }}</span
                       >{{ t('sheet.' + s) }}</span
                     >
-                    <span class="tab-result">{{ results()[s] }}</span>
+                    <span class="tab-result" [class.long]="results()[s].length > 11">{{ results()[s] }}</span>
                   </p-tab>
                 }
               </p-tablist>
@@ -278,6 +278,9 @@ type SheetName = (typeof sheetNames)[number];
       line-height: 1.1;
       white-space: nowrap;
     }
+    .tab-result.long {
+      font-size: 17.5px;
+    }
     .sheet {
       flex: 1;
       min-height: 0;
@@ -392,13 +395,15 @@ export class BenchPage {
     const natural =
       release.kind !== 'timed'
         ? this.transloco.translate(`pressure.tab-${release.kind}`)
-        : `+ ${this.fmt.minutes(release.naturalMin ?? 0)}`;
+        : ` + ${this.fmt.minutes(release.naturalMin ?? 0)}`;
     return {
       gather: `${this.fmt.number(Math.round(span('prep')))} min`,
       fry: p.fry.length > 0 ? `${this.fmt.number(Math.round(span('fry')))} min` : '–',
       water: this.fmt.ml(p.liquid.addMl),
       stack: this.transloco.translate('stack.layers', { n: p.stack.length }),
-      pressure: `${this.fmt.minutes(p.program.holdMin)} min ${natural}`,
+      pressure: p.program.whistles
+        ? this.transloco.translate('pressure.tab-whistles', { n: p.program.whistles })
+        : `${this.fmt.minutes(p.program.holdMin)} min${natural}`,
       finish: `${this.fmt.number(Math.round(span('finish')))} min`,
     };
   });

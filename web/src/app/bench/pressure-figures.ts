@@ -1,7 +1,10 @@
-import type { DonenessMap, Plan } from '@einkorn/core';
+import { starchOf, type DonenessMap, type Plan } from '@einkorn/core';
 import { axis, token, type Figure } from '../ui/chart';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
+
+/** Pasta has one word less: the last two bands are both soft. */
+const pastaWords = ['hard', 'al-dente', 'tender', 'soft'];
 
 const naturalOf = (p: Plan): number =>
   p.program.release.kind === 'quick'
@@ -12,7 +15,7 @@ const naturalOf = (p: Plan): number =>
 
 /** The hold that gives the plan's own equivalent minutes with another natural release; null when out of the map. */
 export function sameDoneness(m: DonenessMap, p: Plan, naturalMin: number): number | null {
-  const want = p.grain?.equivalentMin;
+  const want = starchOf(p)?.equivalentMin;
   const row = m.equivalentMin[m.naturalMin.findIndex((n) => n >= naturalMin)];
   if (want === undefined || !row) return null;
   const i = row.findIndex((e) => e >= want);
@@ -58,7 +61,7 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
     { x: p.program.holdMin, y: naturalOf(p), name: 'A', solid: true },
     ...(b ? [{ x: b.program.holdMin, y: naturalOf(b), name: 'B', solid: false }] : []),
   ];
-  const words = ['hard', 'firm', 'fluffy', 'soft', 'mushy'] as const;
+  const words = p.pasta ? [...pastaWords, 'soft'] : starchOf(p)!.scale.names;
   return {
     data: [
       {
@@ -73,7 +76,7 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
         contours: { start: 1, end: 4, size: 1, coloring: 'heatmap' },
         line: { color: token('turmeric'), width: 1.6 },
         customdata: m.index as never,
-        hovertemplate: `%{x} min + %{y} min: %{customdata:.1f} %<extra></extra>`,
+        hovertemplate: `%{x} min + %{y} min: %{customdata:.1f}${p.pasta ? '' : ' %'}<extra></extra>`,
       } as never,
       {
         type: 'scatter',

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { DonenessMap, Plan } from '@einkorn/core';
+import { starchOf, type DonenessMap, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -27,7 +27,9 @@ import { WhyText } from './why-text';
             <h2>
               {{ t('pressure.map') }} <span class="quiet sub">{{ t('pressure.map-sub') }}</span>
             </h2>
-            @if (map(); as m) {
+            @if (!starch(p)) {
+              <p class="quiet">{{ t('pressure.no-map') }}</p>
+            } @else if (map()) {
               <ek-chart
                 class="chart"
                 [class.old]="share() < 1"
@@ -52,11 +54,20 @@ import { WhyText } from './why-text';
                 <dl>
                   <dt>{{ t('pressure.shut-to-open') }}</dt>
                   <dd>{{ fmt.number(lidMin(x.plan)) }} min</dd>
-                  <dt>{{ t('verdict.grain') }}</dt>
-                  <dd>
-                    {{ t('band.' + x.plan.grain!.band) }}, {{ fmt.number(x.plan.grain!.textureIndex) }} ±
-                    {{ fmt.number(x.plan.grain!.spreadPoints, 1) }} %
-                  </dd>
+                  @if (starch(x.plan); as g) {
+                    <dt>{{ t('verdict.' + g.kind) }}</dt>
+                    <dd>
+                      @if (g.kind === 'grain') {
+                        {{ t('band.' + g.band) }}, {{ fmt.number(g.at) }} ± {{ fmt.number(g.spread, 1) }} %
+                      } @else {
+                        {{ t('band.' + g.band) }}, × {{ fmt.number(g.at, 2) }}
+                      }
+                    </dd>
+                  }
+                  @for (v of x.plan.plants; track v.ingredient) {
+                    <dt>{{ t('food.' + (foods()[v.ingredient] ?? v.ingredient)) }}</dt>
+                    <dd [class.stop-text]="v.verdict === 'hard'">{{ t('plant.' + v.verdict) }}</dd>
+                  }
                   @if (x.plan.meats[0]; as m) {
                     <dt>{{ t('verdict.meat') }}</dt>
                     <dd [class.stop-text]="!m.ok">{{ fmt.celsius(m.coreC) }}, {{ t('meat.' + m.texture) }}</dd>
@@ -175,11 +186,12 @@ export class PressureSheet {
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly why = signal(false);
   round = Math.round;
+  starch = starchOf;
 
   readonly pair = computed(() => {
     const a = this.plan();
     const b = this.other();
-    return [...(a ? [{ key: 'A', plan: a }] : []), ...(b && b.grain ? [{ key: 'B', plan: b }] : [])];
+    return [...(a ? [{ key: 'A', plan: a }] : []), ...(b ? [{ key: 'B', plan: b }] : [])];
   });
   readonly mine = computed(() => {
     const o = this.dish()?.overrides;

@@ -15,7 +15,7 @@ const to = 80;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
-      @if (plan()?.grain; as g) {
+      @if (schools().length > 0 && plan()?.grain; as g) {
         <section class="schools" [attr.aria-label]="t('schools.title')">
           <div class="line head">
             <strong>{{ t('schools.title') }}</strong>

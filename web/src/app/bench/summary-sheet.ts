@@ -41,6 +41,18 @@ import { benchFeature } from './bench.slice';
             }
           }
           @case ('stack') {
+            @if (p.firstStage; as f) {
+              <p class="first">
+                <strong>{{ t('stack.first') }}</strong>
+                {{
+                  t(f.liquidMl > 0 ? 'stack.first-how' : 'stack.first-dry', {
+                    foods: names(t, f.ingredients),
+                    hold: fmt.minutes(f.holdMin),
+                    ml: fmt.ml(f.liquidMl),
+                  })
+                }}
+              </p>
+            }
             <h2>{{ t('stack.title') }}</h2>
             <ol class="up" reversed>
               @for (l of fromTop(p.stack); track l.position) {
@@ -113,6 +125,12 @@ import { benchFeature } from './bench.slice';
     li::marker {
       font-weight: 700;
       color: var(--rim);
+    }
+    .first {
+      border: 1.5px solid var(--rim);
+      border-radius: 8px;
+      background: var(--steam-tint);
+      padding: 8px 12px;
     }
     .tag {
       border: 1.3px solid var(--rim);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { bandEdges, type LedgerRow } from '@einkorn/core';
+import type { LedgerRow } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -181,7 +181,12 @@ export class WaterSheet {
 
   readonly wishes = computed(() => {
     const p = this.plan();
-    const fluffy = p?.grain ? p.grain.aimIndex - { firm: -4, fluffy: 0, soft: 4 }[p.texture] : bandEdges[2];
+    if (!p?.grain)
+      return (['firm', 'fluffy', 'soft'] as const).map((value) => ({
+        value,
+        label: this.transloco.translate(`wish.${p?.pasta ? 'pasta' : 'pieces'}-${value}`),
+      }));
+    const fluffy = p.grain.aimIndex - { firm: -4, fluffy: 0, soft: 4 }[p.texture];
     return (['firm', 'fluffy', 'soft'] as const).map((value, i) => ({
       value,
       label: `${this.transloco.translate(`band.${value}`)} ${this.fmt.number(fluffy + (i - 1) * 4)}`,
@@ -240,7 +245,7 @@ export class WaterSheet {
         width: Math.max(1, Math.abs(need) * k),
         dropAt: at * k,
         fill: patternOf(kind),
-        lost: row.item === 'steam',
+        lost: row.item === 'steam' || row.item === 'simmer',
         turn,
         yours: added ? overrides?.liquidMl !== undefined : overrides?.ledger?.[row.item] !== undefined,
       };
@@ -254,7 +259,9 @@ export class WaterSheet {
     const food = row.ingredient ? t(`food.${this.foods()[row.ingredient] ?? row.ingredient}`) : '';
     return row.item.startsWith('from:')
       ? t('ledger.from', { food })
-      : t(`ledger.${row.item}`, { food: t(`food.${this.plan()?.liquid.food}`) });
+      : t(`ledger.${row.item === 'grain' && this.plan()?.pasta ? 'pasta' : row.item}`, {
+          food: t(`food.${this.plan()?.liquid.food}`),
+        });
   }
   because(t: (key: string, p?: Record<string, unknown>) => string, row: LedgerRow): string {
     const v = (label: string): number => row.reason.terms.find((x) => x.label === label)?.value ?? 0;
@@ -273,6 +280,8 @@ export class WaterSheet {
           heating: this.fmt.number(v('steam-heating') + v('steam-leak')),
           valve: this.fmt.number(v('steam-valve') + v('steam-opening')),
         });
+      case 'simmer':
+        return t('because.simmer', { min: this.fmt.number(v('simmer-minutes')) });
       case 'film':
         return t('because.film');
       case 'soak':
@@ -288,7 +297,7 @@ export class WaterSheet {
         });
       }
       default:
-        return v('released') > 0
+        return v('released') !== 0
           ? t(row.reason.terms.some((x) => x.label === 'left-raw') ? 'because.raw' : 'because.fried', {
               share: this.fmt.percent(v('released') + v('free-at-start')),
               grams: this.fmt.grams(v('as-added')),

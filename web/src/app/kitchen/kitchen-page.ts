@@ -31,7 +31,6 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
               role="radio"
               class="pot"
               [class.on]="kitchen().potId === p.id"
-              [disabled]="p.kind === 'whistle'"
               [attr.aria-checked]="kitchen().potId === p.id"
               [attr.data-pot]="p.id"
               (click)="change({ potId: p.id })"
@@ -51,11 +50,7 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
                   ml: fmt.number(p.minimumLiquidMl[0]),
                 })
               }}</span>
-              @if (p.kind === 'whistle') {
-                <span class="later">{{ t('kitchen.whistle-later') }}</span>
-              } @else {
-                <span class="state">{{ t(kitchen().potId === p.id ? 'kitchen.in-use' : 'kitchen.use') }}</span>
-              }
+              <span class="state">{{ t(kitchen().potId === p.id ? 'kitchen.in-use' : 'kitchen.use') }}</span>
             </button>
           }
         </div>
@@ -180,17 +175,8 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
       font-size: 15px;
     }
     .state,
-    .later {
-      font-weight: 700;
-      font-size: 15px;
-      margin-top: 2px;
-    }
     .on .state {
       color: var(--steam);
-    }
-    .later {
-      font-weight: 400;
-      color: var(--tab-quiet);
     }
     .row {
       display: grid;

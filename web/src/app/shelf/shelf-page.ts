@@ -72,12 +72,19 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
                     ><b>{{ fmt.number(total(p)) }} min</b><i class="quiet">{{ t('shelf.in-all') }}</i></span
                   >
                   <span class="verdicts">
-                    @if (p.grain; as g) {
+                    @if (p.grain ?? p.pasta; as g) {
                       <span class="chip grain"
                         ><svg width="14" height="14" aria-hidden="true">
                           <rect width="14" height="14" rx="3" fill="url(#p-grain)" stroke="var(--ink)" />
                         </svg>
                         {{ t('band.' + g.band) }}</span
+                      >
+                    }
+                    @for (x of p.plants; track x.ingredient) {
+                      <span class="chip" [class.bad]="x.verdict === 'hard'"
+                        ><svg width="14" height="14" aria-hidden="true">
+                          <rect width="14" height="14" rx="3" fill="url(#p-leaf)" stroke="var(--ink)" /></svg
+                        >{{ t('plant.' + x.verdict) }}</span
                       >
                     }
                     @if (p.meats[0]; as m) {
@@ -158,7 +165,7 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
     .open {
       flex: 1;
       display: grid;
-      grid-template-columns: 92px minmax(240px, 1fr) 112px 84px 384px;
+      grid-template-columns: 92px minmax(240px, 1fr) 108px 92px 380px;
       gap: 16px;
       align-items: center;
       color: var(--ink);
@@ -187,6 +194,7 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
       display: grid;
     }
     .cell b {
+      white-space: nowrap;
       font-size: 22px;
       line-height: 1.1;
     }

@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import type { Plan } from '@einkorn/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { starchOf, type Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 
@@ -10,8 +10,11 @@ import { Format } from '../i18n/format';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
-      @if (plan().grain; as g) {
-        <strong>{{ t('band.' + g.band) }} {{ fmt.number(g.textureIndex) }} %</strong>
+      @if (starch(); as g) {
+        <strong>{{ t('band.' + g.band) }}</strong>
+      }
+      @for (p of plan().plants; track p.ingredient) {
+        <strong [class.stop-text]="p.verdict === 'hard'">{{ t('plant.' + p.verdict) }}</strong>
       }
       @for (m of plan().meats; track m.ingredient) {
         <strong [class.stop-text]="!m.ok">{{ t('meat.' + m.texture) }} {{ fmt.celsius(m.coreC) }}</strong>
@@ -34,4 +37,5 @@ import { Format } from '../i18n/format';
 export class Brief {
   readonly plan = input.required<Plan>();
   readonly fmt = inject(Format);
+  readonly starch = computed(() => starchOf(this.plan()));
 }

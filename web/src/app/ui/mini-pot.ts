@@ -62,7 +62,9 @@ export class MiniPot {
     });
     return [
       rect(0, p.pot.liquidLevelMm, 'liquid'),
-      ...p.stack.filter((l) => l.kind !== 'liquid').map((l) => rect(l.fromMm, l.toMm, l.kind)),
+      ...p.stack
+        .filter((l) => l.kind !== 'liquid' || l.note === 'bowl-over-water')
+        .map((l) => rect(l.fromMm, l.toMm, l.kind)),
     ];
   });
 }

@@ -73,6 +73,7 @@ export const patternOf = (kind: string): string => {
     case 'vegetable':
     case 'finish':
       return 'url(#p-leaf)';
+    case 'first':
     case 'hold':
     case 'natural':
     case 'vent':

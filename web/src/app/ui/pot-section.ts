@@ -7,8 +7,11 @@ import { patternOf } from './patterns';
 interface Drawn {
   layer: StackLayer;
   food: string;
+  x: number;
+  w: number;
   y: number;
   h: number;
+  inBowl: boolean;
   fill: string;
   blobs: { x: number; y: number; w: number; h: number; r: number }[];
   label: { x: number; y: number; dotX: number; dotY: number } | null;
@@ -88,10 +91,10 @@ const mostLabels = 4;
                   stroke-width="1.2"
                 />
               }
-            } @else if (d.layer.kind !== 'liquid') {
-              <rect [attr.x]="x0()" [attr.y]="d.y" [attr.width]="w()" [attr.height]="d.h" [attr.fill]="d.fill" />
+            } @else if (d.layer.kind !== 'liquid' || d.inBowl) {
+              <rect [attr.x]="d.x" [attr.y]="d.y" [attr.width]="d.w" [attr.height]="d.h" [attr.fill]="d.fill" />
               <path
-                [attr.d]="'M' + x0() + ' ' + d.y + 'h' + w()"
+                [attr.d]="'M' + d.x + ' ' + d.y + 'h' + d.w"
                 stroke="var(--ink)"
                 stroke-width="0.8"
                 stroke-opacity="0.6"
@@ -104,6 +107,18 @@ const mostLabels = 4;
           stroke="var(--steam)"
           stroke-width="2"
         />
+        <!-- rack and inner bowl stand above the bed -->
+        @if (rackY(); as y) {
+          <path
+            [attr.d]="'M' + (x0() + 6) + ' ' + y + 'h' + (w() - 12)"
+            stroke="var(--rind)"
+            stroke-width="4"
+            stroke-dasharray="10 3"
+          />
+        }
+        @if (bowl(); as b) {
+          <path [attr.d]="b" fill="none" stroke="var(--rind)" stroke-width="5" stroke-linejoin="round" />
+        }
         <!-- litre marks inside the wall -->
         @for (m of marks(); track m.l) {
           <path [attr.d]="'M' + x0() + ' ' + m.y + 'h9'" stroke="var(--rim)" stroke-width="2" />
@@ -119,7 +134,11 @@ const mostLabels = 4;
           stroke-dasharray="9 5"
         />
         <text class="small stop" [attr.x]="x0() + w() - 4" [attr.y]="yLimit() - 6" text-anchor="end">
-          {{ t('pot.limit', { litres: fmt.number(plan().pot.litres * plan().pot.limitFraction, 2) }) }}
+          {{
+            t(plan().pot.limitFraction > 0.5 ? 'pot.limit-other' : 'pot.limit', {
+              litres: fmt.number(plan().pot.litres * plan().pot.limitFraction, 2),
+            })
+          }}
         </text>
         <!-- labels with one leader each -->
         @for (d of drawn(); track d.layer.ingredient) {
@@ -134,7 +153,7 @@ const mostLabels = 4;
               stroke="var(--enamel)"
               stroke-width="1.5"
             />
-            <text class="name" [attr.x]="l.x" [attr.y]="l.y - 15">{{ short(t('food.' + d.food)) }}</text>
+            <text class="name" [attr.x]="l.x" [attr.y]="l.y - 15">{{ short(d.food) }}</text>
             <text class="amount" [attr.x]="l.x" [attr.y]="l.y + 3">
               {{ d.layer.kind === 'liquid' ? fmt.ml(d.layer.litres * 1000) : fmt.grams(d.layer.grams) }}
             </text>
@@ -300,15 +319,19 @@ export class PotSection {
       const at = wanted.indexOf(layer);
       const y = this.yOf(layer.toMm);
       const h = Math.max(2, (layer.toMm - layer.fromMm) * this.scale());
+      const inBowl = layer.note === 'bowl-over-water';
       const dotX = starts[at] ?? 0;
       const food = this.foods()[layer.ingredient] ?? layer.ingredient;
       return {
         layer,
         food,
+        x: inBowl ? this.cx() - this.bowlW() / 2 : this.x0(),
+        w: inBowl ? this.bowlW() : this.w(),
         y,
         h,
+        inBowl,
         fill: patternOf(layer.kind),
-        blobs: layer.kind === 'meat' ? this.pieces(y, h, i) : [],
+        blobs: layer.kind === 'meat' || layer.note === 'on-the-rack-in-steam' ? this.pieces(y, h, i) : [],
         label:
           at < 0
             ? null
@@ -316,10 +339,26 @@ export class PotSection {
                 x: dotX + 7,
                 y: labelY,
                 dotX,
-                dotY: layer.kind === 'liquid' ? this.yOf(Math.min(6, layer.toMm / 2)) : y + Math.min(h / 2, 14),
+                dotY:
+                  layer.kind === 'liquid' && !inBowl ? this.yOf(Math.min(6, layer.toMm / 2)) : y + Math.min(h / 2, 14),
               },
       };
     });
+  });
+
+  /** The inner bowl is 160 mm across; it is drawn as wide, never wider than the pot. */
+  private readonly bowlW = computed(() => Math.min(this.w() - 20, 160 * this.scale()));
+  readonly rackY = computed(() => {
+    const on = this.plan().stack.filter((l) => l.note === 'on-the-rack-in-steam');
+    return on.length > 0 ? this.yOf(Math.min(...on.map((l) => l.fromMm))) + 2 : null;
+  });
+  readonly bowl = computed(() => {
+    const inside = this.plan().stack.filter((l) => l.note === 'bowl-over-water');
+    if (inside.length === 0) return null;
+    const x = this.cx() - this.bowlW() / 2;
+    const top = this.yOf(Math.max(...inside.map((l) => l.toMm))) - 10;
+    const bottom = this.yOf(Math.min(...inside.map((l) => l.fromMm)));
+    return `M${x - 3} ${top}V${bottom - 6}q0 8 8 8H${x + this.bowlW() - 5}q8 0 8 -8V${top}`;
   });
 
   /** Pieces of meat side by side, a little uneven, the same each time. */
@@ -343,7 +382,7 @@ export class PotSection {
   private columns(wanted: readonly StackLayer[]): number[] {
     const letters = wanted.map((l) => {
       const food = this.foods()[l.ingredient] ?? l.ingredient;
-      return Math.max(6.4, this.short(this.transloco.translate(`food.${food}`)).length) + 2;
+      return Math.max(6.4, this.short(food).length) + 2;
     });
     const perLetter =
       (this.w() - 34) /
@@ -359,10 +398,11 @@ export class PotSection {
     });
   }
 
-  /** The first word of a long name: the layer itself tells the rest. */
-  short(name: string): string {
-    const first = name.length > 11 ? name.split(' ')[0]! : name;
-    return first.length > 12 ? `${first.slice(0, 11)}…` : first;
+  /** The short name of the catalogue where the whole one is long; the layer itself tells the rest. */
+  short(food: string): string {
+    const brief: Partial<Record<string, string>> = this.transloco.translateObject('food-short');
+    const name: string = brief[food] ?? this.transloco.translate(`food.${food}`);
+    return name.length > 12 ? `${name.slice(0, 11)}…` : name;
   }
 }
 

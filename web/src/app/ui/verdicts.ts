@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { bandEdges, type Plan } from '@einkorn/core';
+import { starchOf, type Plan, type Starch } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
-import { VerdictStrip } from './verdict-strip';
+import { VerdictStrip, type Band } from './verdict-strip';
 
 /** The three verdicts of a plan: grain, meat, scorch. */
 @Component({
@@ -11,27 +11,21 @@ import { VerdictStrip } from './verdict-strip';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
-      @if (plan().grain; as g) {
+      @if (starch(); as g) {
         <ek-verdict-strip
           data-strip="grain"
-          [kind]="t('verdict.grain')"
-          [verdict]="t('band.' + g.band) + ', ' + fmt.number(g.textureIndex) + ' %'"
-          [note]="t('verdict.chance', { n: chance() })"
+          [kind]="t('verdict.' + g.kind)"
+          [verdict]="said(t, g)"
+          [note]="t('verdict.chance', { n: round(g.chance * 100) })"
           fill="url(#p-grain)"
           tint="var(--turmeric-tint)"
-          [from]="56"
-          [to]="78"
-          [bands]="[
-            { label: t('band.hard'), to: edges[0] },
-            { label: t('band.firm'), to: edges[1] },
-            { label: t('band.fluffy'), to: edges[2] },
-            { label: t('band.soft'), to: edges[3] },
-            { label: t('band.mushy'), to: 78 },
-          ]"
-          [at]="g.textureIndex"
-          [low]="g.textureIndex - g.spreadPoints"
-          [high]="g.textureIndex + g.spreadPoints"
-          [edges]="edgeTexts()"
+          [from]="g.scale.from"
+          [to]="g.scale.to"
+          [bands]="bands(t, g)"
+          [at]="g.at"
+          [low]="g.at - g.spread"
+          [high]="g.at + g.spread"
+          [edges]="edgeTexts(g)"
         />
       }
       @if (worst(); as m) {
@@ -55,7 +49,14 @@ import { VerdictStrip } from './verdict-strip';
           [limit]="{ at: m.safeMinimumC, text: t('verdict.minimum', { c: fmt.number(m.safeMinimumC) }) }"
         />
       } @else {
-        <div class="none quiet">{{ t('verdict.no-meat') }}</div>
+        @for (p of plan().plants; track p.ingredient) {
+          <div class="none">
+            <strong [class.stop-text]="p.verdict === 'hard'">{{ t('plant.' + p.verdict) }}</strong>
+            <span class="quiet">{{ t('plant.softness', { min: fmt.number(p.softMeanMin) }) }}</span>
+          </div>
+        } @empty {
+          <div class="none quiet">{{ t('verdict.no-meat') }}</div>
+        }
       }
       <ek-verdict-strip
         data-strip="scorch"
@@ -86,6 +87,10 @@ import { VerdictStrip } from './verdict-strip';
     :host {
       display: block;
     }
+    .none strong {
+      font-size: 22px;
+      margin-right: 8px;
+    }
     .none {
       border-top: 1px solid var(--hair);
       padding: 8px 0;
@@ -96,10 +101,18 @@ import { VerdictStrip } from './verdict-strip';
 export class Verdicts {
   readonly plan = input.required<Plan>();
   readonly fmt = inject(Format);
-  readonly edges = bandEdges;
+  readonly starch = computed(() => starchOf(this.plan()));
+  round = Math.round;
 
-  readonly chance = computed(() => Math.round((this.plan().grain?.bandChance ?? 0) * 100));
-  readonly edgeTexts = computed(() => bandEdges.map((e) => ({ at: e, text: this.fmt.number(e, 1) })));
+  said(t: (key: string) => string, g: Starch): string {
+    return `${t('band.' + g.band)}, ${g.kind === 'grain' ? `${this.fmt.number(g.at)} %` : `× ${this.fmt.number(g.at, 1)}`}`;
+  }
+  bands(t: (key: string) => string, g: Starch): Band[] {
+    return g.scale.names.map((name, i) => ({ label: t('band.' + name), to: g.scale.edges[i] ?? g.scale.to }));
+  }
+  edgeTexts(g: Starch): { at: number; text: string }[] {
+    return g.scale.edges.map((at) => ({ at, text: this.fmt.number(at, g.kind === 'grain' ? 1 : 2) }));
+  }
   readonly worst = computed(
     () =>
       [...this.plan().meats].sort((a, b) => a.cautiousCoreC - a.safeMinimumC - (b.cautiousCoreC - b.safeMinimumC))[0],

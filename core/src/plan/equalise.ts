@@ -1,0 +1,126 @@
+import type { Kitchen } from '../dish/kitchen';
+import type { Dish, Ingredient } from '../dish/schema';
+import { findFood, foods } from '../food/find';
+import type { Plan } from './document';
+import { plan } from './plan';
+
+/** A change of the dish that lets one program serve all, with the plan it gives. */
+export interface Proposal {
+  code: 'cut-thinner' | 'cut-thicker' | 'on-the-rack' | 'hold-back' | 'swap-grain' | 'swap-cut';
+  ingredient: string;
+  /** millimetres for a cut, a food id for a swap */
+  to?: number | string;
+  dish: Dish;
+  plan: Plan;
+  /** troubles left: stop warnings weigh 10, tough, dry or hard parts 3, cautions 1 */
+  trouble: number;
+}
+
+const thinnestMm = 6;
+const thickestMm = 40;
+
+/** Parts that this program does not serve: not done, tough, dry, hard, or gone soft. */
+export function strugglers(p: Plan): string[] {
+  return [
+    ...p.meats.filter((m) => ['under', 'tough', 'dry'].includes(m.texture)).map((m) => m.ingredient),
+    ...p.plants.filter((v) => v.verdict !== 'done').map((v) => v.ingredient),
+  ];
+}
+
+export const troubleOf = (p: Plan): number =>
+  10 * p.warnings.filter((w) => w.severity === 'stop').length +
+  p.warnings.filter((w) => w.severity === 'caution').length +
+  3 * strugglers(p).length +
+  3 * Number(p.grain ? p.grain.done < 0.9 || Math.abs(p.grain.textureIndex - p.grain.aimIndex) > 6 : false);
+
+/**
+ * When parts need different times: what to change so that one program serves all. Every proposal is planned anew and
+ * only kept when it leaves less trouble than before; the best comes first.
+ */
+export function equalise(dish: Dish, kitchen: Kitchen, chosen: Plan): Proposal[] {
+  const before = troubleOf(chosen);
+  const out: Proposal[] = [];
+  const consider = (code: Proposal['code'], ingredient: string, changed: Dish, to?: number | string): Proposal => {
+    const p = plan(changed, kitchen);
+    const found: Proposal = {
+      code,
+      ingredient,
+      dish: changed,
+      plan: p,
+      trouble: troubleOf(p),
+      ...(to === undefined ? {} : { to }),
+    };
+    if (found.trouble < before) out.push(found);
+    return found;
+  };
+  for (const id of strugglers(chosen)) {
+    const item = dish.ingredients.find((i) => i.id === id)!;
+    const food = findFood(item.food);
+    const meat = chosen.meats.find((m) => m.ingredient === id);
+    const plant = chosen.plants.find((v) => v.ingredient === id);
+    const mm = item.prep?.thicknessMm ?? food.meat?.defaultThicknessMm[0] ?? food.plant?.defaultThicknessMm[0] ?? 20;
+    const cut = (to: number): Dish => withIngredient(dish, { ...item, prep: { ...item.prep, thicknessMm: to } });
+    if (meat?.texture === 'dry' || plant?.verdict === 'soft') {
+      // Larger pieces take longer to come up: the same program is gentler on them.
+      for (const to of [Math.round(mm * 1.4), Math.round(mm * 1.8)])
+        if (to <= thickestMm && consider('cut-thicker', id, cut(to), to).trouble < before) break;
+      consider('hold-back', id, withIngredient(dish, { ...item, joins: 'finish' }));
+      if (dish.family !== 'pot-in-pot') consider('on-the-rack', id, withIngredient(dish, { ...item, place: 'rack' }));
+    } else {
+      let low = thinnestMm;
+      let high = Math.floor(mm) - 1;
+      // The thickest cut that still helps: thinner is never less done.
+      if (high >= low && consider('cut-thinner', id, cut(low), low).trouble < before) {
+        out.pop();
+        while (low < high) {
+          const mid = (low + high + 1) >> 1;
+          if (troubleOf(plan(cut(mid), kitchen)) < before) low = mid;
+          else high = mid - 1;
+        }
+        consider('cut-thinner', id, cut(low), low);
+      }
+      if (meat?.texture === 'tough')
+        for (const to of quickerCuts(food.id))
+          consider('swap-cut', id, withIngredient(dish, { ...item, food: to }), to);
+    }
+  }
+  const grain = dish.ingredients.find((i) => findFood(i.food).kind === 'grain');
+  if (grain && strugglers(chosen).length > 0)
+    for (const to of otherGrains(grain.food, chosen))
+      consider('swap-grain', grain.id, withIngredient(dish, { ...grain, food: to }), to);
+  return out.sort((a, b) => a.trouble - b.trouble || a.plan.timeline.at(-1)!.endMin - b.plan.timeline.at(-1)!.endMin);
+}
+
+const withIngredient = (dish: Dish, changed: Ingredient): Dish => ({
+  ...dish,
+  ingredients: dish.ingredients.map((i) => (i.id === changed.id ? changed : i)),
+});
+
+/** Cuts of the same animal that are tender sooner. */
+function quickerCuts(id: string): string[] {
+  const need = findFood(id).meat?.tenderCoreMin?.[0] ?? 0;
+  const animal = id.split('-')[0]!;
+  return foods
+    .filter(
+      (f) => f.kind === 'meat' && f.id !== id && f.id.startsWith(animal) && (f.meat!.tenderCoreMin?.[0] ?? 0) < need,
+    )
+    .map((f) => f.id)
+    .slice(0, 2);
+}
+
+/** Grains that want more time when something is not done, less when something is overdone: the two nearest. */
+function otherGrains(id: string, p: Plan): string[] {
+  const own = findFood(id).grain!.eRef[0];
+  const slower =
+    p.meats.some((m) => m.texture === 'tough' || m.texture === 'under') || p.plants.some((v) => v.verdict === 'hard');
+  return foods
+    .filter(
+      (f) =>
+        f.kind === 'grain' &&
+        !f.id.startsWith('oats') &&
+        (slower ? f.grain!.eRef[0] > own + 4 : f.grain!.eRef[0] < own - 4),
+    )
+    .sort((a, b) => Math.abs(a.grain!.eRef[0] - own) - Math.abs(b.grain!.eRef[0] - own))
+    .map((f) => f.id)
+    .slice(0, 2);
+}

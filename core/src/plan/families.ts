@@ -1,0 +1,64 @@
+import type { Family } from '../dish/schema';
+import type { Sourced } from '../source';
+
+/** What a family of dishes asks of the planner. Every family has its own row: none borrows another's silently. */
+export interface FamilyRule {
+  /** the starch it is built on */
+  starch: 'grain' | 'pasta' | 'any' | 'none';
+  /** planned without it too */
+  starchOptional: boolean;
+  /** free sauce wanted, share of the finished dish */
+  sauceShare: Sourced;
+  /** stirred, or so wet that the grain follows the pot at once: no lag of the bed */
+  stirred: boolean;
+  /** the grain is turned in fat before the liquid */
+  coats: boolean;
+  /** things are fried in the pot first */
+  fries: boolean;
+  /** minutes of standing after the lid opens that still cook */
+  standMin: number;
+  /** minutes of open simmering and stirring after the lid opens */
+  simmerMin: number;
+  /** slow meat may go first, under its own pressure */
+  twoStage: boolean;
+}
+
+const rule = (
+  starch: FamilyRule['starch'],
+  sauceShare: number,
+  more: Partial<Omit<FamilyRule, 'starch' | 'sauceShare'>> = {},
+): FamilyRule => ({
+  starch,
+  starchOptional: false,
+  sauceShare: [sauceShare, 'P'],
+  stirred: false,
+  coats: false,
+  fries: true,
+  standMin: 0,
+  simmerMin: 0,
+  twoStage: false,
+  ...more,
+});
+
+/** Shares, standing and simmering minutes: common practice. A one-pot grain with much tomato is made wetter, see below. */
+export const familyRules: Record<Family, FamilyRule> = {
+  'plain-grain': rule('grain', 0, { fries: false, standMin: 4 }),
+  'coated-grain': rule('grain', 0, { coats: true, standMin: 4 }),
+  'one-pot-grain': rule('grain', 0, { standMin: 4, twoStage: true }),
+  'layered-grain': rule('grain', 0.02, { standMin: 4, twoStage: true }),
+  biryani: rule('grain', 0, { standMin: 4, twoStage: true }),
+  risotto: rule('grain', 0.17, { stirred: true, coats: true, simmerMin: 3 }),
+  casserole: rule('any', 0.1, { starchOptional: true, twoStage: true }),
+  'one-pot-pasta': rule('pasta', 0.12),
+  'layered-pasta': rule('pasta', 0.15),
+  'noodle-soup': rule('any', 0.6, { stirred: true, twoStage: true }),
+  'rack-over-grain': rule('grain', 0, { standMin: 4 }),
+  'pot-in-pot': rule('grain', 0, { standMin: 4, twoStage: true }),
+  porridge: rule('grain', 0, { stirred: true, fries: false }),
+  'steamed-side': rule('none', 0, { fries: false }),
+};
+
+/** From this much tomato to the grain a one-pot dish is meant to be moist, and how moist [common practice]. */
+export const tomatoDish = { perGrain: 0.5, sauceShare: 0.07 } as const;
+/** A baked topping wants no loose sauce below it [common practice]. */
+export const bakedShare = 0.02;

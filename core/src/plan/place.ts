@@ -1,0 +1,47 @@
+import { Problem } from '../problem';
+import { hasFlag, type Gathered, type Item } from './gather';
+
+export type Place = 'liquid' | 'base' | 'grain' | 'top' | 'rack' | 'inner-bowl';
+
+/** Where an ingredient lies when the lid closes: the cook's word, else the planner's. */
+export function placeOf(g: Gathered, item: Item): Place {
+  const said = item.ingredient.place;
+  if (said === 'inner-bowl' && !g.inBowl) {
+    const at = g.items.indexOf(item);
+    throw new Problem(
+      'place-not-here',
+      'An inner bowl needs a dish of the family pot-in-pot. Choose that family or another place.',
+      [
+        {
+          path: `ingredients.${at}.place`,
+          message: 'Choose base, liquid, grain, top or rack, or the family pot-in-pot.',
+        },
+      ],
+    );
+  }
+  if (said && item.food.grain && (said === 'rack' || said === 'liquid')) {
+    const at = g.items.indexOf(item);
+    throw new Problem('place-not-here', `Grain and pasta cannot lie on a ${said}: they need to stand in their water.`, [
+      { path: `ingredients.${at}.place`, message: 'Choose base, grain, top or, in a pot-in-pot dish, inner-bowl.' },
+    ]);
+  }
+  if (said) return said;
+  if (item.food.grain) return g.inBowl ? 'inner-bowl' : 'grain';
+  if (item.food.kind === 'liquid') return hasFlag(item, 'tomato') ? 'top' : 'liquid';
+  if (g.dish.family === 'steamed-side' && (item.food.kind === 'vegetable' || item.food.kind === 'meat')) return 'rack';
+  if (item.food.kind === 'meat') {
+    const cut = item.food.meat!.cut;
+    if (g.dish.family === 'rack-over-grain') return 'rack';
+    if (cut === 'egg') return 'rack';
+    // In a stew without starch, or in a soup, everything lies in the liquid.
+    if (!g.grain || g.inBowl || g.rule.stirred) return 'base';
+    return cut === 'white' || cut === 'cooked' || cut === 'fish' ? 'top' : 'base';
+  }
+  if (item.food.kind === 'vegetable') {
+    if (!g.grain || g.inBowl) return 'base';
+    return item.joins === 'fry' && !hasFlag(item, 'tomato') ? 'base' : 'top';
+  }
+  if (item.food.kind === 'dairy') return 'top';
+  if (item.food.kind === 'other') return 'base';
+  return 'liquid';
+}

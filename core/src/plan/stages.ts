@@ -1,0 +1,101 @@
+import { HeatedPot } from '../pot/cook';
+import { baseAreaCm2 } from '../pot/profile';
+import type { Bench } from './bench';
+import { hasFlag, type Gathered, type Item } from './gather';
+import { depthCm, loadOf } from './load';
+import { runMeats, type Earlier } from './meat';
+import { placeOf } from './place';
+import { steamG } from './water';
+
+/** Slow meat that cooks under its own pressure first; the starch joins it for a second, shorter stage. */
+export interface FirstStage {
+  items: ReadonlySet<string>;
+  liquidMl: number;
+  holdMin: number;
+  minutesToPressure: number;
+  ventMin: number;
+  steamG: number;
+  whistles: number;
+  earlier: Earlier;
+}
+
+/** Minutes between the stages: lid off, grain in, lid on [common practice]. */
+export const betweenMin = 3;
+const betweenC = 92;
+/** A little over the threshold, since the second stage only warms the pieces again. */
+const sure = 1.05;
+const mostHoldMin = 60;
+
+/** What goes into the first stage: the slow meat and everything that lies below the starch, without it. */
+function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
+  return g.items.filter(
+    (i) =>
+      i !== g.grain &&
+      i.joins !== 'finish' &&
+      i.joins !== 'topping' &&
+      !hasFlag(i, 'delicate') &&
+      (tough.includes(i) || placeOf(g, i) === 'base' || placeOf(g, i) === 'liquid'),
+  );
+}
+
+/**
+ * The first stage that makes `tough` tender together with what the second stage adds (`laterMin`, collagen minutes at
+ * 116.5 degC), ended by a quick release. The hold is found by bisection: more hold is never less tender.
+ */
+export function firstStage(
+  b: Bench,
+  tough: readonly Item[],
+  laterMin: number,
+  addMl: number,
+  fixedHoldMin?: number,
+): FirstStage {
+  const items = firstItems(b.g, tough);
+  const ids = new Set(items.map((i) => i.ingredient.id));
+  const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.free[0], 0);
+  // A soup boils whole; elsewhere the first stage gets what its steam needs and the starch gets the rest fresh.
+  const needed = b.g.rule.stirred ? addMl : Math.max(0, b.pot.minimumLiquidMl[0] - others);
+  const liquidMl = b.g.inBowl ? 0 : Math.min(Math.max(addMl, 0), needed);
+  const g: Gathered = { ...b.g, items, grain: null, inBowl: false };
+  const bare = { ...b.src, soakG: 0, clingG: 0 };
+  const load = loadOf(g, bare, liquidMl, b.outerMl);
+  const heated = new HeatedPot(b.pot, b.kitchen.altitudeM, load, 'high');
+  const depth = depthCm(g, load, baseAreaCm2(b.pot));
+  const pieces: Gathered = { ...g, items: [...tough] };
+  const cook = (holdMin: number) => heated.finish(holdMin, { kind: 'quick' });
+  const enough = (holdMin: number): boolean =>
+    runMeats(pieces, cook(holdMin), depth, null, true).every(
+      (m) => m.nominal.collagenCoreMin + laterMin >= sure * m.item.food.meat!.tenderCoreMin![0] && m.verdict.ok,
+    );
+  let low = fixedHoldMin ?? 1;
+  let high = fixedHoldMin ?? mostHoldMin;
+  while (low < high) {
+    const mid = (low + high) >> 1;
+    if (enough(mid)) high = mid;
+    else low = mid + 1;
+  }
+  const holdMin = b.pot.whistle ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(low))) : low;
+  const run = cook(holdMin);
+  const gap = Math.round((betweenMin * 60) / run.history.dtS);
+  const tempC = new Float64Array(run.history.tempC.length + gap).fill(betweenC);
+  tempC.set(run.history.tempC);
+  return {
+    items: ids,
+    liquidMl,
+    holdMin,
+    minutesToPressure: (run.countdownS ?? run.releaseS) / 60,
+    ventMin: (run.openS - run.releaseS) / 60,
+    steamG: steamG(run),
+    whistles: run.whistles,
+    earlier: { tempC, items: ids },
+  };
+}
+
+/** The bench of a plan that was already made: with the same first stage, if it had one. */
+export function benchOfPlan(
+  b: Bench,
+  chosen: { liquid: { addMl: number }; firstStage: { holdMin: number } | null },
+): Bench {
+  if (!chosen.firstStage) return b;
+  const tough = b.g.items.filter((i) => i.food.meat?.cut === 'stew' && i.joins !== 'finish');
+  return { ...b, first: firstStage(b, tough, 0, chosen.liquid.addMl, chosen.firstStage.holdMin) };
+}

@@ -1,0 +1,113 @@
+import { aimIndexOf, bandEdges, pastaBand, pastaEdges, sauceBand, wishTime, type Texture } from '../grain/texture';
+import { pastaX } from '../food/pasta';
+import type { Plan } from './document';
+import type { Gathered } from './gather';
+import { saucyFrom, type GrainOutcome } from './water';
+
+/** One standard deviation of the clock of pasta: activation energy 25 to 40 kJ/mol and the packet's own rounding [derived]. */
+const pastaTimeSd = 0.09;
+
+/** What the grain became, in words and with its spread; null for pasta and without a starch. */
+export function grainVerdict(g: Gathered, out: GrainOutcome | null, points: number, texture: Texture): Plan['grain'] {
+  const item = g.grain;
+  if (!out || item?.food.kind !== 'grain') return null;
+  // Where the sauce sets the water, the wish moved the time, not the aim.
+  const wish = g.sauceShare >= saucyFrom ? 'fluffy' : texture;
+  return {
+    food: item.food.id,
+    ingredient: item.ingredient.id,
+    moisture: out.clock.moisture,
+    band: out.texture.band,
+    equivalentMin: out.clock.equivalentMin,
+    freeSauceG: out.clock.freeG,
+    freeShare: out.freeShare,
+    sauce: sauceBand(out.freeShare),
+    textureIndex: out.texture.index,
+    spreadPoints: points,
+    bandChance: bandChance(out.texture.index, points, bandEdges),
+    done: out.texture.done,
+    aimIndex: aimIndexOf(item.food.grain!, wish),
+  };
+}
+
+/** What the pasta became; null for grain and without a starch. */
+export function pastaVerdict(g: Gathered, out: GrainOutcome | null, texture: Texture): Plan['pasta'] {
+  const item = g.grain;
+  if (!out || item?.food.kind !== 'pasta') return null;
+  const packetMin = item.food.packetMin![0];
+  const x = (out.clock.equivalentMin * out.slowing) / packetMin;
+  const spreadX = pastaTimeSd * x;
+  return {
+    food: item.food.id,
+    ingredient: item.ingredient.id,
+    equivalentMin: out.clock.equivalentMin,
+    packetMin,
+    x,
+    band: pastaBand(x, out.clock.moisture),
+    moisture: out.clock.moisture,
+    freeSauceG: out.clock.freeG,
+    freeShare: out.freeShare,
+    sauce: sauceBand(out.freeShare),
+    spreadX,
+    bandChance: bandChance(x, spreadX, pastaEdges),
+    aimX: pastaX.want * wishTime[texture],
+  };
+}
+
+/** Chance that a normal error of `sd` leaves the value in its own band. */
+function bandChance(value: number, sd: number, inner: readonly number[]): number {
+  const edges = [-Infinity, ...inner, Infinity];
+  const i = edges.findIndex((e, k) => value >= e && value < edges[k + 1]!);
+  return normal((edges[i + 1]! - value) / sd) - normal((edges[i]! - value) / sd);
+}
+
+/** Normal distribution function; Abramowitz & Stegun 26.2.17, error below 7.5e-8. */
+export function normal(x: number): number {
+  if (!Number.isFinite(x)) return x > 0 ? 1 : 0;
+  const t = 1 / (1 + 0.2316419 * Math.abs(x));
+  const tail =
+    (Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)) *
+    t *
+    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  return x >= 0 ? 1 - tail : tail;
+}
+
+/** The starch of a plan, grain or pasta, as one thing to show: where it lies on its own scale and how sure that is. */
+export interface Starch {
+  kind: 'grain' | 'pasta';
+  ingredient: string;
+  band: string;
+  /** texture index, or multiples of the packet's minutes */
+  at: number;
+  spread: number;
+  chance: number;
+  equivalentMin: number;
+  sauce: 'dry' | 'moist' | 'saucy' | 'soupy';
+  freeSauceG: number;
+  /** band edges and names on that scale, with its ends */
+  scale: { from: number; to: number; edges: readonly number[]; names: readonly string[] };
+}
+
+const scales = {
+  grain: { from: 56, to: 78, edges: bandEdges, names: ['hard', 'firm', 'fluffy', 'soft', 'mushy'] },
+  pasta: { from: 0.7, to: 1.8, edges: pastaEdges, names: ['hard', 'al-dente', 'tender', 'soft'] },
+} as const;
+
+/** Grain or pasta of the plan, whichever it has; null for a dish without. */
+export function starchOf(p: Plan): Starch | null {
+  const kind = p.grain ? 'grain' : 'pasta';
+  const s = p.grain ?? p.pasta;
+  if (!s) return null;
+  return {
+    kind,
+    ingredient: s.ingredient,
+    band: s.band,
+    at: p.grain ? p.grain.textureIndex : p.pasta!.x,
+    spread: p.grain ? p.grain.spreadPoints : p.pasta!.spreadX,
+    chance: s.bandChance,
+    equivalentMin: s.equivalentMin,
+    sauce: s.sauce,
+    freeSauceG: s.freeSauceG,
+    scale: scales[kind],
+  };
+}

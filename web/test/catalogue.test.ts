@@ -1,0 +1,57 @@
+import { evaluate, foodIds, kitchenSchema, plan, potIds, readDish, type Plan } from '@einkorn/core';
+import { demoDishes } from '../../server/src/demo/dishes';
+import en from '../src/app/i18n/en.json';
+
+/** Every word that the core can say must stand in the catalogue, or a cook reads a key. */
+const has = (key: string): boolean => {
+  let at: unknown = en;
+  for (const part of key.split('.'))
+    at = typeof at === 'object' && at !== null ? (at as Record<string, unknown>)[part] : undefined;
+  return typeof at === 'string';
+};
+
+const keysOf = (p: Plan): string[] => [
+  ...p.stack.map((l) => `stack-note.${l.note ?? ''}`),
+  ...p.warnings.map((w) => `warning.${w.code}`),
+  ...p.fry.map((f) => `until.${f.until}`),
+  ...p.finish.map((f) => `finish-step.${f.code}`),
+  ...p.steps.flatMap((s) => ['title', 'how', 'next'].map((x) => `step.${s.text}.${x}`)),
+  ...p.steps.flatMap((s) => (s.caution ? [`caution.${s.caution}`] : [])),
+  ...p.timeline.flatMap((s) => [`stage.${s.stage}`, `stage-name.${s.stage}`]),
+  ...p.liquid.ledger.flatMap((r) => [
+    r.item.startsWith('from:') ? 'ledger.from' : `ledger.${r.item}`,
+    `rule.${r.reason.rule}`,
+    ...r.reason.terms.map((t) => `term.${t.label}`),
+  ]),
+  ...[p.decided.holdMin, p.decided.naturalMin, p.decided.saltG].flatMap((r) => [
+    `rule.${r.rule}`,
+    ...r.terms.map((t) => `term.${t.label}`),
+  ]),
+  ...p.scorch.reasons.flatMap((r) => [`scorch-reason.${r.code}`, ...(r.remedy ? [`remedy.${r.remedy}`] : [])]),
+  ...p.meats.map((m) => `meat.${m.texture}`),
+  ...p.plants.map((x) => `plant.${x.verdict}`),
+  `band.${p.grain?.band ?? p.pasta?.band ?? 'firm'}`,
+  `family.${p.family}`,
+];
+
+test('foods and pots have names', () => {
+  expect(foodIds.filter((f) => !has(`food.${f}`))).toEqual([]);
+  expect(potIds.filter((p) => !(p in en['pot-name']))).toEqual([]);
+});
+
+test('everything said about the dishes of the hut, in two pots, well and badly cooked, is in the catalogue', () => {
+  const missing = new Set<string>();
+  for (const doc of Object.values(demoDishes)) {
+    const dish = readDish(doc);
+    for (const potId of ['electric-5.7', 'whistle-5']) {
+      const kitchen = kitchenSchema.parse({ potId, altitudeM: 1180 });
+      const bad = {
+        ...dish,
+        asCooked: { liquidMl: 60, pressure: 'high' as const, holdMin: 0, release: { kind: 'quick' as const } },
+      };
+      for (const p of [plan(dish, kitchen), evaluate(bad, kitchen)])
+        for (const k of keysOf(p)) if (!has(k)) missing.add(k);
+    }
+  }
+  expect([...missing].sort()).toEqual([]);
+});
