@@ -3,9 +3,21 @@ import type { Dish } from '../dish/schema';
 import { pots, type PotProfile } from '../pot/profile';
 import { Problem } from '../problem';
 import { gather, type Gathered } from './gather';
+import type { Earlier } from './meat';
 import { placeOf } from './place';
-import type { FirstStage } from './stages';
 import { waterSources, type Sources } from './water';
+
+/** Slow meat that cooks under its own pressure first; the starch joins it for a second, shorter stage. */
+export interface FirstStage {
+  items: ReadonlySet<string>;
+  liquidMl: number;
+  holdMin: number;
+  minutesToPressure: number;
+  ventMin: number;
+  steamG: number;
+  whistles: number;
+  earlier: Earlier;
+}
 
 /** What every question about a dish starts from: the weighed board, its water, the pot and the kitchen. */
 export interface Bench {

