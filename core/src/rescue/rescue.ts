@@ -1,0 +1,283 @@
+import type { Kitchen } from '../dish/kitchen';
+import type { Dish } from '../dish/schema';
+import { findFood } from '../food/find';
+import { rate } from '../grain/rate';
+import { uptakePerMin } from '../grain/clock';
+import { bandOf } from '../grain/texture';
+import { uptakeGPerG } from '../grain/uptake';
+import { cookPiece } from '../meat/piece';
+import { shapeExponent } from '../meat/geometry';
+import { evaporationKgPerS } from '../pot/open';
+import { setBench, type Bench } from '../plan/bench';
+import type { Plan } from '../plan/document';
+import { slurryFor } from '../plan/keep';
+import { symptoms, type Answers, type Move, type MoveStep, type Symptom } from './moves';
+import { Problem } from '../problem';
+
+/** Minutes after the predicted pin that are still nothing to worry about [common practice]. */
+const patienceMin = 5;
+/** Thin liquid over the minimum that makes a scraped base safe again, mL [common practice]. */
+const spareMl = 60;
+const simmerC = 95;
+/** A salted dish is put right down to here, percent of its mass [common practice]. */
+const rightSalt = 1.0;
+
+const step = (code: string, params: MoveStep['params'] = {}): MoveStep => ({ code, params });
+const round5 = (x: number): number => Math.ceil(x / 5) * 5;
+
+/**
+ * What now: the move for this pot and this dish, computed from the plan and what the cook saw, with what not to do.
+ * Throws Problem `answer-missing` when a question that the move needs was not answered.
+ */
+export function rescue(symptom: Symptom, dish: Dish, kitchen: Kitchen, p: Plan, answers: Answers = {}): Move {
+  const b = setBench(dish, kitchen);
+  for (const ask of symptoms[symptom].asks)
+    if (answers[ask] === undefined)
+      throw new Problem('answer-missing', `To help, say: ${ask}.`, [
+        { path: ask, message: 'This answer is needed for the sum.' },
+      ]);
+  const { steps, effect } = movers[symptom](b, p, answers);
+  return { symptom, steps, never: symptoms[symptom].never, effect };
+}
+
+type Answer = Pick<Move, 'steps' | 'effect'>;
+type Mover = (b: Bench, p: Plan, a: Answers) => Answer;
+
+const movers: Record<Symptom, Mover> = {
+  'no-pressure': (_, p, a): Answer => {
+    const late = a.minutes! - p.program.pinUpMin;
+    if (late < patienceMin)
+      return {
+        steps: [step('wait', { minutes: Math.ceil(patienceMin - late) })],
+        effect: { expectedMin: Math.round(p.program.pinUpMin) },
+      };
+    const short = Math.max(0, p.pot.minimumLiquidMl - p.pot.thinLiquidMl);
+    return {
+      steps: [
+        step('heat-off'),
+        step('check-valve'),
+        step('check-ring'),
+        ...(short > 0 ? [step('add-liquid', { ml: round5(short + spareMl) })] : [step('check-liquid-thin')]),
+        step('scrape-base'),
+        step('lock-again'),
+      ],
+      effect: { shortMl: Math.round(short) },
+    };
+  },
+  'burn-warning': (b, p, a) => {
+    const done = soFar(p, a.minutes!);
+    const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0;
+    const perMin = b.g.grain ? rate(b.g.grain.food.grain!.kinetics, p.program.steamC) : 1;
+    // A warm pot comes back to pressure in about half its first time; that cooks too.
+    const left = Math.max(0, (want - done) / perMin - p.program.minutesToPressure / 4);
+    const ml = round5(Math.max(spareMl, p.pot.minimumLiquidMl - p.pot.thinLiquidMl + spareMl));
+    const thick = p.stack.filter((l) => l.kind === 'thick').map((l) => l.ingredient);
+    return {
+      steps: [
+        step('heat-off'),
+        step('release-quick'),
+        step('pin-down-open'),
+        step('scrape-base'),
+        step('add-thin', { ml }),
+        ...(thick.length > 0 ? [step('thick-on-top', { ingredient: thick[0]! })] : []),
+        step('restart', { holdMin: Math.round(left) }),
+      ],
+      effect: { doneShare: want > 0 ? Math.min(1, done / want) : 0, holdMin: Math.round(left) },
+    };
+  },
+  'meat-under': (b, p, a) => {
+    const item = b.g.items.find((i) => i.ingredient.id === a.ingredient && i.food.kind === 'meat');
+    if (!item)
+      throw new Problem('answer-unknown', 'This dish has no such meat.', [
+        { path: 'ingredient', message: 'Name a meat of the dish.' },
+      ]);
+    const minimum = item.food.meat!.safeMinimumC[0];
+    const more = minutesToReach(
+      item.thicknessMm,
+      item.ingredient.prep?.shape ?? 'cube',
+      item.food.meat!.composition,
+      item.food.meat!.species,
+      a.coreC!,
+      p.program.steamC,
+      minimum,
+    );
+    const rec = b.g.grain?.food.grain;
+    const extra = rec ? more * rate(rec.kinetics, p.program.steamC) : 0;
+    const was = p.grain?.equivalentMin ?? 0;
+    const shift = was > 0 ? 3 * Math.log((was + extra) / was) : 0;
+    const tooMuch = p.grain !== null && bandOf(p.grain.textureIndex + shift) === 'mushy' && p.grain.band !== 'mushy';
+    return {
+      steps: tooMuch
+        ? [step('take-meat-out'), step('finish-in-pan', { minimum }), step('check-thermometer', { minimum })]
+        : [step('lid-on-again', { minutes: more }), step('release-quick'), step('check-thermometer', { minimum })],
+      effect: { minutes: more, grainPoints: Math.round(shift * 10) / 10, minimumC: minimum },
+    };
+  },
+  'grain-hard': (b, p, a): Answer => {
+    const grain = b.g.grain;
+    if (!grain || !p.grain) return { steps: [step('lid-on-again', { minutes: 3 })], effect: {} };
+    const rec = grain.food.grain!;
+    const lack = Math.max(
+      0,
+      grain.grams *
+        (uptakeGPerG(rec.rawMoisture[0], rec.aimMoisture[0]) - uptakeGPerG(rec.rawMoisture[0], p.grain.moisture)),
+    );
+    const ml = a.waterLeft ? 0 : round5(Math.max(30, lack + 15));
+    const minutes = Math.max(3, Math.round((rec.eRef[0] * 0.25) / rate(rec.kinetics, simmerC)));
+    return {
+      steps: a.waterLeft
+        ? [step('lid-on-again', { minutes: Math.max(2, Math.round(minutes / 3)) })]
+        : [step('sprinkle-hot', { ml }), step('rest-sealed', { minutes })],
+      effect: { ml, minutes },
+    };
+  },
+  mushy: (b) => ({
+    steps: [
+      step('spread-wide'),
+      step('steam-off', { minutes: 5 }),
+      step(b.g.grain?.food.kind === 'pasta' ? 'becomes-bake' : 'becomes-porridge'),
+    ],
+    effect: { offG: Math.round(evaporationKgPerS(80, 0) * 60_000 * 5) },
+  }),
+  soup: (b, p, a) => {
+    const perMin = evaporationKgPerS(simmerC, p.pot.altitudeM) * 60_000;
+    const minutes = a.extraMl! / perMin;
+    const grain = b.g.grain;
+    const slurry = slurryFor(p.pot.thinLiquidMl);
+    const rec = grain?.food.grain;
+    // What the starch still drinks in five minutes at about 90 degC, by the uptake law.
+    const now = (p.grain ?? p.pasta)?.moisture ?? 0;
+    const room = rec ? rec.maxMoisture[0] / (1 - rec.maxMoisture[0]) - now / (1 - now) : 0;
+    const drinks = rec
+      ? grain!.grams *
+        (1 - rec.rawMoisture[0]) *
+        Math.max(0, room) *
+        (1 - Math.exp(-uptakePerMin(rec) * rate(rec.kinetics, 90) * 5))
+      : 0;
+    return {
+      steps: [
+        ...(drinks > 10 ? [step('stand', { minutes: 5, grams: Math.round(drinks) })] : []),
+        ...(a.extraMl! - drinks > 20
+          ? [step('simmer-open', { minutes: Math.max(1, Math.round((a.extraMl! - drinks) / perMin)) })]
+          : []),
+        step('or-slurry', { starchG: Math.round(slurry.starchG), waterMl: Math.round(slurry.waterMl) }),
+      ],
+      effect: { minutes: Math.round(minutes), gramsPerMin: Math.round(perMin * 10) / 10, drinksG: Math.round(drinks) },
+    };
+  },
+  'too-dry': (b, p) => {
+    const ml = round5(Math.max(30, 0.06 * (b.g.items.reduce((s, i) => s + i.grams, 0) + p.liquid.addMl)));
+    return {
+      steps: [step('add-hot-broth', { ml }), step('fold-once'), step('rest-sealed', { minutes: 3 })],
+      effect: { ml },
+    };
+  },
+  'stuck-bottom': () => ({
+    steps: [step('heat-off'), step('stand', { minutes: 5, grams: 0 }), step('lift-off-top')],
+    effect: {},
+  }),
+  curdled: (_, p) => ({
+    steps: [
+      step('heat-off'),
+      step('whisk-starch', { starchG: Math.max(3, Math.round(slurryFor(p.liquid.addMl).starchG / 3)) }),
+    ],
+    effect: {},
+  }),
+  'too-salty': (b, p, a) => {
+    const massG = b.g.items.reduce((s, i) => s + (i.main ? 0 : i.grams), 0) + p.liquid.addMl;
+    // Only unsalted mass dilutes: salt stays, the dish grows.
+    const more = Math.max(0, massG * (a.saltPercent! / rightSalt - 1));
+    return {
+      steps:
+        more < 1
+          ? [step('nothing-to-do')]
+          : [step('add-unsalted', { grams: Math.round(more / 10) * 10 }), step('acid-and-fat')],
+      effect: { addG: Math.round(more), saltPercent: rightSalt },
+    };
+  },
+  'release-forgotten': (b, p, a) => {
+    const rec = b.g.grain?.food.grain;
+    // A closed pot after its release stands near boiling and cools slowly.
+    const extra = rec ? a.minutes! * rate(rec.kinetics, simmerC) : 0;
+    const was = (p.grain ?? p.pasta)?.equivalentMin ?? 0;
+    const shift = was > 0 ? 3 * Math.log((was + extra) / was) : 0;
+    const band = p.grain ? bandOf(p.grain.textureIndex + shift) : (p.pasta?.band ?? 'soft');
+    return {
+      steps: [step('pin-down-open'), step(shift > 1.5 ? 'spread-wide' : 'no-harm', { band })],
+      effect: { points: Math.round(shift * 10) / 10, band },
+    };
+  },
+  spray: () => ({ steps: [step('close-valve'), step('wait', { minutes: 2 }), step('short-bursts')], effect: {} }),
+  'forgotten-ingredient': (_, p, a) => {
+    const food = findFood(a.food!, 'food');
+    const delicate =
+      food.flags.includes('delicate') ||
+      food.kind === 'dairy' ||
+      food.kind === 'seasoning' ||
+      food.flags.includes('acid');
+    const minimum = food.meat?.safeMinimumC[0] ?? 0;
+    return {
+      steps: delicate
+        ? [step('at-the-finish', { food: food.id })]
+        : food.kind === 'meat'
+          ? [step('cook-apart', { food: food.id }), step('check-thermometer', { minimum })]
+          : food.kind === 'vegetable'
+            ? [step('fry-apart', { food: food.id }), step('at-the-finish', { food: food.id })]
+            : [
+                step('heat-off'),
+                step('release-quick'),
+                step('pin-down-open'),
+                step('add-and-restart', { food: food.id }),
+              ],
+      effect: { minutesLeft: Math.round(p.program.holdMin) },
+    };
+  },
+};
+
+/** Equivalent minutes that the starch has had after so many minutes under the lid, from the planned curve. */
+function soFar(p: Plan, minutes: number): number {
+  const total = p.curve.minutes.at(-1) ?? 1;
+  const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0;
+  let all = 0;
+  let had = 0;
+  p.curve.tempC.forEach((c, i) => {
+    const r = rate('diff', c);
+    all += r;
+    if (p.curve.minutes[i]! <= Math.min(minutes, total)) had += r;
+  });
+  return all > 0 ? (want * had) / all : 0;
+}
+
+/** Whole minutes at `potC` until the cautious core of a piece that was `coreC` throughout reaches `minimumC`. */
+export function minutesToReach(
+  thicknessMm: number,
+  shape: Parameters<typeof shapeExponent>[0],
+  composition: readonly [number, number, number, number],
+  species: 'poultry' | 'red',
+  coreC: number,
+  potC: number,
+  minimumC: number,
+): number {
+  const [water, protein, fat, ash] = composition;
+  // Back to pressure first: a few minutes at the boil, then the pot's own temperature.
+  const tempC = Float64Array.from({ length: 3600 }, (_, s) => Math.min(potC, 97 + s / 12));
+  const trace = { minutes: [] as number[], coreC: [] as number[] };
+  cookPiece({
+    composition: { water, protein, fat, ash },
+    freezeC: -1.5,
+    species,
+    thicknessM: thicknessMm / 1000,
+    exponent: shapeExponent(shape),
+    startC: coreC,
+    pre: [],
+    tempC,
+    dtS: 1,
+    releaseAt: tempC.length,
+    place: 'steam',
+    cautious: true,
+    restS: 0,
+    trace,
+  });
+  const i = trace.coreC.findIndex((c) => c >= minimumC);
+  return i < 0 ? 60 : Math.max(1, Math.ceil(trace.minutes[i]!));
+}

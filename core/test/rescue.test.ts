@@ -1,0 +1,92 @@
+import fc from 'fast-check';
+import { plan } from '../src/plan/plan';
+import { symptoms, type Answers, type Symptom } from '../src/rescue/moves';
+import { minutesToReach, rescue } from '../src/rescue/rescue';
+import { Problem } from '../src/problem';
+import { hut, plainRice, turkeyRice } from './helpers/dishes';
+
+const dish = turkeyRice();
+const p = plan(dish, hut);
+const all: Answers = {
+  minutes: 20,
+  coreC: 66,
+  ingredient: 'turkey',
+  waterLeft: false,
+  extraMl: 200,
+  saltPercent: 1.4,
+  food: 'onion',
+};
+const codes = (s: Symptom, a: Answers = all): string[] => rescue(s, dish, hut, p, a).steps.map((x) => x.code);
+
+test.each(Object.keys(symptoms) as Symptom[])(
+  '%s: at most three questions, something to do, something not to do',
+  (s) => {
+    const m = rescue(s, dish, hut, p, all);
+    expect(symptoms[s].asks.length).toBeLessThanOrEqual(3);
+    expect(m.steps.length).toBeGreaterThan(0);
+    expect(m.never.length).toBeGreaterThan(0);
+    expect(JSON.stringify(m)).not.toMatch(/null|NaN/);
+  },
+);
+test('a question that was not answered is asked for, not guessed', () => {
+  expect(() => rescue('meat-under', dish, hut, p, { coreC: 60 })).toThrow(Problem);
+});
+
+describe('computed for this pot', () => {
+  test('before its time plus five minutes the pin is only waited for; after it the lid is looked at', () => {
+    expect(codes('no-pressure', { minutes: p.program.pinUpMin + 2 })).toEqual(['wait']);
+    expect(codes('no-pressure', { minutes: p.program.pinUpMin + 6 })).toEqual(
+      expect.arrayContaining(['heat-off', 'check-ring']),
+    );
+  });
+  test('too little liquid is topped up by what is missing', () => {
+    const one = plainRice({}, 1);
+    const kitchen = { ...hut, potId: 'electric-8' };
+    const q = plan(one, kitchen);
+    const add = rescue('no-pressure', one, kitchen, q, { minutes: 40 }).steps.find((s) => s.code === 'add-liquid')!;
+    expect(Number(add.params['ml'])).toBeGreaterThan(q.pot.minimumLiquidMl - q.pot.thinLiquidMl);
+  });
+  test('the later the burn warning, the shorter the new hold', () => {
+    const hold = (minutes: number): number =>
+      Number(rescue('burn-warning', dish, hut, p, { minutes }).effect['holdMin']);
+    const holds = [4, 8, 12, 16].map(hold);
+    expect(holds).toEqual([...holds].sort((a, b) => b - a));
+  });
+  test('meat under its minimum: always ends at the thermometer, and the published minimum is named', () => {
+    const m = rescue('meat-under', dish, hut, p, all);
+    expect(m.steps.at(-1)).toEqual({ code: 'check-thermometer', params: { minimum: 74 } });
+  });
+  test('too salty: the unsalted mass that really dilutes', () => {
+    // 1.4 % down to 1.0 % takes 40 % more mass (mass balance).
+    const mass = dish.ingredients.filter((i) => i.food !== 'broth').length;
+    expect(mass).toBeGreaterThan(0);
+    const a = Number(rescue('too-salty', dish, hut, p, { saltPercent: 1.4 }).effect['addG']);
+    const b = Number(rescue('too-salty', dish, hut, p, { saltPercent: 1.2 }).effect['addG']);
+    expect(a / b).toBeCloseTo(2, 1);
+    expect(codes('too-salty', { saltPercent: 0.8 })).toEqual(['nothing-to-do']);
+  });
+  test('a forgotten release softens in proportion to its logarithm and says what it became', () => {
+    const points = (minutes: number): number =>
+      Number(rescue('release-forgotten', dish, hut, p, { minutes }).effect['points']);
+    expect([points(2), points(10), points(30)]).toEqual([...[points(2), points(10), points(30)]].sort((a, b) => a - b));
+    expect(points(2)).toBeLessThan(0.6);
+  });
+  test('soup: more to lose takes longer, and thinner air on a mountain is told by the pot’s altitude', () => {
+    const min = (extraMl: number): number => Number(rescue('soup', dish, hut, p, { extraMl }).effect['minutes']);
+    expect(min(300)).toBeGreaterThan(min(100));
+  });
+});
+
+test('a colder core and a thicker piece need more minutes', () => {
+  const bad: string[] = [];
+  const lean = [0.755, 0.215, 0.02, 0.01] as const;
+  fc.assert(
+    fc.property(fc.integer({ min: 12, max: 40 }), fc.integer({ min: 30, max: 70 }), (mm, core) => {
+      const at = (t: number, c: number): number => minutesToReach(t, 'slab', lean, 'poultry', c, 113, 74);
+      if (at(mm, core) > at(mm + 6, core)) bad.push(`thinner at ${mm}`);
+      if (at(mm, core) > at(mm, core - 15)) bad.push(`colder at ${core}`);
+    }),
+    { numRuns: 15 },
+  );
+  expect(bad).toEqual([]);
+});
