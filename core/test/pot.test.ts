@@ -59,6 +59,52 @@ describe('kitchen facts', () => {
     const run = cookPot(pot, 0, load, quick(5));
     expect(run.pinDownS! - run.releaseS).toBeLessThan(60);
   });
+  // Windows: what cooks see (docs/engine.md, section 5).
+  test.each([
+    ['F2', 'chickenRice', 8, 12],
+    ['F3', 'hotMeatRice', 2.5, 3.5],
+    ['F4', 'pastaChicken', 8, 12],
+    ['F5', 'soup', 20, 25],
+  ])('%s pin up of %s in %d to %d min', (_, name, low, high) => {
+    const min = new HeatedPot(pot, 0, facts[name]!.load, 'high').pinUpS! / 60;
+    expect(min).toBeGreaterThanOrEqual(low);
+    expect(min).toBeLessThanOrEqual(high);
+  });
+  const naturalMin = (name: string): number => {
+    const run = cookPot(pot, 0, facts[name]!.load, natural(facts[name]!.holdMin), 0.125);
+    return (run.pinDownS! - run.releaseS) / 60;
+  };
+  test('F8 the pin of a casserole falls by itself in 10 to 18 min', () => {
+    expect(naturalMin('chickenRice')).toBeGreaterThan(10);
+    expect(naturalMin('chickenRice')).toBeLessThan(18);
+  });
+  test('F10, known miss: 3 L of soup take just over the 20 to 30 min that cooks tell', () => {
+    expect(naturalMin('soup')).toBeGreaterThan(30);
+    expect(naturalMin('soup')).toBeLessThan(30.3);
+  });
+  test('F12 a quick release of 2.3 kg of pasta takes 1 to 3 min', () => {
+    const run = cookPot(pot, 0, facts['pastaChicken']!.load, quick(5));
+    const min = (run.pinDownS! - run.releaseS) / 60;
+    expect(min).toBeGreaterThan(1);
+    expect(min).toBeLessThan(3);
+  });
+  test('F13 a quick-released pot loses 20 to 80 g of steam', () => {
+    for (const name of ['smallRice', 'pastaChicken']) {
+      const { lost } = cookPot(pot, 0, facts[name]!.load, quick(5));
+      const grams = 1000 * (lost.purge + lost.leak + lost.quick + lost.open);
+      expect(grams).toBeGreaterThan(20);
+      expect(grams).toBeLessThan(80);
+    }
+  });
+  test('F15 a whistle lets 5 to 15 g go', () => {
+    const whistle = pots.find((p) => p.id === 'whistle-5')!;
+    const h = new HeatedPot(whistle, 0, facts['chickenRice']!.load, 'high');
+    const hold = h.holdForWhistles(5);
+    const [one, five] = [h.finish(0, { kind: 'natural' }), h.finish(hold, { kind: 'natural' })];
+    const grams = (1000 * (five.lost.relief - one.lost.relief)) / (five.whistles - one.whistles);
+    expect(grams).toBeGreaterThan(5);
+    expect(grams).toBeLessThan(15);
+  });
   test('too little water never seals: it boils dry or stays open, and says so', () => {
     const run = cookPot(pot, 0, waterLoad(0.02, 20), quick(5));
     expect(run.dry || run.neverSealed).toBe(true);
@@ -118,6 +164,24 @@ describe('balances', () => {
     expect(t(1, 20, 900)).toBeGreaterThan(t(1, 20));
     expect(t(1, 10)).toBeGreaterThan(t(1, 20));
   });
+});
+
+describe('the pin wants steam', () => {
+  // Frying leaves the base at 130 degC; closing the lid on it heats air, which must leave by the opening, not be shut in.
+  const hot = { ...waterLoad(0.35, 25), wallC: 75, baseC: 130 };
+  test.each(pots.map((p) => [p.id, p] as const))(
+    '%s: a lid closed on a hot base does not lift the pin, and the step does not matter',
+    (_, p) => {
+      const runs = [0.25, 1, 2].map((dt) => new HeatedPot(p, 0, hot, 'high', dt));
+      for (const r of runs) {
+        // Nothing but the time to boil 350 g of cold water can come first.
+        expect(r.pinUpS!).toBeGreaterThan(60);
+        expect(r.state.tempC).toBeGreaterThan(110);
+        expect(Math.abs(r.pinUpS! / runs[0]!.pinUpS! - 1)).toBeLessThan(0.02);
+        expect(Math.abs(r.countdownS! / runs[0]!.countdownS! - 1)).toBeLessThan(0.02);
+      }
+    },
+  );
 });
 
 // Analytic checks by hand.

@@ -49,7 +49,7 @@ export const familyRules: Record<Family, FamilyRule> = {
   biryani: rule('grain', 0, { standMin: 4, twoStage: true }),
   risotto: rule('grain', 0.17, { stirred: true, coats: true, simmerMin: 3 }),
   casserole: rule('any', 0.1, { starchOptional: true, twoStage: true }),
-  'one-pot-pasta': rule('pasta', 0.12),
+  'one-pot-pasta': rule('pasta', 0.12, { twoStage: true }),
   'layered-pasta': rule('pasta', 0.15),
   'noodle-soup': rule('any', 0.6, { stirred: true, twoStage: true }),
   'rack-over-grain': rule('grain', 0, { standMin: 4 }),
@@ -62,3 +62,5 @@ export const familyRules: Record<Family, FamilyRule> = {
 export const tomatoDish = { perGrain: 0.5, sauceShare: 0.07 } as const;
 /** A baked topping wants no loose sauce below it [common practice]. */
 export const bakedShare = 0.02;
+/** A stew without grain is mostly sauce around its pieces [common practice]. */
+export const stewShare = 0.16;

@@ -3,7 +3,7 @@ import { findFood, measurable } from '../food/find';
 import type { FoodFlag, FoodRecord } from '../food/record';
 import { pastaGrain } from '../food/pasta';
 import { toGrams } from '../quantity/convert';
-import { bakedShare, familyRules, tomatoDish, type FamilyRule } from './families';
+import { bakedShare, familyRules, stewShare, tomatoDish, type FamilyRule } from './families';
 
 export type Joins = NonNullable<Ingredient['joins']>;
 /** What has happened to a food when the lid closes; it decides how much juice is still to come. */
@@ -113,6 +113,7 @@ function withPacket(food: FoodRecord, ingredient: Ingredient): FoodRecord {
 
 function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[], grain: Item | null): number {
   if (dish.family === 'casserole' && items.some((i) => i.joins === 'topping')) return bakedShare;
+  if (dish.family === 'casserole' && !grain) return stewShare;
   const tomato = items.filter((i) => has(i.food, 'tomato')).reduce((s, i) => s + i.grams, 0);
   if (dish.family === 'one-pot-grain' && grain && tomato >= tomatoDish.perGrain * grain.grams)
     return tomatoDish.sauceShare;

@@ -29,7 +29,8 @@ const naturalStep = 2;
 
 /**
  * One heated pot, branched for every pair. `progress` is called after every row, and may throw to stop the work.
- * The meat boundary is found per row by bisection, since more hold is never less done.
+ * The meat boundary is found per row by bisection, since more hold is never less done; on a coarser grid, within half a
+ * minute of the full one.
  */
 export function donenessMap(
   dish: Dish,
@@ -57,7 +58,7 @@ export function donenessMap(
     index.push(outcomes.map((o) => (packet ? (o.clock.equivalentMin * o.slowing) / packet : o.texture.index)));
     equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));
     const done = (hold: number): boolean =>
-      runMeats(b.g, h.heated.finish(hold, release), h.depthCm, h.earlier).every((m) => m.verdict.ok);
+      runMeats(b.g, h.heated.finish(hold, release), h.depthCm, h.earlier, true).every((m) => m.verdict.ok);
     meatFromMin.push(chosen.meats.length === 0 ? 0 : firstTrue(holds, done));
     progress((row + 1) / naturals.length);
   });

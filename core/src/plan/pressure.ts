@@ -71,6 +71,10 @@ const price = {
 /** E is held between the least that cooks the core and one and a half times the reference. */
 const mostOfReference = 1.5;
 
+/** From this share of free liquid on a dish is a soup; its grain has a hard core under so much of its boiling time [derived]. */
+const soupFrom = 0.3;
+const soupLeast = 0.8;
+
 export interface TargetE {
   least: number;
   want: number;
@@ -86,8 +90,14 @@ export function targetE(g: Gathered, texture: Texture, addMl: number): TargetE {
   const pasta = g.grain!.food.kind === 'pasta';
   const f = pasta ? 1 / slowingOf(g, addMl) : isSoakedWhite(g.grain!) ? soakFactor : 1;
   const wish = g.sauceShare >= saucyFrom || pasta ? wishTime[texture] : 1;
-  const want = rec.eRef[0] * f * wish;
-  return { least: rec.eMin[0] * f, want, most: Math.max(want, rec.eRef[0] * f * mostOfReference) };
+  // In a soup the grain finds all the water it can drink: it is done at its boiling time, not at the reference of a dry pot.
+  const soup = g.sauceShare >= soupFrom && !pasta;
+  const want = (soup ? rec.boilMin[0] : rec.eRef[0]) * f * wish;
+  return {
+    least: (soup ? soupLeast * rec.boilMin[0] : rec.eMin[0]) * f,
+    want,
+    most: Math.max(want, rec.eRef[0] * f * mostOfReference),
+  };
 }
 
 /**

@@ -43,6 +43,9 @@ const naturalLimitMin = 90;
 /** Within this of its opening a pop valve is stepped finely [derived], Pa; and into so many parts. */
 const nearPopPa = 3000;
 const popParts = 10;
+/** From this gauge on with the pin still down steam drives the air out; it is followed in such steps [derived], Pa and s. */
+const purgePa = 300;
+const purgeStepS = 0.5;
 /** Share of the flame that is left on after the first whistle [common practice]. */
 const lowFlame = 0.6;
 
@@ -135,8 +138,11 @@ export class HeatedPot {
   private advance(heaterW: number): void {
     const s = this.state;
     const whistle = s.pot.whistle;
-    // A pop valve empties the head space within a second: finer steps while it is open or about to.
-    const parts = whistle && (s.whistleOpen || s.gauge > whistle.openPa - nearPopPa) ? popParts : 1;
+    // A pop valve empties the head space within a second: finer steps while it is open or about to. So does the last of
+    // the purge: a coarse step could lift the pin on a single overshoot and shut the air in.
+    const popping = whistle && (s.whistleOpen || s.gauge > whistle.openPa - nearPopPa);
+    const purging = !s.pinUp && s.gauge > purgePa;
+    const parts = popping ? popParts : purging ? Math.ceil(this.dtS / purgeStepS) : 1;
     for (let i = 0; i < parts; i++) step(s, this.dtS / parts, heaterW);
     this.recorder.push(s.tempC, s.gauge / 1000);
   }

@@ -103,11 +103,16 @@ export function step(s: PotState, dt: number, heaterW: number): void {
   movePin(s);
 }
 
+/** Least share of steam in the head space that lifts the pin [derived]. */
+const liftSteamShare = 0.7;
+
 /** The pin rises once the boil-off makes its pressure through its own opening, and falls a little below it. */
 function movePin(s: PotState): void {
   const gauge = s.gaugePa();
   s.gauge = gauge;
-  if (!s.pinUp && !s.quickOpen && gauge >= s.pot.pinUpPa) s.pinUp = true;
+  // Air that only expands over a hot base leaves by the opening; it takes steam to hold the pin up.
+  const steamy = s.satPa >= liftSteamShare * (s.ambientPa + gauge);
+  if (!s.pinUp && !s.quickOpen && steamy && gauge >= s.pot.pinUpPa) s.pinUp = true;
   else if (s.pinUp && gauge <= s.pot.pinDropPa) s.pinUp = false;
   const w = s.pot.whistle;
   if (!w) return;
