@@ -100,7 +100,11 @@ await shot('bench-pressure', wide, async (p) => {
 });
 await shot('bench-stack', wide, benchOf('goat-curry-bowl-rice', 'stack'));
 await shot('bench-pasta', wide, benchOf('pork-fennel-bean-rigatoni', 'water'));
-await shot('bench-rack', wide, benchOf('chicken-rack-red-rice', 'pressure'));
+await shot('bench-rack', wide, async (p) => {
+  await benchOf('chicken-rack-red-rice', 'pressure')(p);
+  await p.locator('[data-program="B"]').waitFor();
+  await p.locator('.map .js-plotly-plot .contourlayer').waitFor();
+});
 
 await shot('stove', wide, (p) => cookTo(p, 'hold'));
 await shot('stove-phone', phone, (p) => cookTo(p, 'fry'));

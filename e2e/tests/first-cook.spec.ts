@@ -212,3 +212,45 @@ test('on a phone the bench and the stove fit the width; the running cook stands 
   await page.goto(`${hut.url}/log`);
   await expect(page.locator('tbody tr').filter({ hasText: 'on the stove now' })).toHaveCount(1);
 });
+
+test('a biryani in a whistle cooker: first stage, rice on top, counted whistles, to the end by Space alone', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-20T17:00:00Z') });
+  await page.goto(`${hut.url}/kitchen`);
+  await page.locator('[data-pot="whistle-5"]').click();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.goto(`${hut.url}/bench/lamb-apricot-biryani/stack`);
+  await expect(tab(page, 'Pressure')).toContainText('whistles');
+  await expect(page.getByText('First, under its own pressure:')).toBeVisible();
+  await noBarriers(page);
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  const heading = page.locator('main h1').first();
+  const words = page.getByLabel('In your words');
+  const told: string[] = [];
+  for (let i = 0; i < 60; i++) {
+    await expect(heading).toBeVisible();
+    if (await words.isVisible()) break;
+    const now = (await heading.textContent()) ?? '';
+    told.push(now);
+    await page.clock.fastForward('01:00');
+    await page.keyboard.press('Space');
+    await expect(heading).not.toHaveText(now);
+  }
+  await expect(words).toBeVisible();
+  const all = told.join(' | ');
+  expect(all).not.toContain('step.');
+  for (const part of [
+    'First stage: lamb',
+    'First stage is holding',
+    'Now the rest on top',
+    'Wait for the pin',
+    'Count the whistles',
+    'Wait until the pin drops',
+    'Thermometer in the thickest piece',
+  ])
+    expect(all).toContain(part);
+  await page.goto(`${hut.url}/kitchen`);
+  await page.locator('[data-pot="electric-5.7"]').click();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+});

@@ -77,7 +77,13 @@ export const plantVerdictSchema = z.object({
 });
 export type PlantVerdict = z.infer<typeof plantVerdictSchema>;
 
-export const scorchReasonSchema = z.object({ code: text, points: num, remedy: text.optional() });
+export const scorchReasonSchema = z.object({
+  code: text,
+  points: num,
+  remedy: text.optional(),
+  /** the risk once the remedy is taken, 0..1 */
+  after: num.optional(),
+});
 export type ScorchReason = z.infer<typeof scorchReasonSchema>;
 
 export const stageSchema = z.enum(['prep', 'fry', 'first', 'stack', 'heat-up', 'hold', 'natural', 'vent', 'finish']);

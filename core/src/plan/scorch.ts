@@ -62,6 +62,9 @@ export function scorchRisk(
   if (geo.barrier) add('barrier', points.barrier);
   if ((pot.powerW * pot.efficiency) / baseAreaCm2(pot) > strongWPerCm2) add('strong-plate', points.strongPlate);
   const x = reasons.reduce<number>((s, r) => s + r.points, points.start);
-  const index = 1 / (1 + Math.exp(-x));
+  const index = logistic(x);
+  for (const r of reasons) if (r.remedy !== undefined && r.points > 0) r.after = logistic(x - r.points);
   return { index, level: index < 0.12 ? 'low' : index < 0.35 ? 'watch' : 'high', reasons };
 }
+
+const logistic = (x: number): number => 1 / (1 + Math.exp(-x));

@@ -149,7 +149,7 @@ const movers: Record<Symptom, Mover> = {
     const now = (p.grain ?? p.pasta)?.moisture ?? 0;
     const room = rec ? rec.maxMoisture[0] / (1 - rec.maxMoisture[0]) - now / (1 - now) : 0;
     const drinks = rec
-      ? grain!.grams *
+      ? grain.grams *
         (1 - rec.rawMoisture[0]) *
         Math.max(0, room) *
         (1 - Math.exp(-uptakePerMin(rec) * rate(rec.kinetics, 90) * 5))

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { crustFor, type Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
@@ -73,7 +74,12 @@ import { benchFeature } from './bench.slice';
                   <span>{{ t('scorch-reason.' + r.code) }}</span>
                   <b class="mono">{{ r.points > 0 ? '+' : '' }}{{ fmt.number(r.points, 1) }}</b>
                   @if (r.remedy) {
-                    <span class="quiet">{{ t('remedy.' + r.remedy) }}</span>
+                    <span class="quiet"
+                      >{{ t('remedy.' + r.remedy) }}
+                      @if (r.after !== undefined) {
+                        {{ t('scorch.effect', { before: fmt.percent(p.scorch.index), after: fmt.percent(r.after) }) }}
+                      }
+                    </span>
                   }
                 </li>
               }
@@ -100,6 +106,9 @@ import { benchFeature } from './bench.slice';
                 })
               }}
             </p>
+            @if (topped(p)) {
+              <p>{{ t('finish.crust', crust(p)) }}</p>
+            }
             <p class="quiet">{{ t('finish.keep') }}</p>
           }
         }
@@ -155,6 +164,14 @@ export class SummarySheet {
   }
   names(t: (key: string) => string, ids: readonly string[]): string {
     return ids.map((id) => t(`food.${this.foods()[id] ?? id}`)).join(', ');
+  }
+  topped(p: Plan): boolean {
+    return p.finish.some((f) => f.code === 'topping');
+  }
+  /** A crust grows with the surface of the dish, never with the batch. */
+  crust(p: Plan): Record<string, string> {
+    const g = crustFor((Math.PI / 4) * (p.pot.diameterMm / 10) ** 2);
+    return { crumb: this.fmt.grams(g.crumbG), butter: this.fmt.grams(g.butterG), cheese: this.fmt.grams(g.cheeseG) };
   }
   minimum(): string {
     return this.fmt.number(Math.max(0, ...(this.plan()?.meats.map((m) => m.safeMinimumC) ?? [])));

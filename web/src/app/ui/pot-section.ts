@@ -133,13 +133,6 @@ const mostLabels = 4;
           stroke-width="2"
           stroke-dasharray="9 5"
         />
-        <text class="small stop" [attr.x]="x0() + w() - 4" [attr.y]="yLimit() - 6" text-anchor="end">
-          {{
-            t(plan().pot.limitFraction > 0.5 ? 'pot.limit-other' : 'pot.limit', {
-              litres: fmt.number(plan().pot.litres * plan().pot.limitFraction, 2),
-            })
-          }}
-        </text>
         <!-- labels with one leader each -->
         @for (d of drawn(); track d.layer.ingredient) {
           @if (d.label; as l) {
@@ -159,6 +152,13 @@ const mostLabels = 4;
             </text>
           }
         }
+        <text class="small stop" [attr.x]="x0() + w() - 4" [attr.y]="yLimit() - 6" text-anchor="end">
+          {{
+            t(plan().pot.limitFraction > 0.5 ? 'pot.limit-other' : 'pot.limit', {
+              litres: fmt.number(plan().pot.litres * plan().pot.limitFraction, 2),
+            })
+          }}
+        </text>
         <!-- heat below, glow by the risk of scorching -->
         <path
           [attr.d]="'M' + (x0() + 8) + ' 276h' + (w() - 16)"
@@ -230,7 +230,8 @@ const mostLabels = 4;
       font-size: 15.5px;
     }
     .name,
-    .amount {
+    .amount,
+    .stop {
       paint-order: stroke;
       stroke: var(--well);
       stroke-width: 4px;
@@ -320,7 +321,10 @@ export class PotSection {
       const y = this.yOf(layer.toMm);
       const h = Math.max(2, (layer.toMm - layer.fromMm) * this.scale());
       const inBowl = layer.note === 'bowl-over-water';
-      const dotX = starts[at] ?? 0;
+      const column = starts[at] ?? 0;
+      // A leader to what is in the bowl ends inside the bowl.
+      const half = this.bowlW() / 2 - 10;
+      const dotX = inBowl ? Math.min(this.cx() + half, Math.max(this.cx() - half, column)) : column;
       const food = this.foods()[layer.ingredient] ?? layer.ingredient;
       return {
         layer,
@@ -336,7 +340,7 @@ export class PotSection {
           at < 0
             ? null
             : {
-                x: dotX + 7,
+                x: column + 7,
                 y: labelY,
                 dotX,
                 dotY:
