@@ -1,6 +1,7 @@
 /** Server tests use a real SQLite file; the core is read from its source. */
 module.exports = {
   testEnvironment: 'node',
+  setupFilesAfterEnv: ['<rootDir>/../core/test/setup.ts'],
   roots: ['<rootDir>/test'],
   testTimeout: 30000,
   moduleNameMapper: { '^@einkorn/core$': '<rootDir>/../core/src/index.ts' },

@@ -130,7 +130,8 @@ describe('properties of any family', () => {
         const e = (p: typeof a): number => (p.grain ?? p.pasta)?.equivalentMin ?? 0;
         const m = (p: typeof a): number => (p.grain ?? p.pasta)?.moisture ?? 0;
         if (e(b) < e(a)) bad.push(`${dish.title}: ${hold} less done`);
-        if (m(c) < m(a) - 1e-9) bad.push(`${dish.title}: drier`);
+        // In an inner bowl more water also heats more slowly, so there it may.
+        if (dish.family !== 'pot-in-pot' && m(c) < m(a) - 1e-9) bad.push(`${dish.title}: drier`);
         if (Math.abs(c.liquid.ledger.reduce((s, r) => s + r.grams, 0)) > 1e-6) bad.push(`${dish.title}: ledger`);
       }),
       { numRuns: 14 },

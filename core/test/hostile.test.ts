@@ -48,13 +48,16 @@ function put(doc: Record<string, unknown>, path: readonly string[], value: unkno
   at[path.at(-1)!] = value;
 }
 
+/** What is quoted is what the cook typed; the sentence around it must be ours. */
+const unquoted = (message: string): string => message.replace(/"[^"]*"/g, '');
+
 /** A plan, or one Problem with a sentence; anything else is a fault of ours. */
 function answer(doc: unknown): 'plan' | 'problem' {
   try {
     plan(readDish(doc), seaLevel);
     return 'plan';
   } catch (e) {
-    if (e instanceof Problem && e.message.length > 10 && !/\bundefined\b|\bNaN\b|\[object/.test(e.message))
+    if (e instanceof Problem && e.message.length > 10 && !/\bundefined\b|\bNaN\b|\[object/.test(unquoted(e.message)))
       return 'problem';
     throw e;
   }

@@ -28,6 +28,31 @@ export function brickExponent(a: number, b: number, c: number): number {
   return exponentOf(1 / low);
 }
 
+/** Area exponent of an ellipsoid (breast, fillet, potato, egg) by its axes a <= b <= c: each longer axis adds its share. */
+export const ellipsoidExponent = (a: number, b: number, c: number): number => axisShare(b / a) + axisShare(c / a);
+
+/** Share of one axis by its ratio to the shortest, computed by two-dimensional conduction [derived]. */
+const axisShares: readonly (readonly [ratio: number, share: number])[] = [
+  [1, 1],
+  [1.2, 0.673],
+  [1.35, 0.52],
+  [1.5, 0.408],
+  [1.75, 0.28],
+  [2, 0.198],
+  [2.5, 0.102],
+  [3, 0.051],
+  [4, 0.006],
+  [6, 0],
+];
+function axisShare(ratio: number): number {
+  const i = axisShares.findIndex(([r]) => r >= ratio);
+  if (i < 0) return 0;
+  if (i === 0) return 1;
+  const [r0, s0] = axisShares[i - 1]!;
+  const [r1, s1] = axisShares[i]!;
+  return s0 + ((s1 - s0) * (ratio - r0)) / (r1 - r0);
+}
+
 /** The quadratic through slab 1.911, cylinder 3.804 and sphere 5.662 (1/Fo at theta 0.35), inverted. */
 function exponentOf(inverseFo: number): number {
   const [y0, y1, y2] = [1.911, 3.804, 5.662];

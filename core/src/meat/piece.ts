@@ -11,6 +11,8 @@ export interface PreStage {
   durationS: number;
   envC: number;
   hWPerM2K: number;
+  /** the lower face, where it sees something else: one side in the pan, the other in air */
+  below?: { envC: number; hWPerM2K: number };
 }
 
 export interface PieceInput {
@@ -31,6 +33,10 @@ export interface PieceInput {
   /** thicker by 8 % and a weaker surface: the run that every statement about safety uses */
   cautious: boolean;
   restS: number;
+  /** what surrounds it after opening, when not the air left in the pot (an ice bath) */
+  rest?: { envC: number; hWPerM2K: number };
+  /** a slab with two faces of its own, for searing one side at a time */
+  twoFace?: boolean;
   /** fewer cells and longer steps: within 1 K of the full run, for searching only */
   coarse?: boolean;
   /** filled with the core about every 15 s, for the curve */
@@ -46,7 +52,7 @@ export interface PieceResult {
   lossShare: number;
   collagenCoreMin: number;
   overcookMeanMin: number;
-  /** softening minutes at 100 degC up to the opening: coldest cell and volume mean */
+  /** softening minutes at 100 degC to the end of the rest: coldest cell and volume mean */
   softCoreMin: number;
   softMeanMin: number;
   /** heat taken up from the lid to the opening, J/kg */
@@ -66,7 +72,7 @@ const flashK = 3;
 const cautiousThickness = 1.08;
 const cautiousSurface = 0.6;
 /** Air left in the pot after opening, and its surface coefficient [tuned]. */
-const rest = { envC: 85, h: 15 };
+const rest = { envC: 85, hWPerM2K: 15 };
 
 interface HTable {
   rho: number;
@@ -139,7 +145,7 @@ const onGrainH = 100;
 export function cookPiece(input: PieceInput): PieceResult {
   const t = tableOf(input.composition, input.freezeC);
   const thickness = input.thicknessM * (input.cautious ? cautiousThickness : 1);
-  const twoFace = input.place === 'grains';
+  const twoFace = input.place === 'grains' || input.twoFace === true;
   const m = twoFace ? 0 : input.exponent;
   const length = twoFace ? thickness : thickness / 2;
   const potH = input.cautious ? cautiousSurface : 1;
@@ -149,52 +155,55 @@ export function cookPiece(input: PieceInput): PieceResult {
     m,
     input.startC,
     input.coarse ? coarseCells : input.thicknessM < thinM ? thinCells : fineCells,
+    twoFace,
   );
   const half = thickness / 2;
   const dtWish = min(4, max(1, (half * half) / (1.35e-7 * 300))) * (input.coarse ? coarseStep : 1);
 
   for (const stage of input.pre) {
     const steps = max(1, ceil(stage.durationS / dtWish));
+    const below = stage.below ?? stage;
     for (let i = 0; i < steps; i++)
       solver.step(
         stage.durationS / steps,
         stage.envC,
         stage.hWPerM2K,
-        twoFace ? stage.hWPerM2K : 0,
+        twoFace ? below.hWPerM2K : 0,
         input.species,
         Infinity,
+        below.envC,
       );
   }
-  const lidCoreC = solver.coldest();
+  const lidCoreC = solver.coreC();
   const startJ = solver.meanJ();
   const span = (input.tempC.length - 1) * input.dtS;
   const steps = max(1, ceil(span / dtWish));
   const dt = span / steps;
   const releaseS = input.releaseAt * input.dtS;
+  let peak = lidCoreC;
   for (let i = 1; i <= steps; i++) {
     const at = min(input.tempC.length - 1, round((i * dt) / input.dtS));
     const env = input.tempC[at]!;
     const h = surfaceH(input.place, env) * potH;
-    const below = twoFace ? min(h, onGrainH * potH) : 0;
+    const below = twoFace ? (input.place === 'grains' ? min(h, onGrainH) : h) : 0;
     solver.step(dt, env, h, below, input.species, i * dt > releaseS ? env + flashK : Infinity);
+    peak = max(peak, solver.coreC());
     if (input.trace && (i % max(1, round(15 / dt)) === 0 || i === steps)) {
       input.trace.minutes.push((i * dt) / 60);
-      input.trace.coreC.push(solver.coldest());
+      input.trace.coreC.push(solver.coreC());
     }
   }
   const open = {
-    core: solver.coldest(),
+    core: solver.coreC(),
     mean: solver.meanC(),
     log: solver.leastLog(),
     heat: solver.meanJ() - startJ,
-    softCore: solver.leastSoft(),
-    softMean: solver.meanSoft(),
   };
-  let peak = open.core;
+  const after = input.rest ?? rest;
   const end = input.tempC[input.tempC.length - 1]!;
   for (let s = 0; s < input.restS; s += dtWish) {
-    solver.step(dtWish, rest.envC, rest.h, twoFace ? rest.h : 0, input.species, end + flashK + 17);
-    peak = max(peak, solver.coldest());
+    solver.step(dtWish, after.envC, after.hWPerM2K, twoFace ? after.hWPerM2K : 0, input.species, end + flashK + 17);
+    peak = max(peak, solver.coreC());
   }
   return {
     lidCoreC,
@@ -205,8 +214,8 @@ export function cookPiece(input: PieceInput): PieceResult {
     lossShare: solver.meanLoss(),
     collagenCoreMin: solver.leastQ(),
     overcookMeanMin: solver.meanQ(),
-    softCoreMin: open.softCore,
-    softMeanMin: open.softMean,
+    softCoreMin: solver.leastSoft(),
+    softMeanMin: solver.meanSoft(),
     heatJPerKg: open.heat,
   };
 }
@@ -235,6 +244,7 @@ class Cells {
     m: number,
     startC: number,
     private readonly cells: number,
+    private readonly twoFace: boolean,
   ) {
     const column = (extra = 0): Float64Array => new Float64Array(cells + extra);
     this.h = column();
@@ -262,7 +272,15 @@ class Cells {
     this.temp.fill(startC);
   }
 
-  step(dt: number, envC: number, hTop: number, hBelow: number, species: Species, limitC: number): void {
+  step(
+    dt: number,
+    envC: number,
+    hTop: number,
+    hBelow: number,
+    species: Species,
+    limitC: number,
+    envBelowC = envC,
+  ): void {
     const { t, dx, g, temp, cells } = this;
     for (let i = 0; i < cells; i++) {
       const at = min(tableSize - 1, max(0, round(this.h[i]! * t.perJ)));
@@ -278,7 +296,7 @@ class Cells {
     for (let i = 0; i < cells; i++) {
       const gl = g[i]!;
       const gr = g[i + 1]!;
-      const left = i === 0 ? envC : temp[i - 1]!;
+      const left = i === 0 ? envBelowC : temp[i - 1]!;
       const right = i === cells - 1 ? envC : temp[i + 1]!;
       const diag = (t.rho * this.c[i]! * this.volume[i]!) / dt + gl + gr;
       const r = gl * (left - temp[i]!) + gr * (right - temp[i]!);
@@ -314,8 +332,9 @@ class Cells {
   private mean(a: Float64Array): number {
     return a.reduce((sum, x, i) => sum + x * this.volume[i]!, 0) / this.total;
   }
-  coldest(): number {
-    return this.least(this.temp);
+  /** Temperature in the middle; with two faces the coldest cell, wherever it lies. */
+  coreC(): number {
+    return this.twoFace ? this.least(this.temp) : this.temp[0]! - (this.temp[1]! - this.temp[0]!) / 8;
   }
   meanC(): number {
     return this.mean(this.temp);

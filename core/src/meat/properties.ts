@@ -62,10 +62,13 @@ const seriesShare = { muscle: 0.4, plant: 0.2 };
 
 const poly = (p: Poly, t: number): number => p[0] + t * (p[1] + t * p[2]);
 
+/** Plants are mostly water and carbohydrate; the trace of it in an egg does not make it one. */
+const isPlant = (c: Composition): boolean => (c.carb ?? 0) > 0.03;
+
 /** Ice, mass fraction, at `t` degC below the freezing point (Raoult form). */
 export function iceShare(c: Composition, freezeC: number, t: number): number {
   if (t >= freezeC) return 0;
-  const bound = c.carb ? 0 : boundPerProtein * c.protein;
+  const bound = isPlant(c) ? 0 : boundPerProtein * c.protein;
   return (c.water - bound) * (1 - freezeC / t);
 }
 
@@ -94,7 +97,7 @@ export function mixture(c: Composition, freezeC: number, t: number): { rho: numb
     series += v / k;
     cp += x * poly(name === 'water' && t < 0 ? waterBelowZero : choiOkos[name].cpKjPerKgK, t);
   }
-  const w = c.carb ? seriesShare.plant : seriesShare.muscle;
+  const w = isPlant(c) ? seriesShare.plant : seriesShare.muscle;
   return { rho: 1 / volume, cp: cp * 1000, k: (1 - w) * (parallel / volume) + (w * volume) / series };
 }
 

@@ -167,7 +167,7 @@ export function runPlants(g: Gathered, run: CookRun, coarse = false): PlantVerdi
       releaseAt: run.history.releaseAt,
       place: placementOf(g, item),
       cautious: false,
-      restS: 0,
+      restS,
       coarse,
     });
     const done = r.softCoreMin >= p.softCoreMin[0] && r.softMeanMin >= p.softMeanMin[0];

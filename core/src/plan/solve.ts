@@ -229,13 +229,14 @@ function solveOnce(b: Bench, texture: Texture): Solved {
 }
 
 /**
- * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum, the hold
- * grows by minutes until it does not.
+ * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum or a
+ * root hard, the hold grows by minutes until it does not.
  */
 function surely(b: Bench, addMl: number, program: Program, texture: Texture): Cooked {
   const fixed = b.g.dish.overrides?.holdMin !== undefined || b.pot.whistle !== null;
   let cooked = cookWith(b, addMl, program, texture);
-  for (let i = 1; !fixed && !cooked.chosen.meatOk && i <= mostExtraMin; i++) {
+  const short = (c: Cooked): boolean => !c.chosen.meatOk || c.chosen.plants.some((v) => v.verdict === 'hard');
+  for (let i = 1; !fixed && short(cooked) && i <= mostExtraMin; i++) {
     const next = cookWith(b, addMl, { ...program, holdMin: program.holdMin + i }, texture);
     if (b.g.grain && next.chosen.equivalentMin > targetE(b.g, texture, addMl).most) break;
     cooked = next;
