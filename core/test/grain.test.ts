@@ -4,6 +4,9 @@ import { equivalentMin, runClock, uptakePerMin } from '../src/grain/clock';
 import { rate, rateTable } from '../src/grain/rate';
 import { bandOf, texture } from '../src/grain/texture';
 import { moistureAfter, soakGPerG, uptakeGPerG } from '../src/grain/uptake';
+import { closedHoldMin, closedLiquidG, closedLossesG, closedMoisture, levelLiquidG } from '../src/grain/closed';
+import { plan } from '../src/plan/plan';
+import { plainRice, seaLevel } from './helpers/dishes';
 import { simpleProfile } from './helpers/profile';
 
 const long = findFood('rice-long').grain!;
@@ -131,5 +134,65 @@ describe('texture', () => {
   });
   test('band edges belong to the wetter band', () => {
     expect([59.49, 59.5, 63.5, 68, 72.5].map(bandOf)).toEqual(['hard', 'firm', 'fluffy', 'soft', 'mushy']);
+  });
+});
+
+// Closed forms, docs/engine.md, section 3: recomputed independently when the notes were written.
+describe('closed forms', () => {
+  const [one, two] = [185, 370];
+  const cups = (n: number): number => n * 236.5882365;
+  test.each([
+    ['2 cups 1:1, valve at 100 degC: moisture', () => closedMoisture(long, two, 55.5, cups(2), 100), 0.622168, 5e-4],
+    ['2 cups 1:1.25: moisture', () => closedMoisture(long, two, 55.5, cups(2.5), 100), 0.667591, 5e-4],
+    [
+      '2 cups 1:1.25, quick at 116.5: steam, flash and film, g',
+      () => closedLossesG(two, 55.5, cups(2.5), 116.5),
+      60.807,
+      0.5,
+    ],
+    ['2 cups to .66, natural: water, g', () => closedLiquidG(long, two, 55.5, 0.66, 102.4), 573.451, 0.5],
+    ['1 cup to .66, natural: water, g', () => closedLiquidG(long, one, 27.75, 0.66, 102.4), 303.543, 0.5],
+    ['450 g penne, level: liquid, g', () => levelLiquidG(450, 100 / 236.5882365), 754.301, 1],
+    ['hold for E 28 with 10 natural, min', () => closedHoldMin(28, 10), 2.63247, 0.03],
+    ['hold for E 28, quick, min', () => closedHoldMin(28, 0), 9.59164, 0.03],
+  ])('%s', (_, f, want, tolerance) => expect(Math.abs(f() - want)).toBeLessThan(tolerance));
+  test('the liquid it finds gives the moisture it was asked for', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 100, max: 900 }), fc.double({ min: 0.6, max: 0.72, noNaN: true }), (g, m) => {
+        return (
+          Math.abs(closedMoisture(long, g, 0.15 * g, closedLiquidG(long, g, 0.15 * g, m, 102.4), 102.4) - m) < 5e-4
+        );
+      }),
+    );
+  });
+  test('the simulated pot agrees with the closed sum within a twentieth', () => {
+    const p = plan(plainRice(), seaLevel);
+    expect(Math.abs(p.liquid.addMl / closedLiquidG(long, two, 55.5, 0.66, 102.4) - 1)).toBeLessThan(0.05);
+  });
+});
+
+describe('the simple profile and what was cooked on it', () => {
+  const { tempC, releaseAt } = simpleProfile({ upMin: 8, holdMin: 3, naturalMin: 12 });
+  test.each([
+    [6, 106.358],
+    [10, 102.422],
+  ])('natural release after %d min: %d degC', (min, c) =>
+    expect(Math.abs(tempC[releaseAt + min * 60 - 1]! - c)).toBeLessThan(0.05),
+  );
+  test('2 + 5 natural + 15 warm: E 30.33', () => {
+    const h = simpleProfile({ upMin: 8, holdMin: 2, naturalMin: 5, warmMin: 15 });
+    expect(Math.abs(equivalentMin(h.tempC, h.dtS, 'react') - 30.3335)).toBeLessThan(0.1);
+  });
+  test('450 g penne, 755 g reachable, 5 + quick: moisture and what is left', () => {
+    const h = simpleProfile({ upMin: 10, holdMin: 5 });
+    const r = runClock(h.tempC, h.dtS, {
+      grain: findFood('penne').grain!,
+      rawG: 450,
+      soakedG: 0,
+      reachableG: 755,
+      slowing: 1,
+    });
+    expect(Math.abs(r.moisture - 0.622582)).toBeLessThan(1e-3);
+    expect(Math.abs(r.freeG - 130.726)).toBeLessThan(2);
   });
 });

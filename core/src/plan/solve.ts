@@ -1,4 +1,5 @@
 import { equivalentMin } from '../grain/clock';
+import { closedLiquidG } from '../grain/closed';
 import { aimIndexOf, wishShift, type Texture } from '../grain/texture';
 import { HeatedPot, type Program, type Release } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
@@ -44,16 +45,22 @@ export function cookWith(b: Bench, addMl: number, program: Program, texture: Tex
   return { addMl, chosen, outcome: outcomeOf(b, h, chosen.run, addMl), h, b };
 }
 
-/** Water of the closed sum, as a first guess: uptake for the aim + losses + sauce - what the food brings, in mL to add. */
+/** Temperature at which a pot is opened after most natural releases, degC [derived]. */
+const openedC = 102.4;
+
+/** The closed sum as a first guess: for the starch alone, + sauce wanted - what soak and food bring, in mL to add. */
 function firstGuessMl(b: Bench, texture: Texture): number {
   const { g, src, pot } = b;
-  const have = src.soakG + src.clingG + src.fromItems.reduce((s, x) => s + x.grams, 0);
-  const rec = g.grain?.food.grain;
-  const aim = rec ? rec.aimMoisture[0] + (g.sauceShare < saucyFrom ? wishShift[texture] / 100 : 0) : 0;
-  const uptake = rec ? g.grain!.grams * uptakeGPerG(rec.rawMoisture[0], aim) : 0;
-  const sauce = g.sauceShare * (finishedMass(g, 0) + uptake);
-  const need = uptake + sauce + (g.inBowl ? 0 : 30) + src.filmG + src.simmerG;
-  return Math.max(g.inBowl ? 50 : pot.minimumLiquidMl[0] / 2, (need - have) / src.mainWaterPerMl);
+  const rec = g.grain!.food.grain!;
+  const grams = g.grain!.grams;
+  const aim = rec.aimMoisture[0] + (g.sauceShare < saucyFrom ? wishShift[texture] / 100 : 0);
+  const alone = closedLiquidG(rec, grams, src.clingG, aim, openedC);
+  const sauce = g.sauceShare * (finishedMass(g, 0) + grams * uptakeGPerG(rec.rawMoisture[0], aim));
+  const brought = src.soakG + src.fromItems.reduce((s, x) => s + x.grams, 0);
+  return Math.max(
+    g.inBowl ? 50 : pot.minimumLiquidMl[0] / 2,
+    (alone + sauce + src.simmerG - brought) / src.mainWaterPerMl,
+  );
 }
 
 /** Step of the pot while searching, s: within 1 % of the fine one; what is shown is cooked at 1 s. */

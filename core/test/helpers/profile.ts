@@ -34,7 +34,11 @@ export function simpleProfile(p: SimpleProfile): History {
     push(open, (m) => 95 + (top - 95) * Math.exp(-m / tau));
     now = 95 + (top - 95) * Math.exp(-open / tau);
   }
-  if ((p.naturalMin ?? 0) < 12 && !p.warmMin) push(1, (m) => now + (100 - now) * m);
+  if ((p.naturalMin ?? 0) < 12) {
+    const top = now;
+    push(1, (m) => top + (100 - top) * m);
+    now = 100;
+  }
   if (p.simmerMin) push(p.simmerMin, () => 99);
   if (p.warmMin) push(p.warmMin, (m) => 25 + (now - 25) * Math.exp(-m / 100));
   return {
