@@ -144,29 +144,31 @@ import { WhyText } from './why-text';
               })
             "
           />
-          <details>
-            <summary>{{ t('chart.table') }}</summary>
-            <table>
-              <thead>
-                <tr>
-                  <th>{{ t('chart.minutes') }}</th>
-                  <th>°C</th>
-                  <th>kPa</th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (r of table(p); track r.m) {
+          <div class="foot">
+            <details>
+              <summary>{{ t('chart.table') }}</summary>
+              <table>
+                <thead>
                   <tr>
-                    <td>{{ fmt.number(r.m, 1) }}</td>
-                    <td>{{ fmt.number(r.c, 1) }}</td>
-                    <td>{{ fmt.number(r.k, 0) }}</td>
+                    <th>{{ t('chart.minutes') }}</th>
+                    <th>°C</th>
+                    <th>kPa</th>
                   </tr>
-                }
-              </tbody>
-            </table>
-          </details>
+                </thead>
+                <tbody>
+                  @for (r of table(p); track r.m) {
+                    <tr>
+                      <td>{{ fmt.number(r.m, 1) }}</td>
+                      <td>{{ fmt.number(r.c, 1) }}</td>
+                      <td>{{ fmt.number(r.k, 0) }}</td>
+                    </tr>
+                  }
+                </tbody>
+              </table>
+            </details>
+            <p class="quiet caution">{{ t('caution.pressure') }}</p>
+          </div>
         </section>
-        <p class="quiet caution">{{ t('caution.pressure') }}</p>
       }
     </ng-container>
   `,
