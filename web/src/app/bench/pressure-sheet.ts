@@ -85,38 +85,24 @@ import { WhyText } from './why-text';
           </section>
         </div>
         <div class="hands">
-          <label
-            >{{ t('pressure.hold') }}
-            <p-inputnumber
-              [ngModel]="p.program.holdMin"
-              (ngModelChange)="hold($event)"
-              [min]="0"
-              [max]="120"
-              [step]="1"
-              [maxFractionDigits]="1"
-              [showButtons]="true"
-              buttonLayout="horizontal"
-              suffix=" min"
-              [inputStyle]="{ width: '5.6rem', textAlign: 'center' }"
-              inputId="hold"
-            />
-          </label>
-          <label
-            >{{ t('pressure.natural') }}
-            <p-inputnumber
-              [ngModel]="natural(p)"
-              (ngModelChange)="naturalMin($event)"
-              [min]="0"
-              [max]="60"
-              [step]="1"
-              [maxFractionDigits]="0"
-              [showButtons]="true"
-              buttonLayout="horizontal"
-              suffix=" min"
-              [inputStyle]="{ width: '5.6rem', textAlign: 'center' }"
-              inputId="natural"
-            />
-          </label>
+          @for (m of minutes(); track m.id) {
+            <label
+              >{{ t(m.label) }}
+              <p-inputnumber
+                [ngModel]="m.value"
+                (ngModelChange)="m.set($event)"
+                [min]="0"
+                [max]="m.max"
+                [step]="1"
+                [maxFractionDigits]="m.digits"
+                [showButtons]="true"
+                buttonLayout="horizontal"
+                suffix=" min"
+                [inputStyle]="{ width: '5.6rem', textAlign: 'center' }"
+                [inputId]="m.id"
+              />
+            </label>
+          }
           @if (mine()) {
             <strong class="yours">{{ t('pressure.yours', { was: was() }) }}</strong>
             <p-button size="small" severity="secondary" [label]="t('pressure.release')" (onClick)="release()" />
@@ -227,6 +213,18 @@ export class PressureSheet {
       if (m && p && this.share() === 1) this.compareSame(m, p);
     });
   }
+
+  /** The two numbers of the program that a hand can change. */
+  readonly minutes = computed(() => {
+    const p = this.plan();
+    if (!p) return [];
+    const hold = (min: number | null): void => this.hold(min);
+    const natural = (min: number | null): void => this.naturalMin(min);
+    return [
+      { id: 'hold', label: 'pressure.hold', value: p.program.holdMin, max: 120, digits: 1, set: hold },
+      { id: 'natural', label: 'pressure.natural', value: this.natural(p), max: 60, digits: 0, set: natural },
+    ];
+  });
 
   private compareSame(m: DonenessMap, p: Plan): void {
     const quick = p.program.release.kind === 'quick';

@@ -101,14 +101,21 @@ export class StovePage {
   readonly pinUpAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-up')?.atMs ?? null);
   readonly pinDownAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-down')?.atMs ?? null);
   readonly canUndo = computed(() => this.tapsKept().length > 0);
-  readonly stepEnds = computed(() => {
-    const find = (kind: string): number | null =>
-      this.timed()?.steps.find((s) => s.step.expects === kind)?.endMs ?? null;
-    return { up: find('pin-up'), down: find('pin-down') };
-  });
   readonly afterLid = computed(() => {
     const r = this.timed();
     return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
+  });
+  /** The two taps of the pin: when each was made or is due, and whether it can be made now. */
+  readonly pins = computed(() => {
+    const pin = (kind: 'pin-up' | 'pin-down', atMs: number | null, open: boolean, drawn: string) => {
+      const dueMs = this.timed()?.steps.find((s) => s.step.expects === kind)?.endMs ?? null;
+      return { kind, atMs, whenMs: atMs ?? dueMs, ready: open && atMs === null, drawn };
+    };
+    const up = this.pinUpAt();
+    return [
+      pin('pin-up', up, this.afterLid(), 'M4 35h36M14 35V16h10v19M34 26V8m-6 6l6-6 6 6'),
+      pin('pin-down', this.pinDownAt(), up !== null, 'M4 35h36M14 35v-6h10v6M34 8v18m-6-6l6 6 6-6'),
+    ];
   });
   readonly timers = computed(() => {
     const r = this.timed();
