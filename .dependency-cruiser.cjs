@@ -23,7 +23,7 @@ module.exports = {
     inner('food', ['quantity']),
     inner('pot', ['water']),
     inner('grain', ['food', 'pot']),
-    inner('meat', ['food', 'pot']),
+    inner('meat', ['food', 'pot', 'water']),
     inner('dish', ['food', 'pot', 'quantity']),
     ...places.map((p) =>
       down(

@@ -1,11 +1,10 @@
 import type { Species } from '../food/record';
 import { logPerS } from './lethality';
+import { surfaceWPerM2K, type Placement } from '../water/surface';
 import { enthalpyTable, mixture, type Composition } from './properties';
 import { equilibriumLoss, lossTimeS, overcookRate, softeningRate } from './tenderness';
 
 const { min, max, round, floor, ceil } = Math;
-
-export type Placement = 'liquid' | 'steam' | 'grains';
 
 export interface PreStage {
   durationS: number;
@@ -128,12 +127,6 @@ function tableOf(c: Composition, freezeC: number): HTable {
   return table;
 }
 
-/** Surface coefficient by placement, W/m2K: a ramp while air is still in the pot [tuned]. */
-function surfaceH(place: Placement, envC: number): number {
-  const ramp = (from: number, to: number, low: number, high: number): number =>
-    low + (high - low) * min(1, max(0, (envC - from) / (to - from)));
-  return place === 'liquid' ? ramp(90, 100, 300, 1000) : ramp(85, 100, 40, 700);
-}
 /** Under a piece that lies on the grain the surface is weak [tuned]. */
 const onGrainH = 100;
 
@@ -184,7 +177,7 @@ export function cookPiece(input: PieceInput): PieceResult {
   for (let i = 1; i <= steps; i++) {
     const at = min(input.tempC.length - 1, round((i * dt) / input.dtS));
     const env = input.tempC[at]!;
-    const h = surfaceH(input.place, env) * potH;
+    const h = surfaceWPerM2K(input.place, env) * potH;
     const below = twoFace ? (input.place === 'grains' ? min(h, onGrainH) : h) : 0;
     solver.step(dt, env, h, below, input.species, i * dt > releaseS ? env + flashK : Infinity);
     peak = max(peak, solver.coreC());

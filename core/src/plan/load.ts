@@ -1,7 +1,8 @@
 import { slowestTimeS, shapeExponent } from '../meat/geometry';
 import type { Load, SlowItem, ThinItem } from '../pot/state';
+import { foodWPerMK } from '../water/surface';
 import { sharesWater, type Gathered, type Item } from './gather';
-import { plantsOf } from './meat';
+import { placementOf, plantsOf } from './meat';
 import { placeOf } from './place';
 import type { Sources } from './water';
 
@@ -21,6 +22,9 @@ const slowFromMm = 10;
  * 266 kJ/kg from -18 to 4 degC for lean meat, over 3.54 kJ/kgK [derived].
  */
 const frozenLumpC = fridgeC - 266 / 3.54;
+
+/** One lump stands for the whole series: with this share of the slowest time it takes up the heat that conduction takes up [derived]. */
+const lumpShare = { raw: 0.85, frozen: 1 };
 
 /** Pieces thick enough to lag behind the pot. */
 export const isSlow = (g: Gathered, item: Item): boolean =>
@@ -63,19 +67,14 @@ export function loadOf(g: Gathered, src: Sources, addMl: number, outerMl: number
       });
     } else if (isSlow(g, i) && !was) {
       const shape = i.ingredient.prep?.shape ?? i.food.plant?.shape ?? 'cube';
+      const frozen = i.ingredient.prep?.state === 'frozen';
       slow.push({
         massKg: grams / 1000,
         cpJPerKgK: i.food.cpKjPerKgK[0] * 1000,
-        tauS: slowestTimeS(i.thicknessMm / 1000, shapeExponent(shape)),
+        tauS: lumpShare[frozen ? 'frozen' : 'raw'] * slowestTimeS(i.thicknessMm / 1000, shapeExponent(shape)),
+        surface: { place: placementOf(g, i), lOverK: i.thicknessMm / 2000 / foodWPerMK },
         densityKgPerM3: i.food.densityGPerMl[0] * 1000,
-        tempC:
-          i.ingredient.prep?.state === 'frozen'
-            ? frozenLumpC
-            : i.joins === 'fry'
-              ? after.fry.meatC
-              : i.food.kind === 'meat'
-                ? fridgeC
-                : shelfC,
+        tempC: frozen ? frozenLumpC : i.joins === 'fry' ? after.fry.meatC : i.food.kind === 'meat' ? fridgeC : shelfC,
       });
     } else if (i.main && hot) {
       // The part of the liquid that made the first stage is hot, the rest comes from the jug.

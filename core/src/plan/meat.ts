@@ -1,6 +1,7 @@
 import { bedLagS, grainTemps } from '../grain/clock';
 import { lethalityLaw } from '../meat/lethality';
-import { cookPiece, type PieceResult, type Placement, type PreStage } from '../meat/piece';
+import { cookPiece, type PieceResult, type PreStage } from '../meat/piece';
+import type { Placement } from '../water/surface';
 import { shapeExponent } from '../meat/geometry';
 import { thresholds } from '../meat/tenderness';
 import type { CookRun } from '../pot/cook';
@@ -38,7 +39,7 @@ export interface MeatRun {
 export const meatsOf = (g: Gathered): Item[] =>
   g.items.filter((i) => i.food.kind === 'meat' && i.joins !== 'finish' && i.joins !== 'topping');
 
-const placementOf = (g: Gathered, item: Item): Placement => {
+export const placementOf = (g: Gathered, item: Item): Placement => {
   const place = placeOf(g, item);
   if (place === 'rack') return 'steam';
   return place === 'top' && g.grain ? 'grains' : 'liquid';

@@ -121,7 +121,7 @@ export class HeatedPot {
     const s = this.state;
     this.recorder.push(s.tempC, s.gaugePa() / 1000);
     while (s.timeS < heatLimitS && !s.dry) {
-      this.advance(pot.whistle ? pot.powerW : throttledW(s, this.setPa));
+      this.advance(pot.whistle ? pot.powerW : heaterW(s, this.setPa));
       if (this.pinUpS === null && s.pinUp) this.pinUpS = s.timeS;
       if (s.pinUp && (pot.whistle ? s.whistles > 0 : s.gauge >= pot.startShare * this.setPa)) {
         this.countdownS = s.timeS;
@@ -149,7 +149,7 @@ export class HeatedPot {
 
   private holdW(): number {
     const { pot } = this.state;
-    return pot.whistle ? pot.powerW * lowFlame : throttledW(this.state, this.setPa);
+    return pot.whistle ? pot.powerW * lowFlame : heaterW(this.state, this.setPa);
   }
 
   /** The state after `halfMinutes` half minutes of hold, holding on as far as needed. */
@@ -236,10 +236,17 @@ export class HeatedPot {
   }
 }
 
-/** Throttled heater: full until the pin is up, then in proportion to what is missing; the base sensor leads. */
-function throttledW(s: PotState, setPa: number): number {
+/**
+ * Full power until the pin is up. Then throttled in proportion to what is missing, or switched off above the band and on
+ * below it; the base sensor leads.
+ */
+function heaterW(s: PotState, setPa: number): number {
   if (!s.pinUp) return s.pot.powerW;
   const felt = s.gauge + s.pot.leadPaPerK * Math.max(0, s.baseC - s.tempC);
+  if (s.pot.control === 'on-off') {
+    s.heaterOn = s.heaterOn ? felt < setPa + s.pot.bandPa : felt <= setPa - s.pot.bandPa;
+    return s.heaterOn ? s.pot.powerW : 0;
+  }
   return s.pot.powerW * Math.min(1, Math.max(0, (setPa + s.pot.bandPa - felt) / (2 * s.pot.bandPa)));
 }
 

@@ -30,6 +30,8 @@ export interface PotProfile {
   leakM2: number;
   pinUpPa: number;
   pinDropPa: number;
+  /** how the heater is held at the set pressure; outputs are only compared with a throttled one */
+  control: 'throttle' | 'on-off';
   bandPa: number;
   leadPaPerK: number;
   /** countdown starts at this share of the set pressure */
@@ -64,6 +66,7 @@ const electric57: PotProfile = {
   leakM2: 0.02e-6,
   pinUpPa: 3000,
   pinDropPa: 2000,
+  control: 'throttle',
   bandPa: 5000,
   leadPaPerK: 300,
   startShare: 0.9,

@@ -1,6 +1,7 @@
 import { ambientPa } from '../water/atmosphere';
 import { saturationC, saturationPa } from '../water/saturation';
 import { airGasJPerKgK, steamDensity, waterJPerKgK } from '../water/steam';
+import type { Placement } from '../water/surface';
 import type { PotProfile } from './profile';
 
 /** Food that follows the pot's temperature at once: liquid, grain, chopped vegetables. */
@@ -20,6 +21,8 @@ export interface SlowItem {
   tauS: number;
   densityKgPerM3: number;
   tempC: number;
+  /** what its surface sees; without it the surface is perfect */
+  surface?: { place: Placement; /** half thickness over conductivity, m2K/W */ lOverK: number };
 }
 
 export interface Load {
@@ -62,6 +65,8 @@ export class PotState {
   whistleOpen = false;
   whistles = 0;
   dry = false;
+  /** the relay of an on/off controller */
+  heaterOn = true;
   heaterJ = 0;
   lossJ = 0;
   steamOutJ = 0;
@@ -74,6 +79,7 @@ export class PotState {
   readonly fill: number;
   readonly slowJPerK: Float64Array;
   readonly slowTauS: Float64Array;
+  readonly slowSurface: readonly SlowItem['surface'][];
 
   constructor(
     readonly pot: PotProfile,
@@ -90,6 +96,7 @@ export class PotState {
       this.slowC = from.slowC.slice();
       this.slowJPerK = from.slowJPerK;
       this.slowTauS = from.slowTauS;
+      this.slowSurface = from.slowSurface;
       return;
     }
     const load = from;
@@ -113,6 +120,7 @@ export class PotState {
     this.slowC = Float64Array.from(load.slow, (s) => s.tempC);
     this.slowJPerK = Float64Array.from(load.slow, (s) => s.massKg * s.cpJPerKgK);
     this.slowTauS = Float64Array.from(load.slow, (s) => s.tauS);
+    this.slowSurface = load.slow.map((s) => s.surface);
     this.tempC = heatTemp / heat;
     this.closeLid(heat);
     this.gaugePa();
@@ -150,6 +158,7 @@ export class PotState {
     c.whistleOpen = this.whistleOpen;
     c.whistles = this.whistles;
     c.dry = this.dry;
+    c.heaterOn = this.heaterOn;
     c.heaterJ = this.heaterJ;
     c.lossJ = this.lossJ;
     c.steamOutJ = this.steamOutJ;

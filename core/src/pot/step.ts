@@ -1,6 +1,7 @@
 import { saturationPa } from '../water/saturation';
 import { airGasJPerKgK, latentJPerKg, saturationSlope, steamDensity, waterJPerKgK } from '../water/steam';
 import { flux } from './flux';
+import { surfaceSlowing } from '../water/surface';
 import type { PotState } from './state';
 
 const { min, max } = Math;
@@ -36,7 +37,9 @@ export function step(s: PotState, dt: number, heaterW: number): void {
   const sideLossW = (pot.sideLossWPerK + pot.fillLossWPerK * s.fill) * (t0 - pot.roomC);
   let q = pot.baseWPerK * (base - t0) - lidWPerK * (t0 - lid) - sideLossW;
   for (let i = 0; i < s.slowC.length; i++) {
-    const rate = dt / s.slowTauS[i]!;
+    const surface = s.slowSurface[i];
+    const slowing = surface ? surfaceSlowing(surface.place, t0, surface.lOverK) : 1;
+    const rate = dt / (s.slowTauS[i]! * slowing);
     const next = (s.slowC[i]! + rate * t0) / (1 + rate);
     q -= (s.slowJPerK[i]! * (next - s.slowC[i]!)) / dt;
     s.slowC[i] = next;
