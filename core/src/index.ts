@@ -16,7 +16,8 @@ export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture
 export * from './dish/schema';
 export * from './dish/kitchen';
 export { readDish, readKitchen, upgradeDish, problemOf } from './dish/read';
-export { scaleDish } from './dish/scale';
+export { scaleBy, scaleDish, scaleToGrain, type NotScaled, type Scaled } from './dish/scale';
+export { scaleToPot } from './plan/scale';
 export * from './plan/document';
 export { starchOf, type Starch } from './plan/verdict';
 export { plan, evaluate, type PlanOptions } from './plan/plan';
@@ -26,6 +27,7 @@ export { uncertainty, type Uncertainty } from './plan/uncertainty';
 export { equalise, type Proposal } from './plan/equalise';
 export { coolLayer, crustFor, deepestLayerMm, slurryFor } from './plan/keep';
 export { schedule, type Schedule } from './clock/schedule';
+export { outlook, type Outlook, type Reality } from './clock/outlook';
 export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Move, type Symptom } from './rescue/moves';
 export { replan, runsByItself, type CookEvent, type Replanned, type TimedStep } from './clock/replan';

@@ -179,7 +179,9 @@ describe('properties', () => {
 
 test('schools: rising, firm to mushy alone, and wetter in a pot of juicy food up to the half', () => {
   const s = compareSchools(turkeyRice(), hut, plan(turkeyRice(), hut));
-  expect(s.map((x) => x.alone.band)).toEqual(['firm', 'fluffy', 'soft', 'mushy']);
+  const ratios = ['equal', 'quarter-more', 'half-more', 'double'];
+  expect(s.filter((x) => ratios.includes(x.id)).map((x) => x.alone.band)).toEqual(['firm', 'fluffy', 'soft', 'mushy']);
+  expect(s.map((x) => x.ml)).toEqual([...s.map((x) => x.ml)].sort((a, b) => a - b));
   const here = s.map((x) => x.here.index);
   expect(here).toEqual([...here].sort((a, b) => a - b));
   expect(here[0]!).toBeGreaterThan(s[0]!.alone.index);

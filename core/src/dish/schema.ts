@@ -76,6 +76,16 @@ export const overridesSchema = z.strictObject({
   holdMin: holdMin.optional(),
   release: releaseSchema.optional(),
   pressure: z.enum(['high', 'low']).optional(),
+  /** salt to add, g */
+  saltG: z.number().min(0).max(500).optional(),
+  /** thin liquid measured in the pot between the two stages, mL: replaces what was predicted */
+  gravyMl: liquidMl.optional(),
+  /** slow parts get a stage of their own first, or never do */
+  firstStage: z.boolean().optional(),
+  /** habits at the base: scraped clean before the lid, grain stirred down, minutes kept warm after */
+  deglazed: z.boolean().optional(),
+  stirredDown: z.boolean().optional(),
+  keepWarmMin: z.number().min(0).max(600).optional(),
   /** rows of the water ledger, by their key, g */
   ledger: z.record(z.string(), z.number().min(0).max(20_000)).optional(),
 });

@@ -63,6 +63,8 @@ const rows: readonly Row[] = [
   ['butter', 'fat', 0.16, 0, 0, 0.02, 2.3, 0.911, 0.95, 1.2],
   ['ghee', 'fat', 0, 0, 0, 0, 1.97, 0.91, 0.91, 0],
   ['salt', 'seasoning', 0, 0, 0, 0, 0.9, 2.16, 1.2, 100],
+  ['salt-sea', 'seasoning', 0, 0, 0, 0, 0.9, 2.16, 1.116, 100],
+  ['salt-flaky', 'seasoning', 0.01, 0, 0, 0, 0.9, 2.16, 0.79, 99],
   ['sugar', 'seasoning', 0, 0, 0, 0, 1.25, 1.59, 0.85, 0, undefined, ['sugary']],
   ['spice-ground', 'seasoning', 0.08, 0, 0, 0, 1.7, 1.2, 0.45, 0.1, undefined, ['aromatic']],
   ['spice-whole', 'seasoning', 0.09, 0, 0, 0, 1.7, 1.2, 0.45, 0.1, 1],

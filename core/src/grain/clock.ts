@@ -103,6 +103,14 @@ export function uptakePerMin(g: GrainRecord): number {
   return -log((full - db(g.refMoisture[0])) / (full - db(g.rawMoisture[0]))) / g.boilMin[0];
 }
 
+/** Water, g, that cooked grain or pasta still drinks in so many minutes at a temperature, with plenty around it. */
+export function drinksG(g: GrainRecord, rawG: number, moisture: number, tempC: number, minutes: number): number {
+  const db = (m: number): number => m / (1 - m);
+  const room = max(0, db(g.maxMoisture[0]) - db(moisture));
+  const share = 1 - exp(-uptakePerMin(g) * rateTable(g.kinetics)(tempC) * minutes);
+  return rawG * (1 - g.rawMoisture[0]) * room * share;
+}
+
 /** Equivalent minutes alone, for a search that only needs the clock. */
 export function equivalentMin(temps: Float64Array, dtS: number, kinetics: GrainRecord['kinetics']): number {
   const r = rateTable(kinetics);

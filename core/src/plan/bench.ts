@@ -2,20 +2,27 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pots, type PotProfile } from '../pot/profile';
 import { Problem } from '../problem';
+import type { FryStep } from './document';
+import { fryPlan } from './fry';
 import { gather, type Gathered } from './gather';
 import type { Earlier } from './meat';
+import { panRun, withPan, type PanRun } from './pan';
 import { placeOf } from './place';
 import { waterSources, type Sources } from './water';
 
 /** Slow meat that cooks under its own pressure first; the starch joins it for a second, shorter stage. */
 export interface FirstStage {
   items: ReadonlySet<string>;
+  /** the parts it is for */
+  slow: string[];
   liquidMl: number;
   holdMin: number;
   minutesToPressure: number;
   ventMin: number;
   steamG: number;
   whistles: number;
+  /** thin liquid predicted in the pot when the lid opens between the stages, g */
+  gravyG: number;
   earlier: Earlier;
 }
 
@@ -29,6 +36,9 @@ export interface Bench {
   outerMl: number;
   /** what has cooked under its own pressure before the rest goes in */
   first: FirstStage | null;
+  /** the frying in order, and the pan after it; null where nothing is fried */
+  fry: FryStep[];
+  pan: PanRun | null;
 }
 
 /** Checks that this dish can be planned as it is, and sets up what both modes share. */
@@ -38,7 +48,18 @@ export function setBench(dish: Dish, kitchen: Kitchen): Bench {
   checkStarch(g);
   // Reading every place once tells about an impossible one before anything is computed.
   for (const i of g.items) placeOf(g, i);
-  return { g, src: waterSources(g), pot, kitchen, outerMl: outerLiquidMl(g, pot), first: null };
+  const ordered = fryPlan(g, pot);
+  const pan = ordered.length > 0 ? panRun(g, pot, kitchen.altitudeM, ordered) : null;
+  return {
+    g,
+    src: waterSources(g, pan?.reducedG ?? 0),
+    pot,
+    kitchen,
+    outerMl: outerLiquidMl(g, pot),
+    first: null,
+    fry: pan ? withPan(ordered, pan) : ordered,
+    pan,
+  };
 }
 
 function checkStarch(g: Gathered): void {

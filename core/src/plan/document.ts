@@ -105,7 +105,15 @@ export const fryStepSchema = z.object({
   /** key of the text catalogue */
   until: text,
   takeOut: z.boolean(),
+  /** why it comes out again, a key of the text catalogue */
+  takeOutWhy: text.optional(),
   batches: num.optional(),
+  /** what the sear is for: colour only, half way to the middle, or a head start for a slow piece */
+  aim: z.enum(['colour', 'half']).optional(),
+  /** the pan after this step, and what boiled off in it */
+  foodC: num.optional(),
+  baseC: num.optional(),
+  evaporatedG: num.optional(),
 });
 export type FryStep = z.infer<typeof fryStepSchema>;
 
@@ -154,7 +162,13 @@ export const planSchema = z.object({
   serves: num,
   texture: z.enum(['firm', 'fluffy', 'soft']),
   liquid: z.object({ addMl: num, rangeMl: z.tuple([num, num]), food: text, ledger: z.array(ledgerRowSchema) }),
-  salt: z.object({ percent: num, addG: num, aimPercent: num, sources: z.array(z.object({ item: text, grams: num })) }),
+  salt: z.object({
+    percent: num,
+    addG: num,
+    aimPercent: num,
+    sources: z.array(z.object({ item: text, grams: num })),
+    teaspoons: z.array(z.object({ kind: text, tsp: num })),
+  }),
   grain: z
     .object({
       food: text,
@@ -202,11 +216,22 @@ export const planSchema = z.object({
     naturalFullMin: num,
     steamC: num,
     whistles: num.optional(),
+    /** the program of a cooker that has only such */
+    program: text.optional(),
+    /** what speaks for and against each way of letting the pressure off here; keys of the text catalogue */
+    advice: z.array(
+      z.object({ release: z.enum(['quick', 'natural']), code: text, weight: z.enum(['for', 'against']) }),
+    ),
   }),
   /** what cooks under its own pressure first, and then gets the rest on top */
   firstStage: z
     .object({
       ingredients: z.array(text),
+      /** the parts it is for */
+      slow: z.array(text),
+      /** thin liquid predicted in the pot between the stages, g; the cook may enter what they measure */
+      gravyG: num,
+      measuredMl: num.optional(),
       liquidMl: num,
       holdMin: num,
       minutesToPressure: num,
@@ -221,7 +246,37 @@ export const planSchema = z.object({
   meats: z.array(meatVerdictSchema),
   plants: z.array(plantVerdictSchema),
   fry: z.array(fryStepSchema),
+  /** loosening the base before the lid; null where nothing was fried. `ml` is what of the liquid to add goes in first */
+  deglaze: z.object({ ml: num, minutes: num, baseC: num, foodC: num, reducedG: num, enough: z.boolean() }).nullable(),
   stack: z.array(stackLayerSchema),
+  /** what comes after the lid */
+  after: z.object({
+    /** null where no liquid stands free */
+    thicken: z
+      .object({
+        freeG: num,
+        simmerGPerMin: num,
+        starchG: num,
+        waterMl: num,
+        standMin: num,
+        standDrinksG: num,
+      })
+      .nullable(),
+    crust: z
+      .object({ areaCm2: num, crumbG: num, butterG: num, cheeseG: num, ovenC: num, minutes: z.array(num) })
+      .nullable(),
+    /** how a big batch goes on softening, in the closed pot and in a wide dish, texture points */
+    drift: z.object({ minutes: num, closedPoints: num, spreadPoints: num }).nullable(),
+    /** depth and area of the pan that cools it in time */
+    keep: z.object({
+      massG: num,
+      depthMm: num,
+      areaCm2: num,
+      withinMin: num,
+      freezePortions: num,
+      reheatC: num,
+    }),
+  }),
   heldBack: z.array(z.object({ ingredient: text, until: z.enum(['finish', 'topping']), why: text })),
   finish: z.array(finishStepSchema),
   timeline: z.array(timelineStageSchema),

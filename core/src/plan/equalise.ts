@@ -6,7 +6,16 @@ import { plan } from './plan';
 
 /** A change of the dish that lets one program serve all, with the plan it gives. */
 export interface Proposal {
-  code: 'cut-thinner' | 'cut-thicker' | 'on-the-rack' | 'hold-back' | 'swap-grain' | 'swap-cut';
+  code:
+    | 'cut-thinner'
+    | 'cut-thicker'
+    | 'on-the-rack'
+    | 'lower'
+    | 'hold-back'
+    | 'sear-more'
+    | 'start-earlier'
+    | 'swap-grain'
+    | 'swap-cut';
   ingredient: string;
   /** millimetres for a cut, a food id for a swap */
   to?: number | string;
@@ -79,6 +88,12 @@ export function equalise(dish: Dish, kitchen: Kitchen, chosen: Plan): Proposal[]
         }
         consider('cut-thinner', id, cut(low), low);
       }
+      if (item.place === 'top' || item.place === 'rack')
+        consider('lower', id, withIngredient(dish, { ...item, place: 'base' }));
+      if (meat && item.prep?.state !== 'browned' && item.prep?.state !== 'frozen')
+        consider('sear-more', id, withIngredient(dish, { ...item, prep: { ...item.prep, state: 'browned' } }));
+      if (meat && chosen.firstStage === null && dish.family !== 'steamed-side')
+        consider('start-earlier', id, { ...dish, overrides: { ...dish.overrides, firstStage: true } });
       if (meat?.texture === 'tough')
         for (const to of quickerCuts(food.id))
           consider('swap-cut', id, withIngredient(dish, { ...item, food: to }), to);

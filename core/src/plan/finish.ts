@@ -15,6 +15,7 @@ const minutes = {
   cheese: 1,
   herbs: 0.5,
   fork: 1,
+  wide: 1.5,
   serve: 0.5,
 };
 
@@ -31,11 +32,12 @@ const texts: Record<string, string> = {
   stand: 'Let it stand: the pasta drinks on.',
   serve: 'Serve.',
   rest: 'Leave the lid off and wait before the fork: hot grains break.',
+  'wide-dish': 'Move the grain out into a wide dish: a large batch goes on softening in its own heat.',
   fork: 'Loosen with a fork and serve.',
 };
 
 /** The order after the pin: open away, check, delicate things, dairy off the boil, acid and herbs, rest, fork. */
-export function finishPlan(g: Gathered, hasMeat: boolean): FinishStep[] {
+export function finishPlan(g: Gathered, hasMeat: boolean, bigBatch = false): FinishStep[] {
   const held = g.items.filter((i) => i.joins === 'finish' || i.joins === 'topping');
   const out: FinishStep[] = [];
   const add = (code: string, min: number, items: Item[] = []): void => {
@@ -72,6 +74,8 @@ export function finishPlan(g: Gathered, hasMeat: boolean): FinishStep[] {
   const separate = g.grain?.food.kind === 'grain' && g.rule.standMin > 0;
   if (separate) {
     add('rest', g.rule.standMin);
+    // Its own heat would go on cooking a large heap.
+    if (bigBatch) add('wide-dish', minutes.wide);
     add('fork', minutes.fork);
   } else if (g.grain?.food.kind === 'pasta' && g.dish.family !== 'noodle-soup') add('stand', minutes.stand);
   else add('serve', minutes.serve);

@@ -23,8 +23,12 @@ const classes = [
   },
   { key: 'spice', minutes: 0.5, until: 'fragrant', is: (i: Item) => hasFlag(i, 'aromatic') },
   { key: 'grain', minutes: 1.5, until: 'every-kernel-coated', is: (i: Item) => i.food.grain !== undefined },
+  // Its minutes are computed from the heat of the pan, see pan.ts.
+  { key: 'wine', minutes: 0, until: 'reduced', is: (i: Item) => isReduced(i) },
 ] as const;
 
+/** Thin liquid that loosens the base, mL [common practice]. */
+export const deglazeMl = 120;
 /** Minutes to scrape the base clean after the liquid goes in [common practice]. */
 export const deglazeMin = 1.5;
 /** Vegetables share the pan: each more than the first adds so much [common practice]. */
@@ -38,6 +42,25 @@ export function batchesOf(item: Item, pot: PotProfile): number {
   return Math.max(1, Math.ceil(footprintCm2 / (singleLayer * baseAreaCm2(pot))));
 }
 
+/** Wine goes into the pan before the liquid and is boiled down to half [common practice]. */
+export const isReduced = (i: Item): boolean => i.joins === 'fry' && i.food.id.startsWith('wine-');
+
+/** Tossed pieces until no pink is outside; browned on purpose, each of two sides by its thickness [common practice]. */
+const colourMin = 5;
+const perSide = { mmPerMin: 8, least: 2, most: 6 };
+export const searMinutes = (item: Item): number =>
+  item.ingredient.prep?.state === 'browned'
+    ? 2 * Math.min(perSide.most, Math.max(perSide.least, item.thicknessMm / perSide.mmPerMin))
+    : colourMin;
+
+/** Why something comes out of the pan again and waits in a bowl; null when it stays. */
+function takeOutWhy(g: Gathered, item: Item, batches: number): string | null {
+  // Whatever lies on top later must come out, or it ends up under the grain.
+  if (['top', 'rack'].includes(placeOf(g, item))) return 'lies-on-top';
+  if (item.food.kind === 'meat' && batches > 1) return 'base-is-needed';
+  return null;
+}
+
 /** What is fried, in which order, for how long and until what. */
 export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
   const frying = g.items.filter((i) => i.joins === 'fry');
@@ -47,15 +70,21 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     for (const item of frying) {
       if (!left.has(item) || !c.is(item)) continue;
       left.delete(item);
-      const batches = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground' ? batchesOf(item, pot) : 1;
+      const pieces = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground';
+      const batches = pieces ? batchesOf(item, pot) : 1;
+      const why = takeOutWhy(g, item, batches);
+      const each = c.key === 'meat' ? searMinutes(item) : c.minutes;
       out.push({
         order: out.length + 1,
         ingredient: item.ingredient.id,
-        minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : c.minutes * batches,
-        until: c.until,
-        // Whatever lies on top later must come out, or it ends up under the grain.
-        takeOut: ['top', 'rack'].includes(placeOf(g, item)) || (batches > 1 && item.food.kind === 'meat'),
+        minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : each * batches,
+        until: c.key === 'meat' && item.ingredient.prep?.state === 'browned' ? 'brown-half-through' : c.until,
+        takeOut: why !== null,
+        ...(why === null ? {} : { takeOutWhy: why }),
         ...(batches > 1 ? { batches } : {}),
+        ...(c.key === 'meat'
+          ? { aim: item.ingredient.prep?.state === 'browned' ? ('half' as const) : ('colour' as const) }
+          : {}),
       });
     }
   }

@@ -137,7 +137,7 @@ function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: FamilyRule)
     return survives(food, rule) ? 'stack' : 'finish';
   if (place === 'rack' || place === 'inner-bowl') return 'stack';
   if (!rule.fries) return 'stack';
-  if (food.kind === 'fat') return 'fry';
+  if (food.kind === 'fat' || food.id.startsWith('wine-')) return 'fry';
   if (food.grain) return (ingredient.prep?.coated ?? (rule.coats && food.kind === 'grain')) ? 'fry' : 'stack';
   if (food.kind === 'meat') return friesFirst(food, ingredient) ? 'fry' : 'stack';
   if (food.kind === 'vegetable') return friedVegetables.has(food.id) ? 'fry' : 'stack';

@@ -27,6 +27,32 @@ export interface CoolingResult {
  * evaporation from an open surface (Lewis analogy). The sides are ignored, which is cautious.
  */
 export function coolLayer(depthMm: number, how: Cooling): CoolingResult {
+  const at: (number | null)[] = [null, null, null];
+  const marks = [coolingRule.fromC, coolingRule.middleC, coolingRule.toC];
+  hotSpot(depthMm, how, 12 * 60, (minute, hot) => {
+    marks.forEach((m, i) => {
+      if (hot <= m) at[i] ??= minute;
+    });
+    return at[2] === null;
+  });
+  const [a, b, d] = at;
+  const first = b === null || a === null ? Infinity : b! - a!;
+  const second = d === null || b === null ? null : d! - b!;
+  return {
+    minutesTo57: a ?? Infinity,
+    minutes57To21: first,
+    minutes21To5: second,
+    meetsRule: first <= coolingRule.firstMin && second !== null && second <= coolingRule.secondMin,
+  };
+}
+
+/** The hottest cell of the layer along the minutes, told to `see` until it says stop. */
+export function hotSpot(
+  depthMm: number,
+  how: Cooling,
+  minutes: number,
+  see: (minute: number, hotC: number) => boolean,
+): void {
   const p = places[how];
   const n = 12;
   const dx = depthMm / 1000 / n;
@@ -35,13 +61,9 @@ export function coolLayer(depthMm: number, how: Cooling): CoolingResult {
   const c = cooked.rho * cooked.cpJPerKgK * dx;
   const g = cooked.kWPerMK / dx;
   let temp = new Float64Array(n).fill(85);
-  const at: (number | null)[] = [null, null, null];
-  const marks = [coolingRule.fromC, coolingRule.middleC, coolingRule.toC];
-  for (let s = 0; s <= 12 * 3600 && at[2] === null; s += dt) {
+  for (let s = 0; s <= minutes * 60; s += dt) {
     const hot = temp.reduce((a, b) => Math.max(a, b), -Infinity);
-    marks.forEach((m, i) => {
-      if (hot <= m) at[i] ??= s / 60;
-    });
+    if (!see(s / 60, hot)) return;
     const surfaceC = temp[n - 1]!;
     // Vapour leaves in proportion to the pressure difference; room air at half saturation.
     const steamW = p.open
@@ -57,24 +79,21 @@ export function coolLayer(depthMm: number, how: Cooling): CoolingResult {
     }
     temp = next;
   }
-  const [a, b, d] = at;
-  const first = b === null || a === null ? Infinity : b! - a!;
-  const second = d === null || b === null ? null : d! - b!;
-  return {
-    minutesTo57: a ?? Infinity,
-    minutes57To21: first,
-    minutes21To5: second,
-    meetsRule: first <= coolingRule.firstMin && second !== null && second <= coolingRule.secondMin,
-  };
 }
 
 const series = (a: number, b: number): number => 1 / (1 / a + 1 / b);
 
 /** Deepest layer, mm, that meets the rule in this place; 0 when none does. */
 export function deepestLayerMm(how: Cooling): number {
-  for (let mm = 60; mm >= 10; mm -= 5) if (coolLayer(mm, how).meetsRule) return mm;
-  return 0;
+  const known = deepest.get(how);
+  if (known !== undefined) return known;
+  let mm = 60;
+  while (mm >= 10 && !coolLayer(mm, how).meetsRule) mm -= 5;
+  const found = mm >= 10 ? mm : 0;
+  deepest.set(how, found);
+  return found;
 }
+const deepest = new Map<Cooling, number>();
 
 /** Topping by the surface, never by the batch, g/cm2, and its oven [common practice]. */
 export const crust = { crumbG: 0.15, butterG: 0.11, cheeseG: 0.15, ovenC: 185, minutes: [8, 12] } as const;

@@ -44,7 +44,9 @@ export function ledgerRows(
       { ingredient: grain.ingredient.id, spreadG: 0.04 * grain.grams },
     );
   const given = src.fromItems.reduce((s, x) => s + x.grams, 0);
-  const freeG = out?.clock.freeG ?? addMl * src.mainWaterPerMl + given - steam - src.filmG - src.simmerG;
+  const freeG =
+    out?.clock.freeG ??
+    addMl * src.mainWaterPerMl + given - steam - src.filmG - src.simmerG - src.reducedG + src.gravyG;
   const finishedG = out?.finishedG ?? finishedMass(g, addMl) - steam;
   row(
     'sauce',
@@ -80,6 +82,16 @@ export function ledgerRows(
       { label: 'simmer-minutes', value: g.rule.simmerMin, unit: 'min' },
       { label: 'simmered-off', value: src.simmerG, unit: 'g', source: 'common-practice' },
     ]);
+  if (src.reducedG > 0 && !g.inBowl)
+    row(
+      'reduced',
+      -src.reducedG,
+      'reduced',
+      [{ label: 'reduced-off', value: src.reducedG, unit: 'g', source: 'derived' }],
+      { spreadG: 0.3 * src.reducedG },
+    );
+  if (src.gravyG !== 0)
+    row('gravy', src.gravyG, 'measured', [{ label: 'gravy-difference', value: src.gravyG, unit: 'g' }]);
   row('film', -src.filmG, 'film', [{ label: 'film', value: src.filmG, unit: 'g', source: 'derived' }]);
   if (src.soakG > 0 && grain)
     row('soak', src.soakG, 'soaked', [

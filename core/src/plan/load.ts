@@ -3,12 +3,13 @@ import type { Load, SlowItem, ThinItem } from '../pot/state';
 import { foodWPerMK } from '../water/surface';
 import { sharesWater, type Gathered, type Item } from './gather';
 import { placementOf, plantsOf } from './meat';
+import type { Bench } from './bench';
+import { deglazeMl } from './fry';
 import { placeOf } from './place';
-import type { Sources } from './water';
 
 /** Temperatures when the lid closes: after frying and deglazing, from cold, and after a first stage [from memory]. */
 const after = {
-  fry: { wallC: 75, baseC: 130, vegetableC: 75, meatC: 35, grainC: 40 },
+  fry: { vegetableC: 75, meatC: 35 },
   cold: { wallC: 21, baseC: 21 },
   first: { wallC: 92, baseC: 100, foodC: 92 },
 };
@@ -40,7 +41,14 @@ export interface HotAlready {
 }
 
 /** The pot's load at lid closing with `addMl` of the liquid to add (in the pot, or in the inner bowl). */
-export function loadOf(g: Gathered, src: Sources, addMl: number, outerMl: number, hot: HotAlready | null = null): Load {
+export function loadOf(
+  { g, src, outerMl, pan }: Pick<Bench, 'g' | 'src' | 'outerMl' | 'pan'>,
+  addMl: number,
+  hot: HotAlready | null = null,
+): Load {
+  // What was fried is as warm as the pan was left; the loosening liquid is part of what is added.
+  const friedC = pan?.foodC ?? after.fry.vegetableC;
+  const thinC = (i: Item): number => (i.joins === 'fry' ? friedC : coldC(i));
   const thin: ThinItem[] = [];
   const slow: SlowItem[] = [];
   const put = (i: Item, grams: number, tempC: number): void => {
@@ -76,11 +84,11 @@ export function loadOf(g: Gathered, src: Sources, addMl: number, outerMl: number
         densityKgPerM3: i.food.densityGPerMl[0] * 1000,
         tempC: frozen ? frozenLumpC : i.joins === 'fry' ? after.fry.meatC : i.food.kind === 'meat' ? fridgeC : shelfC,
       });
-    } else if (i.main && hot) {
-      // The part of the liquid that made the first stage is hot, the rest comes from the jug.
-      const hotG = Math.min(grams, hot.liquidMl * i.food.bulkGPerMl[0]);
-      if (hotG > 0) put(i, hotG, after.first.foodC);
-      if (grams > hotG) put(i, grams - hotG, i.ingredient.prep?.hot ? hotLiquidC : shelfC);
+    } else if (i.main && (hot || pan) && !g.inBowl) {
+      // The part of the liquid that made the first stage, or loosened the base, is hot; the rest comes from the jug.
+      const hotG = Math.min(grams, hot ? hot.liquidMl * i.food.bulkGPerMl[0] : deglazeMl);
+      if (hotG > 0) put(i, hotG, hot ? after.first.foodC : friedC);
+      if (grams > hotG) put(i, grams - hotG, coldC(i));
     } else put(i, grams, was ? after.first.foodC : thinC(i));
   }
   const water = (massG: number, tempC: number): void => {
@@ -88,15 +96,12 @@ export function loadOf(g: Gathered, src: Sources, addMl: number, outerMl: number
   };
   water(src.soakG + src.clingG, shelfC);
   water(outerMl, shelfC);
-  const pot = hot ? after.first : g.fried ? after.fry : after.cold;
+  const pot = hot ? after.first : pan ? { wallC: pan.foodC, baseC: pan.baseC } : after.cold;
   return { thin, slow, wallC: pot.wallC, baseC: pot.baseC, lidC: hot ? 60 : 21 };
 }
 
-function thinC(i: Item): number {
-  const prep = i.ingredient.prep;
-  if (prep?.hot) return hotLiquidC;
-  if (i.joins === 'fry' && !i.food.grain) return after.fry.vegetableC;
-  if (i.joins === 'fry') return after.fry.grainC;
+function coldC(i: Item): number {
+  if (i.ingredient.prep?.hot) return hotLiquidC;
   return i.food.kind === 'meat' || i.food.kind === 'dairy' ? fridgeC : shelfC;
 }
 

@@ -6,12 +6,12 @@ import { shapeExponent } from '../meat/geometry';
 import { thresholds } from '../meat/tenderness';
 import type { CookRun } from '../pot/cook';
 import type { MeatVerdict, PlantVerdict } from './document';
+import { searMinutes } from './fry';
 import type { Gathered, Item } from './gather';
 import { placeOf } from './place';
 
 /** Tossed pieces in a hot pan, a quarter of the surface in contact [tuned]. */
 const searEnv = { envC: 92.8, hWPerM2K: 73.75 };
-const searMin = 5;
 const fridgeC = 4;
 const frozenC = -18;
 const shelfC = 20;
@@ -69,7 +69,7 @@ export function runMeats(
     const rec = item.food.meat!;
     const place = placementOf(g, item);
     const [water, protein, fat, ash] = rec.composition;
-    const pre: PreStage[] = item.joins === 'fry' ? [{ durationS: searMin * 60, ...searEnv }] : [];
+    const pre: PreStage[] = item.joins === 'fry' ? [{ durationS: searMinutes(item) * 60, ...searEnv }] : [];
     const shape =
       item.ingredient.prep?.shape ?? (rec.cut === 'ground' ? 'ground' : rec.cut === 'egg' ? 'sphere' : 'cube');
     const trace = { minutes: [] as number[], coreC: [] as number[] };

@@ -5,13 +5,15 @@ import type { Dish } from '../dish/schema';
 import type { Texture } from '../grain/texture';
 import { Problem } from '../problem';
 import { reasoned, type Reasoned } from '../reasoned';
+import { afterPlan, isBigBatch } from './after';
 import { setBench, type Bench } from './bench';
 import { curveOf } from './curve';
 import { planFormat, type Plan } from './document';
 import { finishPlan, heldBack } from './finish';
-import { fryPlan } from './fry';
+import { deglazeMin, deglazeMl } from './fry';
 import { gather, hasFlag } from './gather';
 import { ledgerRows } from './ledger';
+import { releaseAdvice } from './release';
 import { saltPlan } from './salt';
 import { scorchRisk } from './scorch';
 import { cookWith, heat, roundMl, solveBoth, type Cooked } from './solve';
@@ -35,7 +37,7 @@ export function plan(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}), opt
   const b = setBench(dish, kitchen);
   const texture = options.texture ?? dish.texture ?? 'fluffy';
   const { cooked, missed } = solveBoth(b, texture);
-  const solved = dish.overrides ? solveBoth({ ...b, ...freed(dish) }, texture).cooked : cooked;
+  const solved = dish.overrides ? solveBoth({ ...b, ...freed(dish, b.pan?.reducedG ?? 0) }, texture).cooked : cooked;
   return assemble(cooked, 'solve', texture, missed, solved);
 }
 
@@ -66,10 +68,10 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
 }
 
 /** The same bench without the cook's overrides: what the planner itself would have chosen. */
-function freed(dish: Dish): Pick<Bench, 'g' | 'src'> {
+function freed(dish: Dish, reducedG: number): Pick<Bench, 'g' | 'src'> {
   const { overrides: _, ...rest } = dish;
   const g = gather(rest);
-  return { g, src: waterSources(g) };
+  return { g, src: waterSources(g, reducedG) };
 }
 
 /** Minutes of hold that end with so many whistles; on a pot that does not whistle the number says nothing. */
@@ -84,11 +86,11 @@ function assemble(cooked: Cooked, mode: Plan['mode'], texture: Texture, missed: 
   const run = chosen.run;
   const geo = stackPlan(g, pot, addMl, src.clingG, outerMl);
   const scorch = scorchRisk(g, pot, geo);
-  const fry = fryPlan(g, pot);
+  const fry = b.fry;
   const meats = chosen.meats.map((m) => m.verdict);
   const spread = outcome ? moistureSpread(g, src, outcome) : { waterG: liquidOnlySdG, points: 0 };
   const salt = saltPlan(g, addMl, run);
-  const finish = finishPlan(g, meats.length > 0);
+  const finish = finishPlan(g, meats.length > 0, isBigBatch(g, outcome));
   const naturalMin = ((run.valveS ?? run.openS) - run.releaseS) / 60;
   const pressure = run.neverSealed ? null : cooked.h.heated.pressure;
   const setKpa = pressure === null ? 0 : pressure === 'low' && pot.lowKpa !== null ? pot.lowKpa : pot.highKpa;
@@ -128,6 +130,7 @@ function assemble(cooked: Cooked, mode: Plan['mode'], texture: Texture, missed: 
     vent: 105,
     finish: Math.min(97, run.openC),
   });
+  const naturalFullMin = naturalFull(cooked);
   const fillOk = geo.fillFraction <= geo.limitFraction;
   return {
     format: planFormat,
@@ -143,7 +146,13 @@ function assemble(cooked: Cooked, mode: Plan['mode'], texture: Texture, missed: 
       ledger,
     },
     outerLiquidMl: g.inBowl ? outerMl : null,
-    salt: { percent: salt.percent, addG: salt.addG, aimPercent: salt.aimPercent, sources: salt.sources },
+    salt: {
+      percent: salt.percent,
+      addG: salt.addG,
+      aimPercent: salt.aimPercent,
+      sources: salt.sources,
+      teaspoons: salt.teaspoons,
+    },
     grain: grainVerdict(g, outcome, spread.points, texture),
     pasta: pastaVerdict(g, outcome, texture),
     program: {
@@ -153,12 +162,17 @@ function assemble(cooked: Cooked, mode: Plan['mode'], texture: Texture, missed: 
       release: chosen.release,
       minutesToPressure: countdownMin,
       pinUpMin,
-      naturalFullMin: naturalFull(cooked),
+      naturalFullMin,
       steamC: run.history.tempC[run.history.releaseAt]!,
       ...(whistles === null ? {} : { whistles }),
+      ...programOf(pot, cooked.h.heated.pressure, chosen.holdMin),
+      advice: releaseAdvice({ g, fill: cooked.h.heated.state.fill, chosen, naturalFullMin }),
     },
     firstStage: first && {
       ingredients: [...first.items],
+      slow: first.slow,
+      gravyG: first.gravyG,
+      ...(dish.overrides?.gravyMl === undefined ? {} : { measuredMl: dish.overrides.gravyMl }),
       liquidMl: Math.round(first.liquidMl),
       holdMin: first.holdMin,
       minutesToPressure: first.minutesToPressure,
@@ -170,7 +184,16 @@ function assemble(cooked: Cooked, mode: Plan['mode'], texture: Texture, missed: 
     meats,
     plants: chosen.plants,
     fry,
+    deglaze: b.pan && {
+      ml: Math.round(Math.min(deglazeMl, addMl)),
+      minutes: deglazeMin,
+      baseC: b.pan.baseC,
+      foodC: b.pan.foodC,
+      reducedG: b.pan.reducedG,
+      enough: geo.thinLiquidMl >= deglazeMl,
+    },
     stack: geo.layers,
+    after: afterPlan(b, outcome, addMl),
     heldBack: heldBack(g),
     finish,
     timeline,
@@ -265,6 +288,12 @@ function decisions(cooked: Cooked, own: Cooked, ledger: Plan['liquid']['ledger']
     ),
     saltG: salt,
   };
+}
+
+/** Which of its programs a cooker with fixed ones runs. */
+function programOf(pot: Bench['pot'], pressure: 'high' | 'low', holdMin: number): { program?: string } {
+  const own = pot.programs?.find((p) => p.pressure === pressure && p.holdMin === holdMin);
+  return own ? { program: own.id } : {};
 }
 
 /** Minutes until the pin would fall by itself after this hold. */

@@ -105,14 +105,19 @@ export function targetE(g: Gathered, texture: Texture, addMl: number): TargetE {
  * then the meats, cheapest pair first: where one is not done, the hold grows until it is or the grain has had too much.
  * Cost: distance in doneness, wait, minutes nobody controls, spray of a starchy quick release, dry or tough meat.
  */
-export function searchProgram(h: Heated, fixed: { holdMin?: number; release?: Release } = {}): Candidate {
+export function searchProgram(
+  h: Heated,
+  fixed: { holdMin?: number; release?: Release } = {},
+  only?: readonly number[],
+): Candidate {
   const whistles = h.heated.state.pot.whistle !== null;
-  const grid = whistles ? whistleHolds(h.heated) : holds;
+  // A cooker with fixed programs is searched on what it allows.
+  const grid = only ? [...only].sort((a, b) => a - b) : whistles ? whistleHolds(h.heated) : holds;
   const releases = fixed.release ? [fixed.release] : whistles ? whistleReleases : naturals;
   if (!h.g.grain) return searchWithoutStarch(h, grid, releases, fixed.holdMin);
   const want = targetE(h.g, h.texture, h.addMl);
   const at = (holdMin: number, release: Release): Trial => trial(h, holdMin, release, want);
-  let guess = grid.find((x) => x >= 5) ?? grid[0]!;
+  let guess = grid.find((x) => x >= 5) ?? grid.at(-1)!;
   const perMin = Math.max(0.5, rate(h.g.grain.food.grain!.kinetics, h.heated.state.tempC));
   const trials = releases.map((release) => {
     if (fixed.holdMin !== undefined) return at(fixed.holdMin, release);
@@ -137,7 +142,7 @@ export function searchProgram(h: Heated, fixed: { holdMin?: number; release?: Re
   return best!;
 }
 
-const better = (best: Candidate | null, c: Candidate): Candidate =>
+export const better = (best: Candidate | null, c: Candidate): Candidate =>
   !best || (c.meatOk && !best.meatOk) || (c.meatOk === best.meatOk && c.cost < best.cost) ? c : best;
 
 /** Without a starch the pieces alone decide: the hold of least cost, found from below, since more is never less done. */
@@ -259,9 +264,9 @@ function sprayPrice(g: Gathered, fill: number): number {
   return price.quickStarch * (foams ? 2 : high);
 }
 
-function withPieces(h: Heated, t: Trial, coarse = true): Candidate {
-  const meats = runMeats(h.g, t.run, h.depthCm, h.earlier, coarse);
-  const plants = runPlants(h.g, t.run, coarse);
+function withPieces(h: Heated, t: Trial, coarse = true, pieces = true): Candidate {
+  const meats = pieces ? runMeats(h.g, t.run, h.depthCm, h.earlier, coarse) : [];
+  const plants = pieces ? runPlants(h.g, t.run, coarse) : [];
   const terms = [...t.terms];
   let cost = t.cost;
   const charge = (value: number, subject: string, label = 'cost-meat'): void => {
@@ -292,6 +297,6 @@ function withPieces(h: Heated, t: Trial, coarse = true): Candidate {
   return { ...t, meats, plants, meatOk: meats.every((m) => m.verdict.ok), cost, terms };
 }
 
-/** One pair of hold and release with what it gives and what it costs. */
-export const candidate = (h: Heated, holdMin: number, release: Release): Candidate =>
-  withPieces(h, trial(h, holdMin, release, h.g.grain ? targetE(h.g, h.texture, h.addMl) : null), false);
+/** One pair of hold and release with what it gives and what it costs; `pieces` false leaves meat and roots out. */
+export const candidate = (h: Heated, holdMin: number, release: Release, pieces = true): Candidate =>
+  withPieces(h, trial(h, holdMin, release, h.g.grain ? targetE(h.g, h.texture, h.addMl) : null), false, pieces);

@@ -14,8 +14,17 @@ export interface SaltSum {
   addG: number;
   aimPercent: number;
   sources: { item: string; grams: number }[];
+  /** the salt to add in teaspoons of each kind: ask which stands in the kitchen */
+  teaspoons: { kind: string; tsp: number }[];
   reason: Reasoned;
 }
+
+/** One teaspoon of each kind of salt, g [common practice; flaky runs from 3 to 4.8]. */
+export const saltKinds = [
+  { kind: 'table', gPerTsp: 6 },
+  { kind: 'sea', gPerTsp: 5.5 },
+  { kind: 'flaky', gPerTsp: 3.9 },
+] as const;
 
 /** Salt from every source, as percent of the finished dish, and what is still to add (all of it, g). */
 export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
@@ -28,7 +37,9 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
   const total = sources.reduce((s, x) => s + x.grams, 0);
   const finishedG = Math.max(1, finishedMass(g, addMl) - steamG(run));
   const want = (aimPercent / 100) * finishedG;
-  const addG = Math.max(0, want - total);
+  const own = g.dish.overrides?.saltG;
+  const ownSum = Math.max(0, want - total);
+  const addG = own ?? ownSum;
   const terms: Term[] = [
     { label: 'finished-dish', value: finishedG, unit: 'g' },
     { label: 'salt-aim', value: aimPercent, unit: 'percent', source: 'common-practice' },
@@ -46,6 +57,7 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
     addG,
     aimPercent,
     sources,
-    reason: reasoned(addG, 'salt-to-aim', terms),
+    teaspoons: saltKinds.map((k) => ({ kind: k.kind, tsp: addG / k.gPerTsp })),
+    reason: reasoned(addG, own === undefined ? 'salt-to-aim' : 'yours', terms, own === undefined ? undefined : ownSum),
   };
 }

@@ -1,62 +1,98 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish, Ingredient } from '../dish/schema';
-import { bandOf, type GrainBand } from '../grain/texture';
+import type { FoodRecord } from '../food/record';
+import { levelLiquidG } from '../grain/closed';
+import { bandOf, pastaBand } from '../grain/texture';
+import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { Plan } from './document';
 import { gather } from './gather';
 import { setBench, type Bench } from './bench';
-import { cookWith } from './solve';
+import { outcomeWith } from './solve';
 import { benchOfPlan } from './stages';
-import { waterSources } from './water';
+import { waterSources, type GrainOutcome } from './water';
 
 /** Ratios by volume that cooks go by, and what each was meant for [common practice]. */
 export const schoolTable = [
-  { id: 'equal', ratio: 1 },
-  { id: 'quarter-more', ratio: 1.25 },
-  { id: 'half-more', ratio: 1.5 },
-  { id: 'double', ratio: 2 },
+  { id: 'equal', for: 'grain', ratio: 1 },
+  { id: 'quarter-more', for: 'grain', ratio: 1.25 },
+  { id: 'half-more', for: 'grain', ratio: 1.5 },
+  { id: 'double', for: 'grain', ratio: 2 },
+  { id: 'three-to-one', for: 'grain', ratio: 3 },
+  { id: 'knuckle', for: 'grain' },
+  { id: 'level', for: 'pasta' },
 ] as const;
+/** A knuckle of water over the grain, mm [common practice]. */
+const knuckleMm = 25;
+/** Dry grain leaves so much of its room to water [common practice]. */
+const grainVoids = 0.4;
+
+type SchoolId = (typeof schoolTable)[number]['id'];
+
+/** What a school pours on this starch in this pot, mL. */
+function pouredMl(id: SchoolId, grams: number, food: FoodRecord, pot: PotProfile): number {
+  const volumeMl = grams / food.bulkGPerMl[0];
+  const row = schoolTable.find((s) => s.id === id)!;
+  if ('ratio' in row) return volumeMl * row.ratio;
+  if (id === 'level') return levelLiquidG(grams, food.bulkGPerMl[0]);
+  // The finger is told over the level of the grain: it goes by the width of the pot, not by the grain.
+  return volumeMl * grainVoids + (baseAreaCm2(pot) * knuckleMm) / 10;
+}
 
 export interface School {
-  id: (typeof schoolTable)[number]['id'];
+  id: SchoolId;
   ml: number;
+  /** what the school leaves out here, g: + what the dish brings besides, - what steam, film and sauce take */
+  broughtG: number;
+  lostG: number;
   /** the grain alone in this pot with so much water */
-  alone: { index: number; band: GrainBand };
+  alone: { index: number; band: string };
   /** the whole dish in this pot with so much liquid */
-  here: { index: number; band: GrainBand; freeShare: number };
+  here: { index: number; band: string; freeShare: number };
 }
 
 /** Each school computed in this pot with the plan's program: hollow is the grain alone, solid is the whole dish. */
 export function compareSchools(dish: Dish, kitchen: Kitchen, chosen: Plan): School[] {
   const b = benchOfPlan(setBench(dish, kitchen), chosen);
   const grain = b.g.grain;
-  // Ratios are told of separate grain; pasta and sauce are not measured by them.
-  if (grain?.food.kind !== 'grain') return [];
+  if (!grain) return [];
+  const pasta = grain.food.kind === 'pasta';
   const plainDish: Dish = {
     format: dish.format,
     title: dish.title,
-    family: 'plain-grain',
+    family: pasta ? 'one-pot-pasta' : 'plain-grain',
     serves: dish.serves,
     ingredients: [withoutPlace(grain.ingredient)],
   };
   const plainG = gather(plainDish);
-  const plain: Bench = { ...b, g: plainG, src: waterSources(plainG), outerMl: 0, first: null };
+  const plain: Bench = { ...b, g: plainG, src: waterSources(plainG), outerMl: 0, first: null, fry: [], pan: null };
   const program = {
     pressure: chosen.program.pressure,
     holdMin: chosen.program.holdMin,
     release: chosen.program.release,
   };
-  const volumeMl = grain.grams / grain.food.bulkGPerMl[0];
-  return schoolTable.map((s) => {
-    const ml = volumeMl * s.ratio;
-    const alone = cookWith(plain, ml, program).outcome!;
-    const here = cookWith(b, ml, program).outcome!;
-    return {
-      id: s.id,
-      ml,
-      alone: { index: alone.texture.index, band: bandOf(alone.texture.index) },
-      here: { index: here.texture.index, band: bandOf(here.texture.index), freeShare: here.freeShare },
-    };
-  });
+  const packetMin = grain.food.packetMin?.[0] ?? 1;
+  const told = (out: GrainOutcome): { index: number; band: string } => {
+    if (!pasta) return { index: out.texture.index, band: bandOf(out.texture.index) };
+    const x = (out.clock.equivalentMin * out.slowing) / packetMin;
+    return { index: x, band: pastaBand(x, out.clock.moisture) };
+  };
+  const broughtG = b.src.fromItems.reduce((s, x) => s + x.grams, 0) + b.src.clingG + b.src.soakG;
+  return schoolTable
+    .filter((s) => s.for === grain.food.kind)
+    .map((s): School => {
+      const ml = pouredMl(s.id, grain.grams, grain.food, b.pot);
+      const alone = outcomeWith(plain, ml, program);
+      const here = outcomeWith(b, ml, program);
+      return {
+        id: s.id,
+        ml,
+        broughtG,
+        lostG: here.steamG + b.src.filmG + b.src.simmerG + b.src.reducedG,
+        alone: told(alone),
+        here: { ...told(here), freeShare: here.freeShare },
+      };
+    })
+    .sort((a, c) => a.ml - c.ml);
 }
 
 /** Alone in the pot there is no bowl to lie in. */

@@ -2,11 +2,18 @@ import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { ScorchReason } from './document';
 import { hasFlag, type Gathered, type Item } from './gather';
 import { placeOf } from './place';
+import { deglazeMl } from './fry';
 import type { Geometry } from './stack';
 
 /** Points of the scorch prior, a logistic of their sum [common practice; the log will move them]. */
 export const points = {
   start: -4.0,
+  fondUnscraped: 2.5,
+  thickenerAtBase: 2.0,
+  gasFlame: 0.7,
+  friedDry: 0.5,
+  keptWarm: 0.3,
+  stirredDown: 1.0,
   thickTomatoAtBase: 1.5,
   dicedTomatoAtBase: 0.8,
   dairyAtBase: 2.0,
@@ -21,6 +28,13 @@ export const points = {
 } as const;
 
 const remedies: Record<string, string> = {
+  'fond-unscraped': 'deglaze-and-scrape',
+  'thickener-at-base': 'bind-at-the-end',
+  'gas-flame': 'lower-the-flame',
+  'fried-dry': 'fat-first',
+  'kept-warm': 'take-it-out',
+  'stirred-down': 'do-not-stir',
+  sugary: 'sugar-on-top',
   'thick-tomato-at-base': 'tomato-on-top',
   'diced-tomato-at-base': 'tomato-on-top',
   'dairy-at-base': 'dairy-at-the-end',
@@ -31,6 +45,8 @@ const remedies: Record<string, string> = {
 /** Deeper than this the liquid moves freely over the base. */
 const deepMm = 25;
 const strongWPerCm2 = 5;
+/** A thick dish may be kept warm so long, min. */
+const warmMin = 10;
 
 /** Chance that the base scorches or the cooker warns of burning: points to a logistic, each a reason with its remedy. */
 export function scorchRisk(
@@ -43,11 +59,16 @@ export function scorchRisk(
     const remedy = remedies[code];
     reasons.push(remedy === undefined ? { code, points: value } : { code, points: value, remedy });
   };
+  const habits = g.dish.overrides ?? {};
+  if (g.fried && (habits.deglazed === false || geo.thinLiquidMl < deglazeMl))
+    add('fond-unscraped', points.fondUnscraped);
   if (geo.tomatoAtBase.thick) add('thick-tomato-at-base', points.thickTomatoAtBase);
   else if (geo.tomatoAtBase.diced) add('diced-tomato-at-base', points.dicedTomatoAtBase);
   const atBase = (i: Item): boolean => !['top', 'rack', 'inner-bowl'].includes(placeOf(g, i));
   if (g.items.some((i) => i.food.kind === 'dairy' && i.joins !== 'finish' && i.joins !== 'topping' && atBase(i)))
     add('dairy-at-base', points.dairyAtBase);
+  if (g.items.some((i) => hasFlag(i, 'thickener') && i.joins === 'stack'))
+    add('thickener-at-base', points.thickenerAtBase);
   if (g.items.some((i) => hasFlag(i, 'sugary') && i.joins !== 'finish')) add('sugary', points.sugary);
   if (geo.grainOnBase) {
     const prep = g.grain?.ingredient.prep;
@@ -61,6 +82,13 @@ export function scorchRisk(
   if (geo.liquidLevelMm > deepMm) add('deep-liquid', points.deepLiquid);
   if (geo.barrier) add('barrier', points.barrier);
   if ((pot.powerW * pot.efficiency) / baseAreaCm2(pot) > strongWPerCm2) add('strong-plate', points.strongPlate);
+  if (pot.kind !== 'electric') add('gas-flame', points.gasFlame);
+  const dry = g.items.some((i) => i.joins === 'fry' && hasFlag(i, 'aromatic'));
+  if (dry && !g.items.some((i) => i.joins === 'fry' && (i.food.kind === 'fat' || hasFlag(i, 'renders'))))
+    add('fried-dry', points.friedDry);
+  const thick = g.items.some((i) => hasFlag(i, 'thick') && i.joins === 'stack');
+  if (thick && (habits.keepWarmMin ?? 0) > warmMin) add('kept-warm', points.keptWarm);
+  if (habits.stirredDown) add('stirred-down', points.stirredDown);
   const x = reasons.reduce<number>((s, r) => s + r.points, points.start);
   const index = logistic(x);
   for (const r of reasons) if (r.remedy !== undefined && r.points > 0) r.after = logistic(x - r.points);

@@ -1,15 +1,15 @@
 import { equivalentMin } from '../grain/clock';
 import { closedLiquidG } from '../grain/closed';
 import { aimIndexOf, wishShift, type Texture } from '../grain/texture';
-import { HeatedPot, type Program, type Release } from '../pot/cook';
+import { HeatedPot, type CookRun, type Program, type Release } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
 import { uptakeGPerG } from '../grain/uptake';
 import type { Bench } from './bench';
 import type { Gathered, Item } from './gather';
 import { depthCm, loadOf } from './load';
 import { meatsOf, runMeats } from './meat';
-import { candidate, searchProgram, targetE, type Candidate, type Heated } from './pressure';
-import { firstStage } from './stages';
+import { better, candidate, searchProgram, targetE, type Candidate, type Heated } from './pressure';
+import { firstStage, withFirst } from './stages';
 import { finishedMass, grainOutcome, saucyFrom, starchTemps, type GrainOutcome } from './water';
 
 /** One simulated cook of the dish with so much liquid and this program. */
@@ -24,7 +24,7 @@ export interface Cooked {
 
 /** Heats the pot with `addMl` of liquid in it (in a pot-in-pot dish: in the inner bowl). */
 export function heat(b: Bench, addMl: number, pressure: 'high' | 'low', texture: Texture = 'fluffy', dtS = 1): Heated {
-  const load = loadOf(b.g, b.src, addMl, b.outerMl, b.first);
+  const load = loadOf(b, addMl, b.first);
   return {
     g: b.g,
     heated: new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure, dtS),
@@ -35,8 +35,14 @@ export function heat(b: Bench, addMl: number, pressure: 'high' | 'low', texture:
   };
 }
 
-const outcomeOf = (b: Bench, h: Heated, run: Candidate['run'], addMl: number): GrainOutcome | null =>
+const outcomeOf = (b: Bench, h: Heated, run: CookRun, addMl: number): GrainOutcome | null =>
   b.g.grain ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, b.first?.steamG ?? 0) : null;
+
+/** The starch alone in a given program, without a look at the pieces. */
+export function outcomeWith(b: Bench, addMl: number, program: Program): GrainOutcome {
+  const h = heat(b, addMl, program.pressure);
+  return outcomeOf(b, h, h.heated.finish(program.holdMin, program.release), addMl)!;
+}
 
 /** Cooks with a given program. */
 export function cookWith(b: Bench, addMl: number, program: Program, texture: Texture = 'fluffy'): Cooked {
@@ -70,6 +76,9 @@ const tolerance = { points: 0.03, sauceG: 1, share: 0.002 };
 const mostSteps = 10;
 /** A dish meant to be separate is not flooded beyond this share of free liquid. */
 const mostFreeShare = 0.15;
+/** Below this wanted share the sauce gives way to the grain, which may be so much softer than wished, points [derived]. */
+const ampleShare = 0.1;
+const moistPoints = 3;
 /** Pasta is never aimed at a perfectly dry pot: the last water cannot be drunk in its time. */
 const leastPastaShare = 0.03;
 
@@ -88,7 +97,16 @@ function missOf(b: Bench, texture: Texture): Miss {
   const pasta = g.grain!.food.kind === 'pasta';
   if (g.sauceShare >= saucyFrom || pasta) {
     const share = Math.max(g.sauceShare, pasta ? leastPastaShare : 0);
-    return { of: (o) => ({ by: o.freeShare - share, flooded: false }), close: tolerance.share };
+    // A grain that only wants to be moist is not drowned for its sauce: the wetter it gets, the less sauce it is left.
+    const bound = !pasta && !g.rule.stirred && g.sauceShare < ampleShare;
+    const softest = aimIndexOf(g.grain!.food.grain!, texture) + moistPoints;
+    return {
+      of: (o) => ({
+        by: Math.max(o.freeShare - share, bound ? (o.texture.index - softest) / 100 : -Infinity),
+        flooded: false,
+      }),
+      close: tolerance.share,
+    };
   }
   const aim = aimIndexOf(g.grain!.food.grain!, texture);
   return {
@@ -164,15 +182,17 @@ export interface Solved {
 
 /** Liquid and program together; slow meat that no program of the starch makes tender gets a first stage of its own. */
 export function solveBoth(b: Bench, texture: Texture): Solved {
-  const slow = b.g.rule.twoStage && b.g.grain ? slowMeats(b) : [];
+  const asked = b.g.dish.overrides?.firstStage;
+  const may = asked ?? b.g.rule.twoStage;
+  const slow = may && b.g.grain ? (asked ? slowestFirst(b) : slowMeats(b)) : [];
   if (slow.length === 0 || b.first) return solveOnce(b, texture);
   const addMl = b.g.dish.overrides?.liquidMl ?? firstGuessMl(b, texture);
   const h = heat(b, addMl, b.g.dish.overrides?.pressure ?? 'high', texture, searchDtS);
-  const { most, want } = collagenWithin(h);
-  const tough = slow.filter((i, k) => most[k]! < i.food.meat!.tenderCoreMin![0]);
+  const { most, want } = collagenWithin(h, slow);
+  const tough = asked ? slow : slow.filter((i, k) => most[k]! < i.food.meat!.tenderCoreMin![0]);
   if (tough.length === 0) return solveOnce(b, texture);
   const later = Math.min(...slow.flatMap((i, k) => (tough.includes(i) ? [want[k]!] : [])));
-  return solveOnce({ ...b, first: firstStage(b, tough, later * laterShare, addMl) }, texture);
+  return solveOnce(withFirst(b, firstStage(b, tough, later * laterShare, addMl)), texture);
 }
 /** A second stage of hot pieces is worth at least so much of what it was with cold ones [derived]. */
 const laterShare = 0.9;
@@ -180,13 +200,18 @@ const laterShare = 0.9;
 /** Stew cuts under pressure that have not been cooked before. */
 const slowMeats = (b: Bench): Item[] => meatsOf(b.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked');
 
+/** What a cook who asks for a first stage means: the stew cuts, or else the thickest raw meat. */
+function slowestFirst(b: Bench): Item[] {
+  const stew = slowMeats(b);
+  if (stew.length > 0) return stew;
+  const raw = meatsOf(b.g).filter((i) => i.state !== 'cooked');
+  return raw.sort((a, c) => c.thicknessMm - a.thicknessMm).slice(0, 1);
+}
+
 /** Collagen minutes in the core of each slow meat at the longest hold that the starch bears, and at the one it wants. */
-function collagenWithin(h: Heated): { most: number[]; want: number[] } {
+function collagenWithin(h: Heated, items: Item[]): { most: number[]; want: number[] } {
   const target = targetE(h.g, h.texture, h.addMl);
-  const slow: Gathered = {
-    ...h.g,
-    items: meatsOf(h.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked'),
-  };
+  const slow: Gathered = { ...h.g, items };
   const at = (limit: number): number[] => {
     let low = 0;
     let high = 60;
@@ -212,11 +237,7 @@ function solveOnce(b: Bench, texture: Texture): Solved {
   const pressure = o.pressure ?? 'high';
   if (!b.g.grain) {
     const addMl = o.liquidMl ?? roundMl(liquidWithoutStarch(b));
-    const { holdMin, release } = searchProgram(
-      heat(b, addMl, pressure, texture, searchDtS),
-      fixedOf(o.holdMin, o.release),
-    );
-    return { cooked: surely(b, addMl, { pressure, holdMin, release }, texture), missed: false };
+    return { cooked: surely(b, addMl, chooseProgram(b, addMl, pressure, texture, o.release), texture), missed: false };
   }
   let addMl = o.liquidMl ?? firstGuessMl(b, texture);
   let missed = false;
@@ -224,7 +245,7 @@ function solveOnce(b: Bench, texture: Texture): Solved {
   for (let round = 0; round < 2; round++) {
     // The first round chooses the release; the second only fits the hold to the liquid found.
     const next = chooseProgram(b, addMl, pressure, texture, round === 0 ? o.release : program.release);
-    const same = round > 0 && next.holdMin === program.holdMin;
+    const same = round > 0 && next.holdMin === program.holdMin && next.pressure === program.pressure;
     program = next;
     if (o.liquidMl !== undefined || same) break;
     const solved = solveLiquid(b, program, texture, addMl);
@@ -240,7 +261,7 @@ function solveOnce(b: Bench, texture: Texture): Solved {
  * root hard, the hold grows by minutes until it does not.
  */
 function surely(b: Bench, addMl: number, program: Program, texture: Texture): Cooked {
-  const fixed = b.g.dish.overrides?.holdMin !== undefined || b.pot.whistle !== null;
+  const fixed = b.g.dish.overrides?.holdMin !== undefined || b.pot.whistle !== null || b.pot.programs !== null;
   let cooked = cookWith(b, addMl, program, texture);
   const short = (c: Cooked): boolean => !c.chosen.meatOk || c.chosen.plants.some((v) => v.verdict === 'hard');
   for (let i = 1; !fixed && short(cooked) && i <= mostExtraMin; i++) {
@@ -272,6 +293,13 @@ function chooseProgram(
 ): Program {
   const holdMin = b.g.dish.overrides?.holdMin;
   if (holdMin !== undefined && release !== undefined) return { pressure, holdMin, release };
-  const best = searchProgram(heat(b, addMl, pressure, texture, searchDtS), fixedOf(holdMin, release));
-  return { pressure, holdMin: best.holdMin, release: best.release };
+  const fixed = b.g.dish.overrides?.pressure;
+  const own = b.pot.programs?.filter((p) => fixed === undefined || p.pressure === fixed);
+  const found = (own ? [...new Set(own.map((p) => p.pressure))] : [pressure]).map((kpa) => {
+    const grid = own?.filter((p) => p.pressure === kpa).map((p) => p.holdMin);
+    const best = searchProgram(heat(b, addMl, kpa, texture, searchDtS), fixedOf(holdMin, release), grid);
+    return { pressure: kpa, best };
+  });
+  const { pressure: kpa, best } = found.reduce((a, x) => (better(a.best, x.best) === x.best ? x : a));
+  return { pressure: kpa, holdMin: best.holdMin, release: best.release };
 }

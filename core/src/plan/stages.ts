@@ -45,14 +45,14 @@ export function firstStage(
   const liquidMl = b.g.inBowl ? 0 : Math.min(Math.max(addMl, 0), needed);
   const g: Gathered = { ...b.g, items, grain: null, inBowl: false };
   const bare = { ...b.src, soakG: 0, clingG: 0 };
-  const load = loadOf(g, bare, liquidMl, b.outerMl);
+  const load = loadOf({ g, src: bare, outerMl: b.outerMl, pan: b.pan }, liquidMl);
   const heated = new HeatedPot(b.pot, b.kitchen.altitudeM, load, 'high');
   const depth = depthCm(g, load, baseAreaCm2(b.pot));
   const pieces: Gathered = { ...g, items: [...tough] };
   const cook = (holdMin: number) => heated.finish(holdMin, { kind: 'quick' });
   const enough = (holdMin: number): boolean =>
     runMeats(pieces, cook(holdMin), depth, null, true).every(
-      (m) => m.nominal.collagenCoreMin + laterMin >= sure * m.item.food.meat!.tenderCoreMin![0] && m.verdict.ok,
+      (m) => m.nominal.collagenCoreMin + laterMin >= sure * (m.item.food.meat!.tenderCoreMin?.[0] ?? 0) && m.verdict.ok,
     );
   let low = fixedHoldMin ?? 1;
   let high = fixedHoldMin ?? mostHoldMin;
@@ -61,29 +61,54 @@ export function firstStage(
     if (enough(mid)) high = mid;
     else low = mid + 1;
   }
-  const holdMin = b.pot.whistle ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(low))) : low;
+  const holdMin = b.pot.programs
+    ? (b.pot.programs
+        .filter((p) => p.pressure === 'high' && p.holdMin >= low)
+        .map((p) => p.holdMin)
+        .sort((x, y) => x - y)[0] ?? low)
+    : b.pot.whistle
+      ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(low)))
+      : low;
   const run = cook(holdMin);
   const gap = Math.round((betweenMin * 60) / run.history.dtS);
   const tempC = new Float64Array(run.history.tempC.length + gap).fill(betweenC);
   tempC.set(run.history.tempC);
   return {
     items: ids,
+    slow: tough.map((i) => i.ingredient.id),
     liquidMl,
     holdMin,
     minutesToPressure: (run.countdownS ?? run.releaseS) / 60,
     ventMin: (run.openS - run.releaseS) / 60,
     steamG: steamG(run),
     whistles: run.whistles,
+    gravyG: Math.max(0, gravyIn(b, ids, liquidMl) - steamG(run)),
     earlier: { tempC, items: ids },
+  };
+}
+
+/** Thin liquid among the things of the first stage once they have given their juice, g; the steam is still to come off. */
+function gravyIn(b: Bench, ids: ReadonlySet<string>, liquidMl: number): number {
+  const given = b.src.fromItems.filter((x) => ids.has(x.item.ingredient.id)).reduce((s, x) => s + x.grams, 0);
+  return liquidMl * b.src.mainWaterPerMl + given - b.src.reducedG - b.src.filmG;
+}
+
+/** The bench with a first stage in it, and with the gravy that the cook measured in place of the predicted one. */
+export function withFirst(b: Bench, first: FirstStage): Bench {
+  const measured = b.g.dish.overrides?.gravyMl;
+  return {
+    ...b,
+    first,
+    src: measured === undefined ? b.src : { ...b.src, gravyG: measured - first.gravyG },
   };
 }
 
 /** The bench of a plan that was already made: with the same first stage, if it had one. */
 export function benchOfPlan(
   b: Bench,
-  chosen: { liquid: { addMl: number }; firstStage: { holdMin: number } | null },
+  chosen: { liquid: { addMl: number }; firstStage: { holdMin: number; slow: string[] } | null },
 ): Bench {
   if (!chosen.firstStage) return b;
-  const tough = b.g.items.filter((i) => i.food.meat?.cut === 'stew' && i.joins !== 'finish');
-  return { ...b, first: firstStage(b, tough, 0, chosen.liquid.addMl, chosen.firstStage.holdMin) };
+  const tough = b.g.items.filter((i) => chosen.firstStage!.slow.includes(i.ingredient.id));
+  return withFirst(b, firstStage(b, tough, 0, chosen.liquid.addMl, chosen.firstStage.holdMin));
 }

@@ -26,12 +26,16 @@ export interface Sources {
   filmG: number;
   /** boiled off while stirring after the lid opens, g */
   simmerG: number;
+  /** boiled off in the pan by reducing wine and by deglazing, g */
+  reducedG: number;
+  /** how much more than predicted was measured in the pot between the stages, g */
+  gravyG: number;
   /** water in one mL of the liquid to add, g */
   mainWaterPerMl: number;
 }
 
 /** All water that does not depend on the liquid to add. */
-export function waterSources(g: Gathered): Sources {
+export function waterSources(g: Gathered, reducedG = 0): Sources {
   const yours = g.dish.overrides?.ledger ?? {};
   const grain = g.grain;
   const prep = grain?.ingredient.prep;
@@ -62,6 +66,8 @@ export function waterSources(g: Gathered): Sources {
     fromItems,
     filmG: yours['film'] ?? (g.inBowl ? bowlFilmG : filmBaseG + filmShare * solids),
     simmerG: yours['simmer'] ?? simmerGPerMin * g.rule.simmerMin,
+    reducedG: yours['reduced'] ?? reducedG,
+    gravyG: 0,
     mainWaterPerMl: g.main.food.water[0] * g.main.food.bulkGPerMl[0],
   };
 }
@@ -96,8 +102,8 @@ export function starchTemps(g: Gathered, run: CookRun, addMl: number, depthCm: n
 /** Water that the starch can reach: what is added, given and clings, less what is lost. g */
 function reachableG(g: Gathered, src: Sources, lostG: number, addMl: number): number {
   const given = src.fromItems.reduce((sum, x) => sum + x.grams, 0);
-  const lost = g.inBowl ? 0 : lostG + src.simmerG;
-  return addMl * src.mainWaterPerMl + given + src.clingG - lost - src.filmG;
+  const lost = g.inBowl ? 0 : lostG + src.simmerG + src.reducedG;
+  return addMl * src.mainWaterPerMl + given + src.clingG + src.gravyG - lost - src.filmG;
 }
 
 /**
@@ -123,7 +129,7 @@ export function grainOutcome(
     reachableG: reachableG(g, src, lost, addMl),
     slowing,
   });
-  const finishedG = finishedMass(g, addMl) - (g.inBowl ? 0 : lost + src.simmerG);
+  const finishedG = finishedMass(g, addMl) - (g.inBowl ? 0 : lost + src.simmerG + src.reducedG);
   const freeShare = clock.freeG / Math.max(1, finishedG);
   const acidMl = sum(g, (i) => hasFlag(i, 'acid') && i.joins !== 'finish');
   const t = texture(rec, {

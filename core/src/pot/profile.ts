@@ -41,6 +41,8 @@ export interface PotProfile {
   relief: { openPa: number; spanPa: number; areaM2: number } | null;
   /** valve of a whistle cooker: pops at open, shuts at close */
   whistle: { openPa: number; closePa: number; areaM2: number } | null;
+  /** the only programs it has, where pressure and time cannot be chosen */
+  programs: readonly { id: string; pressure: 'high' | 'low'; holdMin: number }[] | null;
   minimumLiquidMl: Sourced;
   roomC: number;
 }
@@ -74,6 +76,7 @@ const electric57: PotProfile = {
   lowKpa: 40,
   relief: null,
   whistle: null,
+  programs: null,
   minimumLiquidMl: [240, 'P'],
   roomC: 21,
 };
@@ -104,6 +107,19 @@ export const pots: readonly PotProfile[] = [
   electric57,
   scaled('electric-8', 8, 1200, 244, 350),
   scaled('electric-3', 3, 700, 178, 180),
+  {
+    ...scaled('program-5', 5, 900, 212, 230),
+    // Minutes of such cookers as cooks tell them [common practice].
+    programs: [
+      { id: 'rice', pressure: 'low', holdMin: 12 },
+      { id: 'porridge', pressure: 'low', holdMin: 20 },
+      { id: 'fish', pressure: 'low', holdMin: 5 },
+      { id: 'steam', pressure: 'high', holdMin: 5 },
+      { id: 'poultry', pressure: 'high', holdMin: 15 },
+      { id: 'stew', pressure: 'high', holdMin: 25 },
+      { id: 'pulses', pressure: 'high', holdMin: 35 },
+    ],
+  },
   {
     ...electric57,
     id: 'stovetop-6',

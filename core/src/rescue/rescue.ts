@@ -2,7 +2,7 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { findFood } from '../food/find';
 import { rate } from '../grain/rate';
-import { uptakePerMin } from '../grain/clock';
+import { drinksG } from '../grain/clock';
 import { bandOf } from '../grain/texture';
 import { uptakeGPerG } from '../grain/uptake';
 import { cookPiece } from '../meat/piece';
@@ -147,13 +147,7 @@ const movers: Record<Symptom, Mover> = {
     const rec = grain?.food.grain;
     // What the starch still drinks in five minutes at about 90 degC, by the uptake law.
     const now = (p.grain ?? p.pasta)?.moisture ?? 0;
-    const room = rec ? rec.maxMoisture[0] / (1 - rec.maxMoisture[0]) - now / (1 - now) : 0;
-    const drinks = rec
-      ? grain.grams *
-        (1 - rec.rawMoisture[0]) *
-        Math.max(0, room) *
-        (1 - Math.exp(-uptakePerMin(rec) * rate(rec.kinetics, 90) * 5))
-      : 0;
+    const drinks = rec ? drinksG(rec, grain.grams, now, 90, 5) : 0;
     return {
       steps: [
         ...(drinks > 10 ? [step('stand', { minutes: 5, grams: Math.round(drinks) })] : []),

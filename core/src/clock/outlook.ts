@@ -1,0 +1,145 @@
+import type { Kitchen } from '../dish/kitchen';
+import type { Dish } from '../dish/schema';
+import { pastaBand } from '../grain/texture';
+import type { Release } from '../pot/cook';
+import { setBench, type Bench } from '../plan/bench';
+import type { MeatVerdict, Plan } from '../plan/document';
+import { candidate, type Candidate, type Heated } from '../plan/pressure';
+import { heat } from '../plan/solve';
+import { benchOfPlan } from '../plan/stages';
+import { grainOutcome, type GrainOutcome } from '../plan/water';
+
+/** What has really happened so far, minutes; what is left out is still to come and taken as planned. */
+export interface Reality {
+  /** from the locked lid to the pin */
+  toPinMin?: number;
+  /** from the countdown to the end of the hold */
+  holdMin?: number;
+  /** of natural release before the valve was opened, or until now */
+  naturalMin?: number;
+}
+
+export type Advice = 'as-planned' | 'hold-less' | 'hold-more' | 'open-now' | 'no-harm' | 'meat-needs-more';
+
+export interface Outlook {
+  holdMin: number;
+  /** against the plan; negative is less */
+  holdChangeMin: number;
+  /** how much later than planned the lid opens, min */
+  laterMin: number;
+  /** texture points (pasta: hundredths of the packet's minutes) softer than planned */
+  softer: number;
+  band: string | null;
+  moisture: number | null;
+  meats: MeatVerdict[];
+  advice: Advice;
+  /** the whole run as it now looks, for the live curve */
+  curve: { minutes: number[]; tempC: number[]; gaugeKpa: number[] };
+}
+
+/** A shift that nobody tastes, points. */
+const noticeable = 1.5;
+/** A heater this far off is a wrong tap, not a heater. */
+const factor = { least: 0.4, most: 2.5 };
+
+/**
+ * The rest of a cook from what really happened. A pin that came late or early is read as a weaker or stronger heater, the
+ * hold is fitted anew so that the starch gets what the plan wanted and every meat its minimum, and a release that ran over
+ * is cooked through to what it made of the dish. The first stage of a two-stage plan is taken as planned.
+ */
+export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reality): Outlook {
+  const b = benchOfPlan(setBench(dish, kitchen), planned);
+  const slow = real.toPinMin === undefined ? b : withPinAt(b, planned, real.toPinMin);
+  const h = heat(slow, planned.liquid.addMl, planned.program.pressure, planned.texture);
+  const release: Release =
+    real.naturalMin === undefined ? planned.program.release : { kind: 'timed', naturalMin: real.naturalMin };
+  const fixed = real.holdMin ?? (real.naturalMin === undefined ? undefined : planned.program.holdMin);
+  const c = fixed === undefined ? fittedHold(h, planned, release) : candidate(h, half(fixed), release);
+  const out = b.g.grain
+    ? grainOutcome(slow.g, slow.src, c.run, planned.liquid.addMl, h.depthCm, b.first?.steamG ?? 0)
+    : null;
+  const softer = out ? softerBy(planned, out) : 0;
+  const holdChangeMin = c.holdMin - planned.program.holdMin;
+  const lastMin = planned.curve.minutes.at(-1) ?? 0;
+  const meatShort = c.meats.some(
+    (m) => !m.verdict.ok && planned.meats.find((p) => p.ingredient === m.item.ingredient.id)?.ok,
+  );
+  return {
+    holdMin: c.holdMin,
+    holdChangeMin,
+    laterMin: c.run.openS / 60 - lastMin,
+    softer,
+    band: planned.pasta && out ? pastaBand(xOf(planned, out), out.clock.moisture) : (out?.texture.band ?? null),
+    moisture: out?.clock.moisture ?? null,
+    meats: c.meats.map((m) => m.verdict),
+    advice: meatShort
+      ? 'meat-needs-more'
+      : real.naturalMin !== undefined
+        ? softer > noticeable
+          ? 'open-now'
+          : 'no-harm'
+        : holdChangeMin < 0
+          ? 'hold-less'
+          : holdChangeMin > 0
+            ? 'hold-more'
+            : 'as-planned',
+    curve: thinned(c.run.history),
+  };
+}
+
+const half = (minutes: number): number => Math.round(minutes * 2) / 2;
+
+/** The same pot with its heater so much weaker or stronger that the pin rises when it did; two secant steps are enough. */
+function withPinAt(b: Bench, planned: Plan, toPinMin: number): Bench {
+  let power = planned.program.pinUpMin / Math.max(0.5, toPinMin);
+  let pot = b.pot;
+  for (let i = 0; i < 3; i++) {
+    power = Math.min(factor.most, Math.max(factor.least, power));
+    pot = { ...b.pot, efficiency: b.pot.efficiency * power };
+    const { pinUpS } = heat({ ...b, pot }, planned.liquid.addMl, planned.program.pressure).heated;
+    if (pinUpS === null) break;
+    const ratio = pinUpS / 60 / toPinMin;
+    if (Math.abs(ratio - 1) < 0.01) break;
+    power *= ratio;
+  }
+  return { ...b, pot };
+}
+
+/** The hold that gives the starch what the plan gave it, and longer where a meat still needs it. */
+function fittedHold(h: Heated, planned: Plan, release: Release): Candidate {
+  const want = planned.grain?.equivalentMin ?? planned.pasta?.equivalentMin ?? null;
+  const own = planned.program.holdMin;
+  if (want === null || h.heated.state.pot.programs) return candidate(h, own, release);
+  let low = 0;
+  let high = Math.round(2 * own) + 20;
+  // More hold is never less done: the last half minute under what is wanted, and the first over it.
+  while (high - low > 1) {
+    const mid = (low + high) >> 1;
+    if (candidate(h, mid / 2, release, false).equivalentMin < want) low = mid;
+    else high = mid;
+  }
+  const near = [low, high].map((x) => candidate(h, x / 2, release, false));
+  const off = (c: Candidate): number => Math.abs(c.equivalentMin - want);
+  let best = candidate(h, (off(near[0]!) <= off(near[1]!) ? low : high) / 2, release);
+  const must = planned.meats.every((m) => m.ok);
+  for (let i = 0; must && !best.meatOk && i < 20; i++) best = candidate(h, best.holdMin + 0.5, release);
+  return best;
+}
+
+const xOf = (planned: Plan, out: GrainOutcome): number =>
+  (out.clock.equivalentMin * out.slowing) / planned.pasta!.packetMin;
+
+function softerBy(planned: Plan, out: GrainOutcome): number {
+  if (planned.grain) return out.texture.index - planned.grain.textureIndex;
+  return planned.pasta ? 100 * (xOf(planned, out) - planned.pasta.x) : 0;
+}
+
+function thinned(h: Candidate['run']['history']): Outlook['curve'] {
+  const every = Math.round(15 / h.dtS);
+  const at = Array.from({ length: Math.ceil(h.tempC.length / every) }, (_, i) => i * every);
+  return {
+    minutes: at.map((i) => (i * h.dtS) / 60),
+    tempC: at.map((i) => h.tempC[i]!),
+    gaugeKpa: at.map((i) => h.gaugeKpa[i]!),
+  };
+}
