@@ -1,6 +1,7 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { bandEdges, pastaEdges } from '../grain/texture';
+import { everyNth } from '../pot/history';
 import { Problem } from '../problem';
 import type { Plan } from './document';
 import { runMeats } from './meat';
@@ -18,19 +19,26 @@ export interface DonenessMap {
   equivalentMin: number[][];
   /** hold minutes from which every meat is predicted done, one per natural; null when none in range */
   meatFromMin: (number | null)[];
+  /** less natural release than this sprays here; 0 where it does not */
+  sprayUnderMin: number;
   naturalFullMin: number;
   bandEdges: readonly number[];
 }
 
 /** Beyond this pasta is soft whatever holds it back [derived]. */
 const pastaMost = 2.2;
-const holdStep = 1;
-const naturalStep = 2;
+/** Points of the map: fine enough that its lines look drawn, not stepped. */
+const size = { holds: 31, naturals: 25 };
+/** Step of the pot, s, and every how many of its steps the clock looks: within 0.1 points of the full run [derived]. */
+const mapDtS = 2;
+const clockEvery = 4;
+/** Less natural release than this sprays where a quick one is spoken against, min [common practice]. */
+const sprayUnderMin = 5;
 
 /**
  * One heated pot, branched for every pair. `progress` is called after every row, and may throw to stop the work.
- * The meat boundary is found per row by bisection, since more hold is never less done; on a coarser grid, within half a
- * minute of the full one.
+ * The meat boundary walks down from row to row, since more natural release never makes meat less done; on a coarser grid,
+ * within half a minute of the full one.
  */
 export function donenessMap(
   dish: Dish,
@@ -41,49 +49,67 @@ export function donenessMap(
   const b = benchOfPlan(setBench(dish, kitchen), chosen);
   if (!b.g.grain)
     throw new Problem('no-map', 'The map shows the doneness of a grain or pasta; this dish has none.', []);
-  const h = heat(b, chosen.liquid.addMl, chosen.program.pressure, chosen.texture);
-  const mostHold = Math.max(14, Math.ceil((chosen.program.holdMin * 2) / 2) * 2);
-  const holds = steps(mostHold, holdStep);
+  const h = heat(b, chosen.liquid.addMl, chosen.program.pressure, chosen.texture, mapDtS);
+  const mostHold = Math.max(15, Math.ceil((chosen.program.holdMin * 2) / 15) * 15);
+  const holds = spread(mostHold, size.holds);
   const full = chosen.program.naturalFullMin;
   const packet = b.g.grain.food.packetMin?.[0];
-  const naturals = steps(Math.max(12, Math.ceil(full / 2) * 2 + 2), naturalStep);
+  const naturals = spread(Math.max(12, Math.ceil(full / 2) * 2 + 2), size.naturals);
   const index: number[][] = [];
   const equivalentMin: number[][] = [];
   const meatFromMin: (number | null)[] = [];
+  let from = holds.length - 1;
   naturals.forEach((n, row) => {
     const release = n === 0 ? ({ kind: 'quick' } as const) : ({ kind: 'timed', naturalMin: n } as const);
-    const outcomes = holds.map((hold) =>
-      grainOutcome(b.g, b.src, h.heated.finish(hold, release), chosen.liquid.addMl, h.depthCm, b.first?.steamG ?? 0),
-    );
+    const outcomes = holds.map((hold) => {
+      const run = h.heated.finish(hold, release);
+      const seen = { ...run, history: everyNth(run.history, clockEvery) };
+      return grainOutcome(b.g, b.src, seen, chosen.liquid.addMl, h.depthCm, b.first?.steamG ?? 0);
+    });
     index.push(outcomes.map((o) => (packet ? (o.clock.equivalentMin * o.slowing) / packet : o.texture.index)));
     equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));
-    const done = (hold: number): boolean =>
-      runMeats(b.g, h.heated.finish(hold, release), h.depthCm, h.earlier, true).every((m) => m.verdict.ok);
-    meatFromMin.push(chosen.meats.length === 0 ? 0 : firstTrue(holds, done));
+    const done = (i: number): boolean =>
+      runMeats(b.g, h.heated.finish(holds[i]!, release), h.depthCm, h.earlier, true).every((m) => m.verdict.ok);
+    if (chosen.meats.length === 0) meatFromMin.push(0);
+    else if (row === 0) {
+      const found = firstTrue(holds.length, done);
+      from = found ?? holds.length - 1;
+      meatFromMin.push(found === null ? null : holds[found]!);
+    } else if (meatFromMin[row - 1] === null && !done(from)) meatFromMin.push(null);
+    else {
+      while (from > 0 && done(from - 1)) from -= 1;
+      meatFromMin.push(holds[from]!);
+    }
     progress((row + 1) / naturals.length);
   });
+  const sprays = chosen.program.advice.some(
+    (a) => a.release === 'quick' && a.weight === 'against' && spray.has(a.code),
+  );
   return {
     holdMin: holds,
     naturalMin: naturals,
     index,
     equivalentMin,
     meatFromMin,
+    sprayUnderMin: sprays ? sprayUnderMin : 0,
     naturalFullMin: full,
     bandEdges: packet ? [...pastaEdges, pastaMost] : bandEdges,
   };
 }
+const spray = new Set(['foam-at-the-valve', 'full-and-starchy', 'starch-sprays']);
 
-const steps = (most: number, step: number): number[] =>
-  Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
+/** So many evenly spaced minutes from 0 to `most`. */
+const spread = (most: number, count: number): number[] =>
+  Array.from({ length: count }, (_, i) => Math.round((i * most * 1000) / (count - 1)) / 1000);
 
-function firstTrue(xs: readonly number[], is: (x: number) => boolean): number | null {
+function firstTrue(count: number, is: (i: number) => boolean): number | null {
   let low = 0;
-  let high = xs.length - 1;
-  if (!is(xs[high]!)) return null;
+  let high = count - 1;
+  if (!is(high)) return null;
   while (low < high) {
     const mid = (low + high) >> 1;
-    if (is(xs[mid]!)) high = mid;
+    if (is(mid)) high = mid;
     else low = mid + 1;
   }
-  return xs[low]!;
+  return low;
 }

@@ -12,6 +12,24 @@ export interface History {
   openAt: number;
 }
 
+/** The same history with every n-th sample only, for maps that need many: the clock is smooth over some seconds. */
+export function everyNth(h: History, n: number): History {
+  const count = Math.floor((h.tempC.length - 1) / n) + 1;
+  const pick = (from: Float64Array): Float64Array => {
+    const out = new Float64Array(count);
+    for (let i = 0; i < count; i++) out[i] = from[i * n]!;
+    return out;
+  };
+  return {
+    dtS: h.dtS * n,
+    tempC: pick(h.tempC),
+    gaugeKpa: pick(h.gaugeKpa),
+    releaseAt: Math.round(h.releaseAt / n),
+    openAt: count - 1,
+  };
+}
+
+const branchRoom = 512;
 /** A growing pair of columns; doubling keeps appending cheap. */
 export class Recorder {
   private temp = new Float64Array(4096);
@@ -35,9 +53,12 @@ export class Recorder {
   /** A recorder that starts with the first `n` samples of this one. */
   branch(n: number): Recorder {
     const copy = new Recorder();
-    copy.temp = this.temp.slice(0, Math.max(4096, n + 2048));
-    copy.gauge = this.gauge.slice(0, Math.max(4096, n + 2048));
-    if (copy.temp.length < n + 1) throw new RangeError('branch past the end');
+    if (n > this.length) throw new RangeError('branch past the end');
+    // Room for a quick release; a longer branch grows by doubling.
+    copy.temp = new Float64Array(n + branchRoom);
+    copy.gauge = new Float64Array(n + branchRoom);
+    copy.temp.set(this.temp.subarray(0, n));
+    copy.gauge.set(this.gauge.subarray(0, n));
     copy.length = n;
     return copy;
   }

@@ -1,0 +1,11 @@
+import { readFileSync } from 'node:fs';
+import { evaluate, plan, readDish, readKitchen, type Dish } from '@einkorn/core';
+const kitchen = readKitchen({ altitudeM: 1180 });
+const d = readDish(JSON.parse(readFileSync('server/src/demo/dishes/beef-beetroot-dill-pasta.json', 'utf8')));
+const p = plan(d, kitchen);
+const { pressure, holdMin, release } = p.program;
+const cooked: Dish = { ...d, asCooked: { liquidMl: p.liquid.addMl, pressure, holdMin, release } };
+for (let i = 0; i < 50; i++) evaluate(cooked, kitchen);
+const t = performance.now();
+for (let i = 0; i < 200; i++) evaluate(cooked, kitchen);
+console.log((performance.now() - t) / 200);

@@ -1,0 +1,67 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { outlook } from '../src/clock/outlook';
+import { readDish } from '../src/dish/read';
+import { plan } from '../src/plan/plan';
+import { hut, turkeyRice } from './helpers/dishes';
+
+const dish = turkeyRice();
+const p = plan(dish, hut);
+const on = p.program.pinUpMin;
+const see = (real: Parameters<typeof outlook>[3]) => outlook(dish, hut, p, real);
+
+test('nothing has happened yet: the plan itself', () => {
+  const o = see({});
+  expect(o.advice).toBe('as-planned');
+  expect(o.holdMin).toBe(p.program.holdMin);
+  expect(Math.abs(o.softer)).toBeLessThan(0.05);
+  expect(Math.abs(o.laterMin)).toBeLessThan(0.3);
+});
+test('the pin came late: minutes come off the hold, the texture is kept, the meat stays done', () => {
+  const o = see({ toPinMin: on + 4 });
+  expect(o.advice).toBe('hold-less');
+  expect(o.holdChangeMin).toBeLessThan(0);
+  expect(Math.abs(o.softer)).toBeLessThan(1);
+  expect(o.meats.every((m) => m.ok)).toBe(true);
+  expect(o.laterMin).toBeGreaterThan(1);
+});
+test('the pin came early: the hold is not shorter, and supper is not later', () => {
+  const o = see({ toPinMin: on - 2 });
+  expect(o.holdChangeMin).toBeGreaterThanOrEqual(0);
+  expect(o.laterMin).toBeLessThanOrEqual(0);
+});
+test('an earlier pin never makes supper later, a longer hold and release never the grain less done', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 3, max: 14, noNaN: true }),
+      fc.double({ min: 0.2, max: 4, noNaN: true }),
+      (pin, more) => {
+        expect(see({ toPinMin: pin }).laterMin).toBeLessThanOrEqual(see({ toPinMin: pin + more }).laterMin + 0.35);
+        const held = (holdMin: number): number => see({ holdMin }).softer;
+        expect(held(pin + more)).toBeGreaterThanOrEqual(held(pin) - 1e-9);
+        expect(see({ naturalMin: pin + more }).softer).toBeGreaterThanOrEqual(see({ naturalMin: pin }).softer - 1e-9);
+      },
+    ),
+    { numRuns: 12 },
+  );
+});
+test('a release that ran over is told in points: no harm in separate rice, open now for pasta', () => {
+  expect(see({ naturalMin: 14 }).advice).toBe('no-harm');
+  const pasta = readDish(
+    JSON.parse(
+      readFileSync(join(__dirname, '..', '..', 'server/src/demo/dishes/beef-beetroot-dill-pasta.json'), 'utf8'),
+    ),
+  );
+  const planned = plan(pasta, hut);
+  const o = outlook(pasta, hut, planned, { naturalMin: 15 });
+  expect(o.advice).toBe('open-now');
+  expect(o.softer).toBeGreaterThan(10);
+});
+test('opened much too soon, the meat is said to need more', () => {
+  const thick = turkeyRice();
+  thick.ingredients[1] = { ...thick.ingredients[1]!, prep: { shape: 'slab', thicknessMm: 32 } };
+  const planned = plan(thick, hut);
+  expect(planned.meats[0]!.ok).toBe(true);
+  expect(outlook(thick, hut, planned, { toPinMin: 4, holdMin: 0, naturalMin: 0 }).advice).toBe('meat-needs-more');
+});
