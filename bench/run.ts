@@ -1,7 +1,18 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Bench } from 'tinybench';
-import { donenessMap, evaluate, plan, readDish, readKitchen, uncertainty, type Dish } from '@einkorn/core';
+import {
+  donenessMap,
+  equalise,
+  evaluate,
+  outlook,
+  plan,
+  readDish,
+  readKitchen,
+  uncertainty,
+  type Dish,
+} from '@einkorn/core';
+import { atEqualError, ours, solver } from './odex';
 
 /*
  * npm run bench: the dishes of the demo, solved and evaluated, and the longer sums, all in one run. Milliseconds are this machine's; what is compared are the ratios.
@@ -56,32 +67,60 @@ print('evaluate', judged);
 
 const turkey = dishOf('turkey-leek-lemon');
 const turkeyPlan = plan(turkey, kitchen);
-const twice: Dish = {
+const toughBeef: Dish = {
   ...turkey,
-  ingredients: [
-    ...turkey.ingredients,
-    ...turkey.ingredients.filter((i) => i.id !== 'rice' && i.id !== 'broth').map((i) => ({ ...i, id: `${i.id}-2` })),
-  ],
+  family: 'rack-over-grain',
+  ingredients: turkey.ingredients.map((i) =>
+    i.id === 'turkey' ? { ...i, food: 'beef-stew', prep: { shape: 'cube', thicknessMm: 38 } } : i,
+  ),
 };
+const toughPlan = plan(toughBeef, kitchen);
 print(
   'longer sums',
   await time(
     {
-      'doneness map': () => void donenessMap(turkey, kitchen, turkeyPlan),
+      'doneness map, 25 x 31': () => void donenessMap(turkey, kitchen, turkeyPlan),
       'uncertainty, 1,000 draws': () => void uncertainty(turkey, kitchen, turkeyPlan, 1000),
-      'solve, 8 ingredients': () => void plan(turkey, kitchen),
-      'solve, 14 ingredients': () => void plan(twice, kitchen),
+      'outlook, the pin 4 min late': () =>
+        void outlook(turkey, kitchen, turkeyPlan, { toPinMin: turkeyPlan.program.pinUpMin + 4 }),
+      'equaliser, tough beef on a rack': () => void equalise(toughBeef, kitchen, toughPlan),
     },
     12,
   ),
 );
 
-const gc = (globalThis as { gc?: () => void }).gc;
-const heap = (): number => {
-  gc?.();
-  return process.memoryUsage().heapUsed / 1e6;
-};
-const before = heap();
-const plain = dishOf('plain-long-grain');
-for (let i = 0; i < 1000; i++) plan({ ...plain, serves: 1 + (i % 8) }, kitchen);
-console.log(`\nheap before ${before.toFixed(0)} MB, after 1,000 plans ${heap().toFixed(0)} MB`);
+/** The same dish with more of its small things, and with more of its meats. */
+const more = (n: number, pick: (id: string) => boolean): Dish => ({
+  ...turkey,
+  ingredients: turkey.ingredients.flatMap((i) => [
+    i,
+    ...(pick(i.id) ? Array.from({ length: n }, (_, k) => ({ ...i, id: `${i.id}-${k}` })) : []),
+  ]),
+});
+const grown: Record<string, () => void> = {};
+for (const n of [0, 4, 12, 24]) {
+  const d = more(n, (id) => id === 'leek');
+  grown[`${d.ingredients.length} ingredients, 1 meat`] = () => void plan(d, kitchen);
+}
+for (const n of [1, 3]) {
+  const d = more(n, (id) => id === 'turkey');
+  grown[`${d.ingredients.length} ingredients, ${n + 1} meats`] = () => void plan(d, kitchen);
+}
+print('solve by ingredients', await time(grown, 24));
+
+const lengths: Record<string, () => void> = {};
+for (const holdMin of [5, 15, 30, 60]) {
+  const d: Dish = { ...turkey, asCooked: { liquidMl: 400, pressure: 'high', holdMin, release: { kind: 'natural' } } };
+  lengths[`evaluate, ${holdMin} min of hold`] = () => void evaluate(d, kitchen);
+}
+print('evaluate by length', await time(lengths, 40));
+
+const equal = atEqualError();
+const pot = await time(
+  { 'our integrator, 1 s': () => void ours(), 'odex, same error': () => void solver(equal.tolerance) },
+  40,
+);
+print('an hour of one pot', pot);
+console.log(
+  `\nworst error: ours ${equal.oursK.toFixed(3)} K, odex ${equal.solverK.toFixed(3)} K at a tolerance of ${equal.tolerance}; ours is ${(pot[1]!.p50 / pot[0]!.p50).toFixed(0)} times as fast`,
+);

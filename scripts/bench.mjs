@@ -1,4 +1,5 @@
 // npm run bench: times the core and prints a table with ratios. npm run bench -- residuals: the facts and the model.
+// npm run bench -- memory: the heap over ten thousand plans.
 import { join } from 'node:path';
 import { install } from './install.mjs';
 install();
@@ -8,7 +9,7 @@ const { build } = await import('esbuild');
 const outfile = join(root, 'dist', 'bench.mjs');
 await build({
   absWorkingDir: root,
-  entryPoints: [process.argv.includes('residuals') ? 'bench/residuals.ts' : 'bench/run.ts'],
+  entryPoints: [`bench/${['residuals', 'memory'].find((x) => process.argv.includes(x)) ?? 'run'}.ts`],
   outfile,
   bundle: true,
   platform: 'node',

@@ -5,9 +5,8 @@ import { flux } from '../src/pot/flux';
 import { pots } from '../src/pot/profile';
 import { PotState } from '../src/pot/state';
 import { step, storedJ } from '../src/pot/step';
-import { saturationPa } from '../src/water/saturation';
-import { latentJPerKg, steamDensity } from '../src/water/steam';
 import { facts, waterLoad } from './helpers/loads';
+import { rightHandSide } from './helpers/reference';
 
 const pot = pots[0]!;
 const natural = (holdMin: number): Program => ({ pressure: 'high', holdMin, release: { kind: 'natural' } });
@@ -215,51 +214,13 @@ describe('by hand', () => {
  * as plain derivatives, the isentropic nozzle instead of the elliptic law, no implicit gas step.
  */
 describe('against odex', () => {
-  const nozzle = (p: number, rho: number, pe: number): number => {
-    if (p <= pe) return 0;
-    const g = 1.3;
-    const crit = (2 / (g + 1)) ** (g / (g - 1));
-    const r = Math.max(crit, pe / p);
-    return Math.sqrt(((2 * g) / (g - 1)) * p * rho * (r ** (2 / g) - r ** ((g + 1) / g)));
-  };
-
   function reference(
     s: PotState,
     heaterW: number,
     areaM2: number,
     seconds: number,
   ): { tempC: number; steamKg: number } {
-    const f = (_: number, y: number[]): number[] => {
-      const [t, base, lid, air, water] = y as [number, number, number, number, number];
-      const k = t + 273.15;
-      const ps = saturationPa(t);
-      const rhoG = steamDensity(t);
-      const latent = latentJPerKg(t);
-      const dps = (saturationPa(t + 0.01) - saturationPa(t - 0.01)) / 0.02;
-      const p = ps + (air * 287.05287 * k) / s.headM3;
-      const x = ps / p;
-      const lidW = pot.lidAirWPerK + (pot.lidSteamWPerK - pot.lidAirWPerK) * x ** 3;
-      const q =
-        pot.baseWPerK * (base - t) -
-        lidW * (t - lid) -
-        (pot.sideLossWPerK + pot.fillLossWPerK * s.fill) * (t - pot.roomC);
-      const rho = rhoG + air / s.headM3;
-      const m = areaM2 * nozzle(p, rho, s.ambientPa);
-      const w = air / (rho * s.headM3);
-      const vapour = rhoG * s.headM3;
-      const c =
-        s.dryJPerK +
-        (water - vapour) * 4200 +
-        1500 * vapour +
-        s.headM3 * (latent - ps / rhoG) * rhoG * (dps / ps - 1 / k);
-      return [
-        (q - latent * (1 - w) * m) / c,
-        (pot.efficiency * heaterW - pot.baseWPerK * (base - t)) / pot.baseJPerK,
-        (lidW * (t - lid) - pot.lidLossWPerK * (lid - pot.roomC)) / pot.lidJPerK,
-        -w * m,
-        -(1 - w) * m,
-      ];
-    };
+    const f = rightHandSide(s, areaM2, () => heaterW);
     const solver = new Solver(5);
     solver.absoluteTolerance = solver.relativeTolerance = 1e-9;
     const start = [s.tempC, s.baseC, s.lidC, s.airKg, s.waterKg];

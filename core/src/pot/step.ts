@@ -30,7 +30,7 @@ export function step(s: PotState, dt: number, heaterW: number): void {
 
   const heater = pot.efficiency * heaterW;
   const base = (pot.baseJPerK * s.baseC + dt * (heater + pot.baseWPerK * t0)) / (pot.baseJPerK + dt * pot.baseWPerK);
-  const lidWPerK = pot.lidAirWPerK + (pot.lidSteamWPerK - pot.lidAirWPerK) * steamShare ** 3;
+  const lidWPerK = pot.lidAirWPerK + (pot.lidSteamWPerK - pot.lidAirWPerK) * steamShare * steamShare * steamShare;
   const lid =
     (pot.lidJPerK * s.lidC + dt * (lidWPerK * t0 + pot.lidLossWPerK * pot.roomC)) /
     (pot.lidJPerK + dt * (lidWPerK + pot.lidLossWPerK));
