@@ -15,6 +15,8 @@ export { type Program, type Release } from './pot/cook';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';
 export * from './dish/schema';
 export * from './dish/kitchen';
+export { starter } from './dish/starters';
+export { parseLine, suggestFoods, type ParsedLine } from './dish/line';
 export { readDish, readKitchen, upgradeDish, problemOf } from './dish/read';
 export { scaleBy, scaleDish, scaleToGrain, type NotScaled, type Scaled } from './dish/scale';
 export { scaleToPot } from './plan/scale';

@@ -80,6 +80,8 @@ export const overridesSchema = z.strictObject({
   saltG: z.number().min(0).max(500).optional(),
   /** thin liquid measured in the pot between the two stages, mL: replaces what was predicted */
   gravyMl: liquidMl.optional(),
+  /** order of the pan by ingredient id; what is not named keeps the planner's order after it */
+  fryOrder: z.array(id).max(60).optional(),
   /** slow parts get a stage of their own first, or never do */
   firstStage: z.boolean().optional(),
   /** habits at the base: scraped clean before the lid, grain stirred down, minutes kept warm after */

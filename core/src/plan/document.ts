@@ -108,6 +108,8 @@ export const fryStepSchema = z.object({
   /** why it comes out again, a key of the text catalogue */
   takeOutWhy: text.optional(),
   batches: num.optional(),
+  /** what goes wrong in the order the cook chose, a key of the text catalogue */
+  trouble: z.enum(['burns', 'steams', 'sticks']).optional(),
   /** what the sear is for: colour only, half way to the middle, or a head start for a slow piece */
   aim: z.enum(['colour', 'half']).optional(),
   /** the pan after this step, and what boiled off in it */

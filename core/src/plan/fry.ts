@@ -61,34 +61,69 @@ function takeOutWhy(g: Gathered, item: Item, batches: number): string | null {
   return null;
 }
 
-/** What is fried, in which order, for how long and until what. */
-export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
+/** Garlic and spices stand so much more frying before they burn, min [common practice]. */
+const burnsAfterMin = 3;
+
+/** The classes of the pan in the planner's order, or in the cook's. */
+function inOrder(g: Gathered): { item: Item; c: (typeof classes)[number] }[] {
   const frying = g.items.filter((i) => i.joins === 'fry');
+  const own = classes.flatMap((c) =>
+    frying.filter((i) => c.is(i) && classes.find((x) => x.is(i)) === c).map((item) => ({ item, c })),
+  );
+  const wish = g.dish.overrides?.fryOrder;
+  if (!wish) return own;
+  const at = (id: string): number => {
+    const i = wish.indexOf(id);
+    return i < 0 ? wish.length : i;
+  };
+  return own
+    .map((x, i) => ({ ...x, i }))
+    .sort((x, y) => at(x.item.ingredient.id) - at(y.item.ingredient.id) || x.i - y.i);
+}
+
+/** What is fried, in which order, for how long and until what; a cook's own order is honoured, with what it costs. */
+export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
+  const order = inOrder(g);
   const out: FryStep[] = [];
-  const left = new Set(frying);
-  for (const c of classes) {
-    for (const item of frying) {
-      if (!left.has(item) || !c.is(item)) continue;
-      left.delete(item);
-      const pieces = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground';
-      const batches = pieces ? batchesOf(item, pot) : 1;
-      const why = takeOutWhy(g, item, batches);
-      const each = c.key === 'meat' ? searMinutes(item) : c.minutes;
-      out.push({
-        order: out.length + 1,
-        ingredient: item.ingredient.id,
-        minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : each * batches,
-        until: c.key === 'meat' && item.ingredient.prep?.state === 'browned' ? 'brown-half-through' : c.until,
-        takeOut: why !== null,
-        ...(why === null ? {} : { takeOutWhy: why }),
-        ...(batches > 1 ? { batches } : {}),
-        ...(c.key === 'meat'
-          ? { aim: item.ingredient.prep?.state === 'browned' ? ('half' as const) : ('colour' as const) }
-          : {}),
-      });
-    }
+  for (const { item, c } of order) {
+    const pieces = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground';
+    const batches = pieces ? batchesOf(item, pot) : 1;
+    const why = takeOutWhy(g, item, batches);
+    const each = c.key === 'meat' ? searMinutes(item) : c.minutes;
+    const half = item.ingredient.prep?.state === 'browned';
+    out.push({
+      order: out.length + 1,
+      ingredient: item.ingredient.id,
+      minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : each * batches,
+      until: c.key === 'meat' && half ? 'brown-half-through' : c.until,
+      takeOut: why !== null,
+      ...(why === null ? {} : { takeOutWhy: why }),
+      ...(batches > 1 ? { batches } : {}),
+      ...(c.key === 'meat' ? { aim: half ? ('half' as const) : ('colour' as const) } : {}),
+    });
   }
+  out.forEach((step, i) => {
+    const trouble = troubleOf(order, out, i);
+    if (trouble) step.trouble = trouble;
+  });
   return out;
+}
+
+/** What an order of the pan costs: garlic in too early burns, meat after wet vegetables steams, anything before fat sticks. */
+function troubleOf(
+  order: readonly { item: Item; c: (typeof classes)[number] }[],
+  steps: readonly FryStep[],
+  at: number,
+): FryStep['trouble'] {
+  const { item, c } = order[at]!;
+  const before = order.slice(0, at).map((x) => x.c.key);
+  const later = steps.slice(at + 1).reduce((s, f) => s + f.minutes, 0);
+  if ((c.key === 'aromatic' || c.key === 'spice') && !steps[at]!.takeOut && later > burnsAfterMin) return 'burns';
+  if (item.food.kind === 'meat' && c.key !== 'renders' && before.includes('vegetable')) return 'steams';
+  const fatLater = order.slice(at + 1).some((x) => x.c.key === 'fat' || x.c.key === 'renders');
+  if (c.key !== 'fat' && c.key !== 'renders' && fatLater && !before.includes('fat') && !before.includes('renders'))
+    return 'sticks';
+  return undefined;
 }
 
 export const fryMinutes = (steps: readonly FryStep[]): number =>

@@ -25,6 +25,12 @@ interface Context {
   missed: boolean;
 }
 
+const fryTexts = {
+  burns: '{} fries too long in this order and burns: put it in last.',
+  steams: '{} goes in after wet vegetables and steams instead of browning: fry it before them.',
+  sticks: '{} goes in before any fat and sticks: fat first.',
+} as const;
+
 type Params = Record<string, string | number>;
 
 /** Everything a cook should know before the lid locks, worst first. The texts follow the codes in the catalogues. */
@@ -126,6 +132,9 @@ export function warningsOf(c: Context): Warning[] {
     say('caution', 'scorch', 'The base is likely to scorch or the cooker to warn of burning. See the reasons.');
   if (chosen.release.kind === 'quick' && (geo.fillFraction > 0.5 || c.g.items.some((i) => hasFlag(i, 'foams'))))
     say('caution', 'spray', 'A quick release of this pot may spray starch: release in short bursts.');
+  for (const f of c.fry)
+    if (f.trouble)
+      say('caution', `fry-${f.trouble}`, fryTexts[f.trouble].replace('{}', f.ingredient), { ingredient: f.ingredient });
   if (fryMinutes(c.fry) > 30)
     say(
       'caution',
