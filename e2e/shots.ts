@@ -98,6 +98,8 @@ await shot('bench-pressure', wide, async (p) => {
   await p.locator('[data-program="B"]').waitFor();
   await p.locator('.map .js-plotly-plot .contourlayer').waitFor();
 });
+await shot('bench-fry', wide, bench('fry'));
+await shot('bench-finish', wide, benchOf('beef-beetroot-dill-pasta', 'finish'));
 await shot('bench-stack', wide, benchOf('goat-curry-bowl-rice', 'stack'));
 await shot('bench-pasta', wide, benchOf('pork-fennel-bean-rigatoni', 'water'));
 await shot('bench-rack', wide, async (p) => {

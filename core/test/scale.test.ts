@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { scaleBy, scaleToGrain } from '../src/dish/scale';
 import { findFood } from '../src/food/find';
 import { plan } from '../src/plan/plan';
+import { ratios } from '../src/plan/ratios';
 import { scaleToPot } from '../src/plan/scale';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 
@@ -77,6 +78,14 @@ describe('by the packet and by the pot', () => {
     const k = (potId: string): number => scaleToPot(turkeyRice(), { ...hut, potId }).factor;
     expect(k('electric-8')).toBeGreaterThan(k('electric-5.7'));
     expect(k('electric-5.7')).toBeGreaterThan(k('electric-3'));
+  });
+  test('the constant part of the sum is what a ratio leaves out', () => {
+    const r = ratios(plainRice(), seaLevel)!;
+    expect(r.constantMl).toBeGreaterThan(5);
+    expect(r.constantMl).toBeLessThan(120);
+    // Ratio by volume falls as the batch grows.
+    const ratio = r.points.map((p) => p.mlPerMl);
+    expect(ratio).toEqual([...ratio].sort((a, b) => b - a));
   });
   // The part of the liquid that does not grow is why ratios fail (docs/engine.md, section 4).
   test('twice the rice takes less than twice the water', () => {

@@ -61,6 +61,19 @@ describe('shelf', () => {
     expect([r.status, r.body.code, r.type]).toEqual([409, 'dish-changed', 'application/problem+json']);
     expect((await turkey()).dish.title).not.toBe('Lost');
   });
+  test('a dish put away leaves the shelf, is found among those put away, and comes back unchanged', async () => {
+    const d = await turkey();
+    const put = (archived: unknown) => api.patch(`/api/dishes/${d.id}`).send({ archived });
+    expect((await put(true)).status).toBe(200);
+    expect((await dishes()).map((x) => x.id)).not.toContain(d.id);
+    const away = (await api.get('/api/dishes?archived=true')).body as { id: string }[];
+    expect(away.map((x) => x.id)).toEqual([d.id]);
+    expect((await api.get(`/api/dishes/${d.id}`)).body).toEqual(d);
+    expect((await put(false)).body).toEqual(d);
+    expect(await turkey()).toEqual(d);
+    expect((await put('yes')).status).toBe(400);
+    expect((await api.patch('/api/dishes/nowhere').send({ archived: true })).status).toBe(404);
+  });
   test('add, read and remove; a removed dish keeps its cooks in the log', async () => {
     const { dish } = await turkey();
     const made = await api.post('/api/dishes').send(dish);

@@ -13,7 +13,15 @@ const has = (key: string): boolean => {
 const keysOf = (p: Plan): string[] => [
   ...p.stack.map((l) => `stack-note.${l.note ?? ''}`),
   ...p.warnings.map((w) => `warning.${w.code}`),
-  ...p.fry.map((f) => `until.${f.until}`),
+  ...p.fry.flatMap((f) => [
+    `until.${f.until}`,
+    ...(f.takeOutWhy ? [`fry.why-${f.takeOutWhy}`] : []),
+    ...(f.trouble ? [`fry.trouble-${f.trouble}`] : []),
+  ]),
+  ...p.stack.map((l) => `stack-place.${l.place}`),
+  ...p.heldBack.map((h) => `held.${h.why}`),
+  ...p.program.advice.flatMap((a) => [`release.${a.code}`, `release.${a.release}`]),
+  ...(p.program.program ? [`program.${p.program.program}`] : []),
   ...p.finish.map((f) => `finish-step.${f.code}`),
   ...p.steps.flatMap((s) => ['title', 'how', 'next'].map((x) => `step.${s.text}.${x}`)),
   ...p.steps.flatMap((s) => (s.caution ? [`caution.${s.caution}`] : [])),
@@ -39,11 +47,11 @@ test('foods and pots have names', () => {
   expect(potIds.filter((p) => !(p in en['pot-name']))).toEqual([]);
 });
 
-test('everything said about the dishes of the hut, in two pots, well and badly cooked, is in the catalogue', () => {
+test('everything said about the dishes of the hut, in three pots, well and badly cooked, is in the catalogue', () => {
   const missing = new Set<string>();
   for (const doc of Object.values(demoDishes)) {
     const dish = readDish(doc);
-    for (const potId of ['electric-5.7', 'whistle-5']) {
+    for (const potId of ['electric-5.7', 'whistle-5', 'program-5']) {
       const kitchen = kitchenSchema.parse({ potId, altitudeM: 1180 });
       const bad = {
         ...dish,

@@ -51,7 +51,7 @@ describe('shelf', () => {
   const state = (search: string) =>
     [
       ShelfActions.loaded({ dishes: [stored('a', 'Turkey rice', 1), stored('b', 'Plain', 2)] }),
-      ShelfActions.search({ text: search }),
+      ShelfActions.filter({ filter: { text: search } }),
     ].reduce((s, a) => shelfFeature.reducer(s, a), shelfFeature.reducer(undefined, { type: 'init' }));
   test.each([
     ['', ['b', 'a']],

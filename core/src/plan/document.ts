@@ -40,6 +40,7 @@ export const stackLayerSchema = z.object({
   position: num,
   ingredient: text,
   note: text.optional(),
+  place: z.enum(['liquid', 'base', 'grain', 'top', 'rack', 'inner-bowl']),
   kind: text,
   /** the layer with its voids, and the height of its lower and upper edge above the base */
   litres: num,
@@ -108,6 +109,9 @@ export const fryStepSchema = z.object({
   /** why it comes out again, a key of the text catalogue */
   takeOutWhy: text.optional(),
   batches: num.optional(),
+  /** of pieces: how thick they are, and the base that one batch covers */
+  thicknessMm: num.optional(),
+  coverCm2: num.optional(),
   /** what goes wrong in the order the cook chose, a key of the text catalogue */
   trouble: z.enum(['burns', 'steams', 'sticks']).optional(),
   /** what the sear is for: colour only, half way to the middle, or a head start for a slow piece */

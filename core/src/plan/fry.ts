@@ -38,9 +38,9 @@ const singleLayer = 0.85;
 
 /** Meat in a single layer: how many batches the base needs. Footprint = mass / (density x thickness). */
 export function batchesOf(item: Item, pot: PotProfile): number {
-  const footprintCm2 = item.grams / item.food.densityGPerMl[0] / (item.thicknessMm / 10);
-  return Math.max(1, Math.ceil(footprintCm2 / (singleLayer * baseAreaCm2(pot))));
+  return Math.max(1, Math.ceil(footprintCm2(item) / (singleLayer * baseAreaCm2(pot))));
 }
+const footprintCm2 = (item: Item): number => item.grams / item.food.densityGPerMl[0] / (item.thicknessMm / 10);
 
 /** Wine goes into the pan before the liquid and is boiled down to half [common practice]. */
 export const isReduced = (i: Item): boolean => i.joins === 'fry' && i.food.id.startsWith('wine-');
@@ -99,6 +99,7 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
       takeOut: why !== null,
       ...(why === null ? {} : { takeOutWhy: why }),
       ...(batches > 1 ? { batches } : {}),
+      ...(pieces ? { thicknessMm: item.thicknessMm, coverCm2: footprintCm2(item) / batches } : {}),
       ...(c.key === 'meat' ? { aim: half ? ('half' as const) : ('colour' as const) } : {}),
     });
   }

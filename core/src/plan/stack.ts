@@ -71,6 +71,7 @@ export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: n
       position: layers.length,
       ingredient: item.ingredient.id,
       note,
+      place: placeOf(g, item),
       kind,
       litres,
       fromMm,

@@ -1,7 +1,7 @@
 import { HeatedPot } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
-import { hasFlag, type Gathered, type Item } from './gather';
+import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';
 import { depthCm, loadOf } from './load';
 import { runMeats } from './meat';
 import { placeOf } from './place';
@@ -89,7 +89,9 @@ export function firstStage(
 
 /** Thin liquid among the things of the first stage once they have given their juice, g; the steam is still to come off. */
 function gravyIn(b: Bench, ids: ReadonlySet<string>, liquidMl: number): number {
-  const given = b.src.fromItems.filter((x) => ids.has(x.item.ingredient.id)).reduce((s, x) => s + x.grams, 0);
+  const given = b.g.items
+    .filter((i) => ids.has(i.ingredient.id) && !i.main)
+    .reduce((s, i) => s + i.grams * (i.food.free[0] + i.food.released[0] * juiceLeft[i.state]), 0);
   return liquidMl * b.src.mainWaterPerMl + given - b.src.reducedG - b.src.filmG;
 }
 

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { Op } from 'sequelize';
 import { Problem, type Dish } from '@einkorn/core';
 import type { Store } from './connect';
 
@@ -12,8 +13,10 @@ export interface StoredDish {
 const missing = (): Problem =>
   new Problem('dish-missing', 'This dish is not on the shelf any more. Go back to the Shelf.');
 
-export async function listDishes({ models }: Store): Promise<StoredDish[]> {
+/** The dishes of the shelf, or those that were put away; the newest change first. */
+export async function listDishes({ models }: Store, archived = false): Promise<StoredDish[]> {
   const rows = await models.Dishes.findAll({
+    where: { archivedMs: archived ? { [Op.ne]: null } : null },
     order: [
       ['updatedMs', 'DESC'],
       ['id', 'ASC'],
@@ -56,6 +59,14 @@ export async function saveDish(
     await row.update({ doc: dish, revision: revision + 1, updatedMs: Date.now() }, { transaction });
     return toDish(row);
   });
+}
+
+/** Puts a dish away, or back on the shelf. Its document and revision stay as they are. */
+export async function archiveDish({ models }: Store, id: string, archived: boolean): Promise<StoredDish> {
+  const row = await models.Dishes.findByPk(id);
+  if (!row) throw missing();
+  await row.update({ archivedMs: archived ? Date.now() : null });
+  return toDish(row);
 }
 
 export async function removeDish({ models }: Store, id: string): Promise<void> {

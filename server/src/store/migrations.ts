@@ -42,6 +42,12 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
       });
     },
   },
+  {
+    name: '002-archive',
+    up: async (q) => {
+      await q.addColumn('dishes', 'archivedMs', { type: DataTypes.BIGINT, allowNull: true });
+    },
+  },
 ];
 
 /** Runs what has not run yet, each migration once. */

@@ -23,6 +23,8 @@ export class DishRow extends Model<InferAttributes<DishRow>, InferCreationAttrib
   declare doc: Dish;
   declare revision: number;
   declare updatedMs: number;
+  /** when it was put away; null while it stands on the shelf */
+  declare archivedMs: CreationOptional<number | null>;
 }
 
 export class CookRow extends Model<InferAttributes<CookRow>, InferCreationAttributes<CookRow>> {
@@ -65,7 +67,13 @@ export function defineModels(sequelize: Sequelize): Models {
   class Events extends EventRow {}
   class Settings extends SettingRow {}
   Dishes.init(
-    { id: { type: STRING, primaryKey: true }, doc: json, revision: INTEGER, updatedMs: ms('updatedMs') },
+    {
+      id: { type: STRING, primaryKey: true },
+      doc: json,
+      revision: INTEGER,
+      updatedMs: ms('updatedMs'),
+      archivedMs: ms('archivedMs'),
+    },
     { ...common, tableName: 'dishes' },
   );
   Cooks.init(

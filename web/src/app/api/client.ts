@@ -15,8 +15,11 @@ export interface StoredDish {
 export class Api {
   private readonly http = inject(HttpClient);
 
-  dishes(): Observable<StoredDish[]> {
-    return this.http.get<StoredDish[]>('/api/dishes');
+  dishes(archived = false): Observable<StoredDish[]> {
+    return this.http.get<StoredDish[]>(archived ? '/api/dishes?archived=true' : '/api/dishes');
+  }
+  archiveDish(id: string, archived: boolean): Observable<StoredDish> {
+    return this.http.patch<StoredDish>(`/api/dishes/${encodeURIComponent(id)}`, { archived });
   }
   dish(id: string): Observable<StoredDish> {
     return this.http.get<StoredDish>(`/api/dishes/${encodeURIComponent(id)}`);

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { scaleDish } from '@einkorn/core';
+import { scaleDish, showAmount } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { TabsModule } from 'primeng/tabs';
+import { Tooltip } from 'primeng/tooltip';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { Brief } from '../ui/brief';
@@ -13,10 +14,13 @@ import { PotSection } from '../ui/pot-section';
 import { Ribbon } from '../ui/ribbon';
 import { Verdicts } from '../ui/verdicts';
 import { BenchActions, benchFeature } from './bench.slice';
-import { withServeShift } from './edits';
+import type { Change } from './describe';
+import { movedPlace, withServeShift } from './edits';
+import { FinishSheet } from './finish-sheet';
+import { FrySheet } from './fry-sheet';
 import { GatherSheet } from './gather-sheet';
 import { PressureSheet } from './pressure-sheet';
-import { SummarySheet } from './summary-sheet';
+import { StackSheet } from './stack-sheet';
 import { WaterSheet } from './water-sheet';
 import { Warnings } from './warnings';
 
@@ -31,6 +35,7 @@ type SheetName = (typeof sheetNames)[number];
     TranslocoDirective,
     Button,
     TabsModule,
+    Tooltip,
     Brief,
     MiniPot,
     PotSection,
@@ -39,7 +44,9 @@ type SheetName = (typeof sheetNames)[number];
     GatherSheet,
     WaterSheet,
     PressureSheet,
-    SummarySheet,
+    FinishSheet,
+    FrySheet,
+    StackSheet,
     Warnings,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -84,7 +91,13 @@ type SheetName = (typeof sheetNames)[number];
                 <ek-brief [plan]="p" />
                 <span class="fold">{{ t(unfolded() ? 'bench.fold' : 'bench.unfold') }}</span>
               </button>
-              <ek-pot-section class="section" [plan]="p" [foods]="foods()" />
+              <ek-pot-section
+                class="section"
+                [plan]="p"
+                [foods]="foods()"
+                [movable]="true"
+                (moved)="moveLayer($event)"
+              />
               <ek-verdicts [class.old]="problem()" [plan]="p" />
             } @else if (!problem()) {
               <p class="quiet wait">{{ t('bench.thinking') }}</p>
@@ -133,8 +146,14 @@ type SheetName = (typeof sheetNames)[number];
                   @case ('pressure') {
                     <ek-pressure-sheet />
                   }
+                  @case ('fry') {
+                    <ek-fry-sheet />
+                  }
+                  @case ('stack') {
+                    <ek-stack-sheet />
+                  }
                   @default {
-                    <ek-summary-sheet [sheet]="sheet()" />
+                    <ek-finish-sheet />
                   }
                 }
               </div>
@@ -142,8 +161,24 @@ type SheetName = (typeof sheetNames)[number];
             <div class="foot">
               <ek-warnings class="warn" />
               <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
-              <p-button severity="secondary" [label]="t('bench.undo')" [disabled]="!canUndo()" (onClick)="undo()" />
-              <p-button severity="secondary" [label]="t('bench.redo')" [disabled]="!canRedo()" (onClick)="redo()" />
+              <p-button
+                severity="secondary"
+                [label]="t('bench.undo')"
+                [ariaLabel]="undoName(t, 'undo', undoing())"
+                [pTooltip]="undoName(t, 'undo', undoing())"
+                tooltipPosition="top"
+                [disabled]="!canUndo()"
+                (onClick)="undo()"
+              />
+              <p-button
+                severity="secondary"
+                [label]="t('bench.redo')"
+                [ariaLabel]="undoName(t, 'redo', redoing())"
+                [pTooltip]="undoName(t, 'redo', redoing())"
+                tooltipPosition="top"
+                [disabled]="!canRedo()"
+                (onClick)="redo()"
+              />
               <p-button [label]="t('bench.cook')" [disabled]="!plan() || !!problem()" (onClick)="cook()" />
             </div>
           </section>
@@ -184,6 +219,8 @@ export class BenchPage {
   readonly failure = this.store.selectSignal(benchFeature.selectFailure);
   readonly save = this.store.selectSignal(benchFeature.selectSave);
   readonly canUndo = this.store.selectSignal(benchFeature.selectCanUndo);
+  readonly undoing = this.store.selectSignal(benchFeature.selectUndoName);
+  readonly redoing = this.store.selectSignal(benchFeature.selectRedoName);
   readonly canRedo = this.store.selectSignal(benchFeature.selectCanRedo);
   readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
@@ -231,6 +268,24 @@ export class BenchPage {
   shift(minutes: number): void {
     const d = this.dish();
     if (d) this.store.dispatch(BenchActions.edit({ dish: withServeShift(d, minutes), merge: 'serve-at' }));
+  }
+  /** "undo: 1½ cups of rice" */
+  undoName(t: (key: string, p?: Record<string, unknown>) => string, which: 'undo' | 'redo', c: Change | null): string {
+    if (!c) return t(`bench.${which}`);
+    const what = t(`change.${c.key}`, {
+      ...c.params,
+      food: c.food ? t(`food.${c.food}`) : '',
+      amount: c.amount
+        ? `${showAmount(c.amount.value, c.amount.unit, this.fmt.locale())} ${this.fmt.unit(c.amount.unit, c.amount.value)}`
+        : '',
+    });
+    return `${t(`bench.${which}`)}: ${what}`;
+  }
+  moveLayer({ ingredient, by }: { ingredient: string; by: 1 | -1 }): void {
+    const d = this.dish();
+    const p = this.plan();
+    const next = d && p ? movedPlace(d, p, ingredient, by) : null;
+    if (next) this.store.dispatch(BenchActions.edit({ dish: next }));
   }
   undo(): void {
     this.store.dispatch(BenchActions.undo());

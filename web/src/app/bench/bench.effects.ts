@@ -20,7 +20,7 @@ import {
 import { Api, failureOf } from '../api/client';
 import { kitchenFeature } from '../state/kitchen';
 import { PlanProblem, Planner } from '../workers/planner';
-import { BenchActions, benchFeature } from './bench.slice';
+import { BenchActions, benchFeature, type AsideKey } from './bench.slice';
 import { withOverrides } from './edits';
 import { Drafts } from './drafts';
 
@@ -75,7 +75,7 @@ export const compareSchools = createEffect(
       concatLatestFrom(() => [store.select(benchFeature.selectDish), store.select(kitchenFeature.selectKitchen)]),
       switchMap(([plan, dish, kitchen]) =>
         dish
-          ? planner.schools(dish, kitchen, plan).pipe(
+          ? planner.ask('schools', dish, kitchen, plan).pipe(
               map((schools) => BenchActions.schoolsFound({ schools })),
               catchError(() => of(BenchActions.schoolsFound({ schools: [] }))),
             )
@@ -99,6 +99,74 @@ export const drawMap = createEffect(
               catchError(() => of(BenchActions.mapProgress({ share: 0 }))),
             )
           : of(BenchActions.mapProgress({ share: 0 })),
+      ),
+    ),
+  { functional: true },
+);
+
+const asideKeys: readonly AsideKey[] = ['proposals', 'chances', 'ratios'];
+
+/** The longer sums of the open sheets, each once the hands rest; a new verdict or a closed sheet stops them. */
+export const findAsides = createEffect(
+  (store = inject(Store), planner = inject(Planner)) =>
+    merge(
+      ...asideKeys.map((key) =>
+        combineLatest([
+          store.select(benchFeature.selectPlan),
+          store.select(benchFeature.selectWanted).pipe(
+            map((w) => w[key]),
+            distinctUntilChanged(),
+          ),
+        ]).pipe(
+          debounceTime(450),
+          concatLatestFrom(() => [store.select(benchFeature.selectDish), store.select(kitchenFeature.selectKitchen)]),
+          switchMap(([[plan, wanted], dish, kitchen]) =>
+            wanted && plan && dish
+              ? planner.ask(key, dish, kitchen, plan).pipe(
+                  map((value) => BenchActions.asideFound({ key, value })),
+                  catchError(() => of(BenchActions.asideFound({ key, value: null }))),
+                )
+              : of(BenchActions.asideFound({ key, value: null })),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** What would follow from one change. */
+export const tryOne = createEffect(
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+    actions.pipe(
+      ofType(BenchActions.try),
+      concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
+      switchMap(([{ key, dish }, kitchen]) =>
+        planner.planLater(dish, kitchen).pipe(
+          map((plan) => BenchActions.tried({ key, dish, plan })),
+          catchError(() => of(BenchActions.tryOver())),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** The largest batch that the pot takes becomes the batch on the bench. */
+export const scalePot = createEffect(
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+    actions.pipe(
+      ofType(BenchActions.scaleToPot),
+      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
+      concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
+      switchMap(([[, s], kitchen]) =>
+        s.dish && s.plan
+          ? planner.ask('scale-pot', s.dish, kitchen, s.plan).pipe(
+              switchMap(({ dish, fits }) => [
+                ...(fits ? [BenchActions.edit({ dish })] : []),
+                BenchActions.scaledToPot({ fits, dish }),
+              ]),
+              catchError(() => of(BenchActions.tryOver())),
+            )
+          : of(BenchActions.tryOver()),
       ),
     ),
   { functional: true },

@@ -1,7 +1,8 @@
-import type { Dish, DonenessMap, Plan, School } from '@einkorn/core';
+import type { Dish, DonenessMap, Plan, Proposal, Ratios, School, Uncertainty } from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { Failure, StoredDish } from '../api/client';
 import type { ProblemDoc } from '../workers/protocol';
+import { describeChange } from './describe';
 
 export const BenchActions = createActionGroup({
   source: 'Bench',
@@ -20,6 +21,15 @@ export const BenchActions = createActionGroup({
     'Plan Refused': props<{ problem: ProblemDoc }>(),
     'Schools Found': props<{ schools: School[] }>(),
     'Map Wanted': props<{ wanted: boolean }>(),
+    /** a longer sum that a sheet shows while it is open */
+    'Aside Wanted': props<{ key: AsideKey; wanted: boolean }>(),
+    'Aside Found': props<{ key: AsideKey; value: Asides[AsideKey] }>(),
+    /** one thing changed, to see what follows; nothing is kept */
+    Try: props<{ key: string; dish: Dish }>(),
+    Tried: props<{ key: string; dish: Dish; plan: Plan | null }>(),
+    'Try Over': emptyProps(),
+    'Scale To Pot': emptyProps(),
+    'Scaled To Pot': props<{ fits: boolean; dish: Dish }>(),
     'Map Progress': props<{ share: number }>(),
     'Map Found': props<{ map: DonenessMap }>(),
     Saving: emptyProps(),
@@ -31,6 +41,21 @@ export const BenchActions = createActionGroup({
     'Cook Failed': props<{ failure: Failure }>(),
   },
 });
+
+/** Sums that take longer than a verdict and are shown beside it. */
+export interface Asides {
+  proposals: Proposal[] | null;
+  chances: Uncertainty | null;
+  ratios: Ratios | null;
+}
+export type AsideKey = keyof Asides;
+
+export interface Tried {
+  key: string;
+  dish: Dish;
+  /** null while it is computed */
+  plan: Plan | null;
+}
 
 export interface Draft {
   text: string;
@@ -51,6 +76,11 @@ export interface BenchState {
   map: DonenessMap | null;
   mapShare: number;
   other: Plan | null;
+  wanted: Record<AsideKey, boolean>;
+  asides: Asides;
+  tried: Tried | null;
+  /** the largest batch of this pot was asked for: null before, true or false after */
+  potFits: boolean | null;
   drafts: Record<string, Draft>;
   save: 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict';
   failure: Failure | null;
@@ -70,6 +100,10 @@ const initial: BenchState = {
   map: null,
   mapShare: 0,
   other: null,
+  wanted: { proposals: false, chances: false, ratios: false },
+  asides: { proposals: null, chances: null, ratios: null },
+  tried: null,
+  potFits: null,
   drafts: {},
   save: 'saved',
   failure: null,
@@ -80,7 +114,9 @@ const mostPast = 100;
 
 export const benchReducer = createReducer<BenchState>(
   initial,
-  on(BenchActions.open, (s, { id }) => (s.id === id && s.dish ? s : { ...initial, id, mapWanted: s.mapWanted })),
+  on(BenchActions.open, (s, { id }) =>
+    s.id === id && s.dish ? s : { ...initial, id, mapWanted: s.mapWanted, wanted: s.wanted },
+  ),
   on(BenchActions.opened, (s, { stored, draft }) => ({
     ...s,
     id: stored.id,
@@ -99,6 +135,8 @@ export const benchReducer = createReducer<BenchState>(
       dish,
       past: folded ? s.past : [...s.past, s.dish].slice(-mostPast),
       future: [],
+      tried: null,
+      potFits: null,
       lastMerge: merge ?? null,
       save: 'waiting' as const,
     };
@@ -145,6 +183,12 @@ export const benchReducer = createReducer<BenchState>(
   on(BenchActions.mapProgress, (s, { share }) => ({ ...s, mapShare: share })),
   on(BenchActions.mapFound, (s, { map }) => ({ ...s, map, mapShare: 1 })),
   on(BenchActions.compared, (s, { plan }) => ({ ...s, other: plan })),
+  on(BenchActions.asideWanted, (s, { key, wanted }) => ({ ...s, wanted: { ...s.wanted, [key]: wanted } })),
+  on(BenchActions.asideFound, (s, { key, value }) => ({ ...s, asides: { ...s.asides, [key]: value } })),
+  on(BenchActions.try, (s, { key, dish }) => ({ ...s, tried: { key, dish, plan: null } })),
+  on(BenchActions.tried, (s, tried) => (s.tried?.dish === tried.dish ? { ...s, tried } : s)),
+  on(BenchActions.tryOver, (s) => ({ ...s, tried: null })),
+  on(BenchActions.scaledToPot, (s, { fits }) => ({ ...s, potFits: fits })),
   on(BenchActions.saving, (s) => ({ ...s, save: 'saving' as const })),
   on(BenchActions.saved, (s, { revision, dish }) => ({
     ...s,
@@ -166,6 +210,14 @@ export const benchFeature = createFeature({
   extraSelectors: ({ selectDish, selectPlan, selectPast, selectFuture }) => ({
     selectCanUndo: createSelector(selectPast, (p) => p.length > 0),
     selectCanRedo: createSelector(selectFuture, (f) => f.length > 0),
+    /** what undo would take back and redo would bring, in the words of the catalogue */
+    selectUndoName: createSelector(selectPast, selectDish, (past, dish) => {
+      const before = past.at(-1);
+      return before && dish ? describeChange(before, dish) : null;
+    }),
+    selectRedoName: createSelector(selectFuture, selectDish, (future, dish) =>
+      future[0] && dish ? describeChange(dish, future[0]) : null,
+    ),
     /** food of every ingredient on the bench, the solved liquid too, by ingredient id */
     selectFoods: createSelector(selectDish, selectPlan, (dish, plan) => {
       const out: Partial<Record<string, string>> = {};

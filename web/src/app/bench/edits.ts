@@ -1,10 +1,14 @@
-import type { Dish, Ingredient, Release } from '@einkorn/core';
+import { foods, type Dish, type Ingredient, type ParsedLine, type Plan, type Release } from '@einkorn/core';
 
 /** Pure changes of a dish on the bench. Each returns a new dish; the slice keeps the old one for undo. */
 
-export const withIngredient = (dish: Dish, id: string, change: Partial<Ingredient>): Dish => ({
+export const withIngredient = (
+  dish: Dish,
+  id: string,
+  change: { [K in keyof Ingredient]?: Ingredient[K] | undefined },
+): Dish => ({
   ...dish,
-  ingredients: dish.ingredients.map((i) => (i.id === id ? clean({ ...i, ...change }) : i)),
+  ingredients: dish.ingredients.map((i) => (i.id === id ? (clean({ ...i, ...change }) as Ingredient) : i)),
 });
 
 export const withPrep = (dish: Dish, id: string, change: NonNullable<Ingredient['prep']>): Dish => {
@@ -24,6 +28,15 @@ export function addIngredient(dish: Dish, food: string): Dish {
   return { ...dish, ingredients: [...dish.ingredients, { id, food, amount: { value: 100, unit: 'g' } }] };
 }
 
+/** A line that was read becomes an ingredient, with an id of its own. */
+export function addParsed(dish: Dish, line: ParsedLine): Dish {
+  const taken = new Set(dish.ingredients.map((i) => i.id));
+  let id = line.food;
+  for (let n = 2; taken.has(id); n++) id = `${line.food}-${n}`;
+  const prep = Object.keys(line.prep).length > 0 ? { prep: line.prep } : {};
+  return { ...dish, ingredients: [...dish.ingredients, { id, food: line.food, amount: line.amount, ...prep }] };
+}
+
 /** Sets or (with undefined) releases a row of the water ledger. */
 export function withLedger(dish: Dish, item: string, grams: number | undefined): Dish {
   const { [item]: _, ...rest } = dish.overrides?.ledger ?? {};
@@ -37,6 +50,13 @@ export interface OverrideChange {
   release?: Release | undefined;
   pressure?: 'high' | 'low' | undefined;
   ledger?: Record<string, number> | undefined;
+  saltG?: number | undefined;
+  gravyMl?: number | undefined;
+  firstStage?: boolean | undefined;
+  deglazed?: boolean | undefined;
+  stirredDown?: boolean | undefined;
+  keepWarmMin?: number | undefined;
+  fryOrder?: string[] | undefined;
 }
 
 /** Changes overrides; a value of undefined gives the number back to the planner. */
@@ -52,6 +72,81 @@ export function withServeShift(dish: Dish, minutes: number): Dish {
   const at = (h * 60 + m + minutes + 1440) % 1440;
   const two = (x: number): string => String(x).padStart(2, '0');
   return { ...dish, serveAt: `${two(Math.floor(at / 60))}:${two(at % 60)}` };
+}
+
+type Place = NonNullable<Ingredient['place']>;
+
+/** Places that a food can take, from the base up; grain lies in its own, the liquid to add has none to choose. */
+export function placesOf(dish: Dish, plan: Plan, id: string): Place[] {
+  const i = dish.ingredients.find((x) => x.id === id);
+  const food = i && foods.find((f) => f.id === i.food);
+  const layer = plan.stack.find((l) => l.ingredient === id);
+  if (!i || !food || !layer || layer.place === 'inner-bowl' || layer.place === 'liquid') return [];
+  return food.grain ? ['base', 'grain', 'top'] : ['base', 'top', 'rack'];
+}
+
+/** A layer one place up (1) or down (-1); null when it is already at the end, or cannot be moved. */
+export function movedPlace(dish: Dish, plan: Plan, id: string, by: 1 | -1): Dish | null {
+  const places = placesOf(dish, plan, id);
+  const layer = plan.stack.find((l) => l.ingredient === id);
+  const to = layer && places[places.indexOf(layer.place) + by];
+  return to ? withIngredient(dish, id, { place: to }) : null;
+}
+
+/** The frying order with one step moved by so many places, as an override. */
+export function movedFry(dish: Dish, plan: Plan, from: number, to: number): Dish {
+  const order = plan.fry.map((f) => f.ingredient);
+  const [id] = order.splice(from, 1);
+  if (id === undefined || to < 0 || to > order.length) return dish;
+  order.splice(to, 0, id);
+  return withOverrides(dish, { fryOrder: order });
+}
+
+/** Does a remedy of the scorch list say what the bench can do by itself? */
+export function withRemedy(dish: Dish, plan: Plan, remedy: string): Dish | null {
+  const inStack = (pick: (i: Ingredient) => boolean): Ingredient[] =>
+    dish.ingredients.filter((i) => pick(i) && plan.stack.some((l) => l.ingredient === i.id));
+  const flagged = (i: Ingredient, flag: string): boolean =>
+    foods.find((f) => f.id === i.food)?.flags.some((x) => x === flag) ?? false;
+  const all = (items: Ingredient[], change: Partial<Ingredient>): Dish | null =>
+    items.length > 0 ? items.reduce((d, i) => withIngredient(d, i.id, change), dish) : null;
+  switch (remedy) {
+    case 'tomato-on-top':
+      return all(
+        inStack((i) => flagged(i, 'tomato')),
+        { place: 'top' },
+      );
+    case 'dairy-at-the-end':
+      return all(
+        inStack((i) => foods.find((f) => f.id === i.food)?.kind === 'dairy'),
+        { joins: 'finish' },
+      );
+    case 'bind-at-the-end':
+      return all(
+        dish.ingredients.filter((i) => flagged(i, 'thickener')),
+        { joins: 'finish' },
+      );
+    case 'rinse-the-grain': {
+      const grain = dish.ingredients.find((i) => foods.find((f) => f.id === i.food)?.grain);
+      return grain ? withPrep(dish, grain.id, { rinse: true }) : null;
+    }
+    case 'deglaze-and-scrape':
+      return withOverrides(dish, { deglazed: undefined });
+    case 'do-not-stir':
+      return withOverrides(dish, { stirredDown: undefined });
+    case 'take-it-out':
+      return withOverrides(dish, { keepWarmMin: undefined });
+    case 'fat-first':
+      return {
+        ...dish,
+        ingredients: [
+          ...dish.ingredients,
+          { id: 'oil-neutral', food: 'oil-neutral', amount: { value: 1, unit: 'tbsp' } },
+        ],
+      };
+    default:
+      return null;
+  }
 }
 
 /** Drops keys that hold undefined, so that a document says only what it means. */

@@ -8,17 +8,33 @@ import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { ToggleButton } from 'primeng/togglebutton';
 import { Format } from '../i18n/format';
+import { AddLine } from './add-line';
 import { BenchActions, benchFeature } from './bench.slice';
-import { addIngredient, withIngredient, withoutIngredient, withPrep } from './edits';
+import { withIngredient, withoutIngredient, withPrep } from './edits';
+import { PrepList } from './prep-list';
+import { ScaleBar } from './scale-bar';
+import { TryIt } from './try-it';
 
 /** 1 Gather: what the cook has, in the measures they think in; every field says what it understood. */
 @Component({
   selector: 'ek-gather-sheet',
-  imports: [FormsModule, TranslocoDirective, Button, InputText, Select, ToggleButton],
+  imports: [
+    FormsModule,
+    TranslocoDirective,
+    Button,
+    InputText,
+    Select,
+    ToggleButton,
+    AddLine,
+    PrepList,
+    ScaleBar,
+    TryIt,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
       @if (dish(); as d) {
+        <ek-add-line />
         <ul class="rows">
           @for (i of d.ingredients; track i.id) {
             <li [class.bad]="drafts()[i.id]">
@@ -75,8 +91,27 @@ import { addIngredient, withIngredient, withoutIngredient, withPrep } from './ed
                         appendTo="body"
                       />
                     </label>
+                    <p-select
+                      [options]="states()"
+                      optionLabel="label"
+                      optionValue="value"
+                      [ngModel]="i.prep?.state ?? 'raw'"
+                      (ngModelChange)="prep(i, { state: $event })"
+                      [ariaLabel]="t('gather.state', { food: t('food.' + i.food) })"
+                      appendTo="body"
+                    />
                   }
                 }
+                <p-select
+                  class="joins"
+                  [options]="joinings()"
+                  optionLabel="label"
+                  optionValue="value"
+                  [ngModel]="i.joins ?? 'auto'"
+                  (ngModelChange)="joins(i, $event)"
+                  [ariaLabel]="t('gather.joins', { food: t('food.' + i.food) })"
+                  appendTo="body"
+                />
               </div>
               <p-button
                 severity="secondary"
@@ -93,21 +128,11 @@ import { addIngredient, withIngredient, withoutIngredient, withPrep } from './ed
             </li>
           }
         </ul>
-        <div class="add">
-          <p-select
-            [options]="choices()"
-            optionLabel="label"
-            optionValue="id"
-            [filter]="true"
-            [placeholder]="t('gather.add')"
-            [ariaLabel]="t('gather.add')"
-            [ngModel]="picked()"
-            (ngModelChange)="add($event)"
-            appendTo="body"
-            [style]="{ minWidth: '17rem' }"
-          />
-          <p class="quiet">{{ t('gather.hint') }}</p>
-        </div>
+        @if (plan(); as p) {
+          <ek-prep-list [plan]="p" [foods]="foods()" />
+        }
+        <ek-scale-bar />
+        <ek-try-it sheet="gather" />
       }
     </ng-container>
   `,
@@ -119,7 +144,7 @@ import { addIngredient, withIngredient, withoutIngredient, withPrep } from './ed
     }
     li {
       display: grid;
-      grid-template-columns: minmax(150px, 1.2fr) 150px minmax(0, 1.6fr) auto;
+      grid-template-columns: minmax(130px, 1fr) 118px minmax(0, 2.2fr) auto;
       gap: 4px 12px;
       align-items: center;
       border-bottom: 1px solid var(--hair);
@@ -143,8 +168,9 @@ import { addIngredient, withIngredient, withoutIngredient, withPrep } from './ed
     }
     .prep {
       display: flex;
-      gap: 12px;
+      gap: 8px;
       align-items: center;
+      justify-content: flex-end;
       font-size: 16px;
     }
     label {
@@ -158,18 +184,9 @@ import { addIngredient, withIngredient, withoutIngredient, withPrep } from './ed
       font-weight: 600;
       margin: 0;
     }
-    .add {
-      display: flex;
-      gap: 14px;
-      align-items: center;
-      padding-top: 12px;
-    }
     @media (max-width: 760px) {
       li {
         grid-template-columns: 1fr 130px;
-      }
-      .add {
-        flex-wrap: wrap;
       }
     }
   `,
@@ -180,15 +197,23 @@ export class GatherSheet {
   private readonly fmt = inject(Format);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   readonly drafts = this.store.selectSignal(benchFeature.selectDrafts);
-  readonly picked = signal<string | null>(null);
   readonly typing = signal<{ id: string; text: string } | null>(null);
 
-  readonly choices = computed(() => {
+  readonly states = computed(() => {
     this.fmt.locale();
-    return foods
-      .map((f) => ({ id: f.id, label: this.transloco.translate(`food.${f.id}`) }))
-      .sort((a, b) => a.label.localeCompare(b.label, this.fmt.locale()));
+    return (['raw', 'frozen', 'part-seared', 'browned', 'cooked'] as const).map((value) => ({
+      value,
+      label: this.transloco.translate(`state.${value}`),
+    }));
+  });
+  readonly joinings = computed(() => {
+    this.fmt.locale();
+    return (['auto', 'marinade', 'fry', 'stack', 'finish', 'topping'] as const).map((value) => ({
+      value,
+      label: this.transloco.translate(`joins.${value}`),
+    }));
   });
   readonly soaks = computed(() =>
     [0, 15, 30, 60, 240, 480].map((value) => ({
@@ -254,9 +279,11 @@ export class GatherSheet {
     this.store.dispatch(BenchActions.clearDraft({ field: id }));
     this.store.dispatch(BenchActions.edit({ dish: withoutIngredient(dish, id) }));
   }
-  add(food: string): void {
+  joins(i: Ingredient, value: NonNullable<Ingredient['joins']> | 'auto'): void {
     const dish = this.dish();
-    if (dish && food) this.store.dispatch(BenchActions.edit({ dish: addIngredient(dish, food) }));
-    this.picked.set(null);
+    if (dish)
+      this.store.dispatch(
+        BenchActions.edit({ dish: withIngredient(dish, i.id, { joins: value === 'auto' ? undefined : value }) }),
+      );
   }
 }

@@ -22,7 +22,7 @@ export function sameDoneness(m: DonenessMap, p: Plan, naturalMin: number): numbe
   if (i < 0) return null;
   if (i === 0) return m.holdMin[0]!;
   const f = (want - row[i - 1]!) / (row[i]! - row[i - 1]!);
-  return Math.round((m.holdMin[i - 1]! + f * (m.holdMin[i]! - m.holdMin[i - 1]!)) * 2) / 2;
+  return m.holdMin[i - 1]! + f * (m.holdMin[i]! - m.holdMin[i - 1]!);
 }
 
 /** Texture bands over hold and natural release, the line of equal doneness, the meat boundary, and both programs. */
@@ -115,6 +115,21 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
       xaxis: axis(t('pressure.x'), { range: [0, m.holdMin.at(-1)], showgrid: false }),
       yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalFullMin + 1.5], showgrid: false }),
       shapes: [
+        // Where a release this short sprays.
+        ...(m.sprayUnderMin > 0
+          ? [
+              {
+                type: 'rect' as const,
+                x0: 0,
+                x1: m.holdMin.at(-1)!,
+                y0: -0.6,
+                y1: m.sprayUnderMin,
+                fillcolor: token('steam'),
+                opacity: 0.16,
+                line: { color: token('steam'), width: 1.5, dash: 'dot' as const },
+              },
+            ]
+          : []),
         {
           type: 'line',
           x0: 0,
@@ -135,6 +150,21 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
           font: { color: token('steam'), size: 15 },
           bgcolor: token('enamel'),
         },
+        ...(m.sprayUnderMin > 0
+          ? [
+              {
+                x: m.holdMin.at(-1)!,
+                y: m.sprayUnderMin,
+                xanchor: 'right' as const,
+                yanchor: 'top' as const,
+                showarrow: false,
+                text: t('pressure.sprays'),
+                font: { color: token('steam'), size: 14 },
+                bgcolor: token('enamel'),
+                opacity: 0.95,
+              },
+            ]
+          : []),
         ...words.flatMap((w, i) => bandLabel(m, i, t(`band.${w}`), step)),
         ...(meat.length > 1
           ? [

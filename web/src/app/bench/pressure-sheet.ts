@@ -12,12 +12,14 @@ import { Chart, type Figure } from '../ui/chart';
 import { BenchActions, benchFeature } from './bench.slice';
 import { withOverrides } from './edits';
 import { curveFigure, mapFigure, sameDoneness } from './pressure-figures';
+import { Chances } from './chances';
+import { TryIt } from './try-it';
 import { WhyText } from './why-text';
 
 /** 5 Pressure: equal doneness over minutes and release, two programs side by side, the curve of the pot. */
 @Component({
   selector: 'ek-pressure-sheet',
-  imports: [FormsModule, TranslocoDirective, Button, InputNumber, ProgressBar, Chart, WhyText],
+  imports: [FormsModule, TranslocoDirective, Button, InputNumber, ProgressBar, Chances, Chart, TryIt, WhyText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -46,6 +48,9 @@ import { WhyText } from './why-text';
             }
           </section>
           <section class="two" [attr.aria-label]="t('pressure.two')">
+            @if (p.program.program; as only) {
+              <p class="only">{{ t('pressure.program', { name: t('program.' + only) }) }}</p>
+            }
             @for (x of pair(); track x.key) {
               <article [class.used]="x.key === 'A'" [attr.data-program]="x.key">
                 <h3>
@@ -114,47 +119,63 @@ import { WhyText } from './why-text';
         @if (why()) {
           <div class="reason"><ek-why-text [reason]="p.decided.holdMin" [names]="foods()" /></div>
         }
-        <section class="curve">
-          <h2>
-            {{ t('pressure.curve') }} <span class="quiet sub">{{ t('pressure.curve-sub') }}</span>
-          </h2>
-          <ek-chart
-            class="chart"
-            [figure]="curveDrawing()"
-            [redraw]="theme()"
-            [label]="
-              t('pressure.curve-label', {
-                pin: fmt.number(p.program.pinUpMin, 1),
-                hold: fmt.minutes(p.program.holdMin),
-                top: fmt.number(p.program.steamC),
-              })
-            "
-          />
-          <div class="foot">
-            <details>
-              <summary>{{ t('chart.table') }}</summary>
-              <table>
-                <thead>
-                  <tr>
-                    <th>{{ t('chart.minutes') }}</th>
-                    <th>°C</th>
-                    <th>kPa</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  @for (r of table(p); track r.m) {
+        <p class="advice">
+          @for (a of advice(); track a.release) {
+            <span>
+              <b>{{ t('release.' + a.release) }}</b>
+              @for (x of a.codes; track x.code; let last = $last) {
+                <i [class.for]="x.weight === 'for'">{{
+                  t('release.' + x.code, { min: fmt.minutes(p.program.naturalFullMin) })
+                }}</i>{{ last ? '.' : ', ' }}
+              }
+            </span>
+          }
+        </p>
+        <div class="below">
+          <section class="curve">
+            <h2>
+              {{ t('pressure.curve') }} <span class="quiet sub">{{ t('pressure.curve-sub') }}</span>
+            </h2>
+            <ek-chart
+              class="chart"
+              [figure]="curveDrawing()"
+              [redraw]="theme()"
+              [label]="
+                t('pressure.curve-label', {
+                  pin: fmt.number(p.program.pinUpMin, 1),
+                  hold: fmt.minutes(p.program.holdMin),
+                  top: fmt.number(p.program.steamC),
+                })
+              "
+            />
+            <div class="foot">
+              <details>
+                <summary>{{ t('chart.table') }}</summary>
+                <table>
+                  <thead>
                     <tr>
-                      <td>{{ fmt.number(r.m, 1) }}</td>
-                      <td>{{ fmt.number(r.c, 1) }}</td>
-                      <td>{{ fmt.number(r.k, 0) }}</td>
+                      <th>{{ t('chart.minutes') }}</th>
+                      <th>°C</th>
+                      <th>kPa</th>
                     </tr>
-                  }
-                </tbody>
-              </table>
-            </details>
-            <p class="quiet caution">{{ t('caution.pressure') }}</p>
-          </div>
-        </section>
+                  </thead>
+                  <tbody>
+                    @for (r of table(p); track r.m) {
+                      <tr>
+                        <td>{{ fmt.number(r.m, 1) }}</td>
+                        <td>{{ fmt.number(r.c, 1) }}</td>
+                        <td>{{ fmt.number(r.k, 0) }}</td>
+                      </tr>
+                    }
+                  </tbody>
+                </table>
+              </details>
+              <p class="quiet caution">{{ t('caution.pressure') }}</p>
+            </div>
+          </section>
+          <ek-chances />
+        </div>
+        <ek-try-it sheet="pressure" />
       }
     </ng-container>
   `,
@@ -226,11 +247,20 @@ export class PressureSheet {
     ];
   });
 
+  /** What speaks for and against each release, a line for each. */
+  readonly advice = computed(() =>
+    (['quick', 'natural'] as const).flatMap((release) => {
+      const codes = this.plan()?.program.advice.filter((a) => a.release === release) ?? [];
+      return codes.length > 0 ? [{ release, codes }] : [];
+    }),
+  );
+
   private compareSame(m: DonenessMap, p: Plan): void {
     const quick = p.program.release.kind === 'quick';
     const naturalMin = quick ? 10 : 0;
-    const holdMin = sameDoneness(m, p, naturalMin);
-    if (holdMin !== null) this.store.dispatch(BenchActions.compare({ holdMin, naturalMin }));
+    const same = sameDoneness(m, p, naturalMin);
+    // A cooker is set in halves of a minute.
+    if (same !== null) this.store.dispatch(BenchActions.compare({ holdMin: Math.round(same * 2) / 2, naturalMin }));
   }
 
   pick(at: { x: number; y: number }): void {

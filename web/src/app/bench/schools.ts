@@ -1,12 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { bandEdges } from '@einkorn/core';
+import { starchOf } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
 import { benchFeature } from './bench.slice';
 
-const from = 56;
+/** The grain's scale goes a little further here: schools are often far too wet. */
 const to = 80;
+
+/** Three to one is told of risotto, a knuckle of water of plain rice; the four ratios of every grain. */
+const shown = (id: string, family: string): boolean =>
+  id === 'three-to-one'
+    ? family === 'risotto' || family === 'porridge'
+    : id === 'knuckle'
+      ? family === 'plain-grain' || family === 'coated-grain'
+      : true;
 
 /** The ratios that cooks go by, each computed in this pot: hollow = the grain alone, solid = this dish. */
 @Component({
@@ -15,13 +23,13 @@ const to = 80;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
-      @if (schools().length > 0 && plan()?.grain; as g) {
+      @if (schools().length > 0 && starch(); as g) {
         <section class="schools" [attr.aria-label]="t('schools.title')">
           <div class="line head">
             <strong>{{ t('schools.title') }}</strong>
             <span class="quiet ml">{{ t('schools.alone') }}</span>
             <span class="axis" aria-hidden="true">
-              @for (b of bands; track b.name) {
+              @for (b of bands(); track b.name) {
                 <span [style.width.%]="b.width" [class.chosen]="b.name === g.band">{{ t('band.' + b.name) }}</span>
               }
             </span>
@@ -35,10 +43,10 @@ const to = 80;
               <span class="track" aria-hidden="true">
                 <i
                   class="column"
-                  [style.left.%]="x(g.textureIndex - g.spreadPoints)"
-                  [style.width.%]="x(g.textureIndex + g.spreadPoints) - x(g.textureIndex - g.spreadPoints)"
+                  [style.left.%]="x(g.at - g.spread)"
+                  [style.width.%]="x(g.at + g.spread) - x(g.at - g.spread)"
                 ></i>
-                <i class="line-at" [style.left.%]="x(g.textureIndex)"></i>
+                <i class="line-at" [style.left.%]="x(g.at)"></i>
                 <i class="rail"></i>
                 <i
                   class="arrow"
@@ -48,7 +56,10 @@ const to = 80;
                 <i class="hollow" [style.left.%]="x(s.alone.index)"></i>
                 <i class="solid" [style.left.%]="x(s.here.index)"></i>
               </span>
-              <span>{{ t('band.' + s.here.band) }}, {{ fmt.number(s.here.index) }} %</span>
+              <span
+                >{{ t('band.' + s.here.band) }},
+                {{ g.kind === 'grain' ? fmt.number(s.here.index) + ' %' : '× ' + fmt.number(s.here.index, 1) }}</span
+              >
               <span class="quiet meant">{{ t('school-for.' + s.id) }}</span>
             </div>
           }
@@ -64,7 +75,7 @@ const to = 80;
     }
     .line {
       display: grid;
-      grid-template-columns: 122px 74px minmax(0, 1fr) 112px 124px;
+      grid-template-columns: 122px 84px minmax(0, 1fr) 112px 124px;
       gap: 10px;
       align-items: center;
       min-height: 25px;
@@ -72,6 +83,7 @@ const to = 80;
     }
     .ml {
       text-align: right;
+      white-space: nowrap;
     }
     .head .ml {
       font-size: 14.5px;
@@ -163,16 +175,34 @@ export class Schools {
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   private readonly raw = this.store.selectSignal(benchFeature.selectSchools);
-  readonly bands = (['hard', 'firm', 'fluffy', 'soft', 'mushy'] as const).map((name, i) => {
-    const a = i === 0 ? from : bandEdges[i - 1]!;
-    const b = i === 4 ? to : bandEdges[i]!;
-    return { name, width: (100 * (b - a)) / (to - from) };
+  readonly starch = computed(() => {
+    const p = this.plan();
+    return p ? starchOf(p) : null;
+  });
+  private readonly ends = computed(() => {
+    const scale = this.starch()?.scale;
+    return { from: scale?.from ?? 56, to: this.starch()?.kind === 'grain' ? to : (scale?.to ?? to) };
+  });
+  readonly bands = computed(() => {
+    const scale = this.starch()?.scale;
+    if (!scale) return [];
+    const { from, to: end } = this.ends();
+    return scale.names.map((name, i) => {
+      const a = i === 0 ? from : scale.edges[i - 1]!;
+      const b = i === scale.names.length - 1 ? end : scale.edges[i]!;
+      return { name, width: (100 * (b - a)) / (end - from) };
+    });
   });
   readonly schools = computed(() => {
     const ml = this.plan()?.liquid.addMl ?? 0;
-    return this.raw().map((s) => ({ ...s, near: Math.abs(s.ml - ml) / ml < 0.06 }));
+    return this.raw()
+      .filter((s) => shown(s.id, this.plan()?.family ?? ''))
+      .map((s) => ({ ...s, near: Math.abs(s.ml - ml) / ml < 0.06 }));
   });
-  x = (index: number): number => (100 * (Math.min(to, Math.max(from, index)) - from)) / (to - from);
+  x = (index: number): number => {
+    const { from, to: end } = this.ends();
+    return (100 * (Math.min(end, Math.max(from, index)) - from)) / (end - from);
+  };
   min = Math.min;
   abs = Math.abs;
 }

@@ -11,7 +11,9 @@ import { kitchenFeature } from '../state/kitchen';
 import { patternOf } from '../ui/patterns';
 import { BenchActions, benchFeature } from './bench.slice';
 import { withLedger, withOverrides } from './edits';
+import { RatioPlot } from './ratio-plot';
 import { Schools } from './schools';
+import { TryIt } from './try-it';
 import { WhyText } from './why-text';
 
 interface Row {
@@ -32,7 +34,7 @@ const barPx = 330;
 /** 3 Water: every gram in and out with its reason, the liquid to add, the schools on one scale. */
 @Component({
   selector: 'ek-water-sheet',
-  imports: [FormsModule, TranslocoDirective, Button, InputNumber, SelectButton, Schools, WhyText],
+  imports: [FormsModule, TranslocoDirective, Button, InputNumber, SelectButton, RatioPlot, Schools, TryIt, WhyText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -159,7 +161,23 @@ const barPx = 330;
             }
           }
         </div>
-        <ek-schools />
+        @if (showRatios()) {
+          <section class="ratios">
+            <div class="ratios-head">
+              <strong>{{ t('ratio.title') }}</strong>
+              <p-button size="small" severity="secondary" [label]="t('ratio.back')" (onClick)="showRatios.set(false)" />
+            </div>
+            <ek-ratio-plot />
+          </section>
+        } @else {
+          <ek-schools />
+          <div class="more">
+            @if (p.grain || p.pasta) {
+              <p-button size="small" severity="secondary" [label]="t('ratio.title')" (onClick)="showRatios.set(true)" />
+            }
+            <ek-try-it sheet="water" />
+          </div>
+        }
       }
     </ng-container>
   `,
@@ -176,6 +194,7 @@ export class WaterSheet {
   /** figure and unit apart, so that the figure can be large */
   readonly answer = computed(() => this.fmt.ml(this.plan()?.liquid.addMl ?? 0).split(' '));
   readonly open = signal<string | null>(null);
+  readonly showRatios = signal(false);
   readonly editing = signal(false);
   readonly value = signal<number | null>(null);
 

@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import type { Plan } from '@einkorn/core';
+import { foods, type Dish, type Family, type Plan } from '@einkorn/core';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
@@ -26,7 +26,14 @@ export const ShelfActions = createActionGroup({
     Failed: props<{ failure: Failure }>(),
     'Verdict Found': props<{ id: string; plan: Plan }>(),
     'Verdict Refused': props<{ id: string; message: string }>(),
-    Search: props<{ text: string }>(),
+    Filter: props<{ filter: Partial<ShelfFilter> }>(),
+    /** a dish that was made here (a starter, a variation, a file) goes on the shelf */
+    Add: props<{ dish: Dish }>(),
+    Added: props<{ stored: StoredDish }>(),
+    'Show Archived': props<{ archived: boolean }>(),
+    /** what would follow from a variation, planned for its dialog */
+    Vary: props<{ dish: Dish }>(),
+    Varied: props<{ dish: Dish; plan: Plan | null }>(),
     Duplicate: props<{ id: string; title: string }>(),
     Duplicated: props<{ stored: StoredDish }>(),
     Remove: props<{ id: string }>(),
@@ -38,9 +45,21 @@ export const ShelfActions = createActionGroup({
 
 const adapter = createEntityAdapter<StoredDish>({ sortComparer: (a, b) => b.updatedMs - a.updatedMs });
 
+export interface ShelfFilter {
+  text: string;
+  family: Family | null;
+  /** food id of the grain or pasta */
+  starch: string | null;
+  /** minutes in all */
+  mostMin: number | null;
+}
+const noFilter: ShelfFilter = { text: '', family: null, starch: null, mostMin: null };
+
 export interface ShelfState extends EntityState<StoredDish> {
   loaded: boolean;
-  search: string;
+  filter: ShelfFilter;
+  archived: boolean;
+  varied: { dish: Dish; plan: Plan | null } | null;
   failure: Failure | null;
   plans: Record<string, Plan>;
   refused: Record<string, string>;
@@ -51,41 +70,70 @@ export interface ShelfState extends EntityState<StoredDish> {
 export const shelfFeature = createFeature({
   name: 'shelf',
   reducer: createReducer<ShelfState>(
-    adapter.getInitialState({ loaded: false, search: '', failure: null, plans: {}, refused: {}, removed: null }),
+    adapter.getInitialState({
+      loaded: false,
+      filter: noFilter,
+      archived: false,
+      varied: null,
+      failure: null,
+      plans: {},
+      refused: {},
+      removed: null,
+    }),
     on(ShelfActions.loaded, (s, { dishes }) => adapter.setAll(dishes, { ...s, loaded: true, failure: null })),
     on(ShelfActions.failed, (s, { failure }) => ({ ...s, failure, loaded: true })),
-    on(ShelfActions.search, (s, { text }) => ({ ...s, search: text })),
+    on(ShelfActions.filter, (s, { filter }) => ({ ...s, filter: { ...s.filter, ...filter } })),
+    on(ShelfActions.showArchived, (s, { archived }) => ({ ...s, archived, removed: null })),
+    on(ShelfActions.vary, (s, { dish }) => ({ ...s, varied: { dish, plan: null } })),
+    on(ShelfActions.varied, (s, varied) => (s.varied?.dish === varied.dish ? { ...s, varied } : s)),
     on(ShelfActions.verdictFound, (s, { id, plan }) => ({ ...s, plans: { ...s.plans, [id]: plan } })),
     on(ShelfActions.verdictRefused, (s, { id, message }) => ({ ...s, refused: { ...s.refused, [id]: message } })),
-    on(ShelfActions.duplicated, ShelfActions.restored, (s, { stored }) =>
-      adapter.upsertOne(stored, { ...s, removed: null }),
+    on(ShelfActions.duplicated, ShelfActions.added, (s, { stored }) =>
+      s.archived ? s : adapter.upsertOne(stored, { ...s, removed: null, failure: null }),
     ),
+    // Back to where it came from: the shelf, or those put away.
+    on(ShelfActions.restored, (s, { stored }) => adapter.upsertOne(stored, { ...s, removed: null })),
     on(ShelfActions.removed, (s, { id }) => adapter.removeOne(id, { ...s, removed: s.entities[id] ?? null })),
   ),
-  extraSelectors: ({ selectShelfState, selectSearch, selectPlans, selectRefused }) => {
+  extraSelectors: ({ selectShelfState, selectFilter, selectPlans, selectRefused }) => {
     const selectAll = createSelector(selectShelfState, adapter.getSelectors().selectAll);
     return {
       selectAll,
-      selectRows: createSelector(selectAll, selectSearch, selectPlans, selectRefused, (all, search, plans, refused) => {
-        const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-        return all
-          .filter((d) => {
-            const text =
-              `${d.dish.title} ${d.dish.family} ${d.dish.ingredients.map((i) => i.food).join(' ')}`.toLowerCase();
-            return words.every((w) => text.includes(w));
-          })
-          .map((d) => ({ ...d, plan: plans[d.id] ?? null, refused: refused[d.id] ?? null }));
-      }),
+      selectRows: createSelector(selectAll, selectFilter, selectPlans, selectRefused, (all, filter, plans, refused) =>
+        all
+          .map((d) => ({ ...d, plan: plans[d.id] ?? null, refused: refused[d.id] ?? null }))
+          .filter((d) => passes(filter, d.dish, d.plan)),
+      ),
+      /** families and starches that stand on the shelf, for the filters */
+      selectChoices: createSelector(selectAll, (all) => ({
+        families: [...new Set(all.map((d) => d.dish.family))].sort(),
+        starches: [...new Set(all.flatMap((d) => starchOf(d.dish) ?? []))].sort(),
+      })),
     };
   },
 });
 
+const starchOf = (dish: Dish): string | undefined => dish.ingredients.find((i) => starches.has(i.food))?.food;
+const starches = new Set(foods.filter((f) => f.grain).map((f) => f.id));
+
+/** A dish not yet planned passes every limit of time: it is never hidden for being slow to compute. */
+function passes(f: ShelfFilter, dish: Dish, plan: Plan | null): boolean {
+  const words = f.text.toLowerCase().split(/\s+/).filter(Boolean);
+  const text = `${dish.title} ${dish.family} ${dish.ingredients.map((i) => i.food).join(' ')}`.toLowerCase();
+  return (
+    words.every((w) => text.includes(w)) &&
+    (f.family === null || dish.family === f.family) &&
+    (f.starch === null || starchOf(dish) === f.starch) &&
+    (f.mostMin === null || plan === null || (plan.timeline.at(-1)?.endMin ?? 0) <= f.mostMin)
+  );
+}
+
 export const load = createEffect(
   (actions = inject(Actions), api = inject(Api)) =>
     actions.pipe(
-      ofType(ShelfActions.load),
-      switchMap(() =>
-        api.dishes().pipe(
+      ofType(ShelfActions.load, ShelfActions.showArchived),
+      switchMap((a) =>
+        api.dishes('archived' in a && a.archived).pipe(
           map((dishes) => ShelfActions.loaded({ dishes })),
           catchError((e: unknown) => of(ShelfActions.failed({ failure: failureOf(e) }))),
         ),
@@ -98,7 +146,7 @@ export const load = createEffect(
 export const verdicts = createEffect(
   (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
     actions.pipe(
-      ofType(ShelfActions.loaded, ShelfActions.duplicated, ShelfActions.restored),
+      ofType(ShelfActions.loaded, ShelfActions.duplicated, ShelfActions.added, ShelfActions.restored),
       concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
       mergeMap(([action, kitchen]) =>
         from('dishes' in action ? action.dishes : [action.stored]).pipe(
@@ -133,12 +181,43 @@ export const duplicate = createEffect(
   { functional: true },
 );
 
-export const remove = createEffect(
+export const add = createEffect(
   (actions = inject(Actions), api = inject(Api)) =>
     actions.pipe(
+      ofType(ShelfActions.add),
+      concatMap(({ dish }) =>
+        api.addDish(dish).pipe(
+          map((stored) => ShelfActions.added({ stored })),
+          catchError((e: unknown) => of(ShelfActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const vary = createEffect(
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+    actions.pipe(
+      ofType(ShelfActions.vary),
+      concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
+      switchMap(([{ dish }, kitchen]) =>
+        planner.planLater(dish, kitchen).pipe(
+          map((plan) => ShelfActions.varied({ dish, plan })),
+          catchError(() => of(ShelfActions.varied({ dish, plan: null }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** A dish is put away (or, among those put away, back on the shelf); undo brings it back with all its revisions. */
+export const remove = createEffect(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+    actions.pipe(
       ofType(ShelfActions.remove),
-      concatMap(({ id }) =>
-        api.removeDish(id).pipe(
+      concatLatestFrom(() => store.select(shelfFeature.selectArchived)),
+      concatMap(([{ id }, archived]) =>
+        api.archiveDish(id, !archived).pipe(
           map(() => ShelfActions.removed({ id })),
           catchError((e: unknown) => of(ShelfActions.failed({ failure: failureOf(e) }))),
         ),
@@ -151,10 +230,10 @@ export const restore = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
     actions.pipe(
       ofType(ShelfActions.restore),
-      concatLatestFrom(() => store.select(shelfFeature.selectRemoved)),
-      concatMap(([, removed]) =>
+      concatLatestFrom(() => store.select(shelfFeature.selectShelfState)),
+      concatMap(([, { removed, archived }]) =>
         removed
-          ? api.addDish(removed.dish).pipe(
+          ? api.archiveDish(removed.id, archived).pipe(
               map((stored) => ShelfActions.restored({ stored })),
               catchError((e: unknown) => of(ShelfActions.failed({ failure: failureOf(e) }))),
             )

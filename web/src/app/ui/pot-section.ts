@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { Plan, StackLayer } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
@@ -21,6 +21,8 @@ const view = { w: 376, h: 318, left: 27, bottom: 264, maxW: 330, maxH: 218 };
 /** Thin layers and spoonfuls are drawn but not labelled. */
 const labelFromG = 25;
 const mostLabels = 4;
+/** A shorter pull is a slip of the finger. */
+const liftPx = 18;
 
 /** The pot in cross-section, to scale from its litres and diameter: layers by pattern, liquid line, limits, heat below. */
 @Component({
@@ -77,6 +79,15 @@ const mostLabels = 4;
             (mouseleave)="over.set(null)"
             (focus)="over.set(d)"
             (blur)="over.set(null)"
+            (keydown.arrowup)="key($event, d, 1)"
+            (keydown.arrowdown)="key($event, d, -1)"
+            (pointerdown)="grab($event, d)"
+            (pointermove)="drag($event)"
+            (pointerup)="drop($event)"
+            (pointercancel)="held.set(null)"
+            [class.movable]="movable()"
+            [class.held]="held()?.ingredient === d.layer.ingredient"
+            [attr.transform]="held()?.ingredient === d.layer.ingredient ? 'translate(0 ' + held()!.dy + ')' : null"
           >
             @if (d.blobs.length > 0) {
               @for (b of d.blobs; track $index) {
@@ -236,6 +247,13 @@ const mostLabels = 4;
       stroke: var(--well);
       stroke-width: 4px;
     }
+    .layer.movable {
+      cursor: ns-resize;
+      touch-action: none;
+    }
+    .layer.held {
+      opacity: 0.75;
+    }
     .layer:focus-visible {
       outline: 3px solid var(--focus);
     }
@@ -257,6 +275,10 @@ export class PotSection {
   readonly plan = input.required<Plan>();
   /** food of each ingredient id */
   readonly foods = input.required<Partial<Record<string, string>>>();
+  /** can layers be lifted here: by the pointer, or with the arrow keys on the one in focus */
+  readonly movable = input(false);
+  readonly moved = output<{ ingredient: string; by: 1 | -1 }>();
+  readonly held = signal<{ ingredient: string; fromY: number; dy: number } | null>(null);
   readonly over = signal<Drawn | null>(null);
   readonly fmt = inject(Format);
   private readonly transloco = inject(TranslocoService);
@@ -271,6 +293,27 @@ export class PotSection {
   readonly x0 = computed(() => (view.w - this.w()) / 2);
   readonly cx = computed(() => view.w / 2);
   readonly top = computed(() => view.bottom - this.innerMm() * this.scale());
+  key(e: Event, d: Drawn, by: 1 | -1): void {
+    if (!this.movable()) return;
+    e.preventDefault();
+    this.moved.emit({ ingredient: d.layer.ingredient, by });
+  }
+  grab(e: PointerEvent, d: Drawn): void {
+    if (!this.movable() || e.button !== 0) return;
+    (e.currentTarget as Element).setPointerCapture(e.pointerId);
+    this.held.set({ ingredient: d.layer.ingredient, fromY: e.clientY, dy: 0 });
+  }
+  drag(e: PointerEvent): void {
+    const h = this.held();
+    if (h) this.held.set({ ...h, dy: e.clientY - h.fromY });
+  }
+  /** Let go well above or below where it lay: one place up or down. */
+  drop(e: PointerEvent): void {
+    const h = this.held();
+    this.held.set(null);
+    const dy = h ? e.clientY - h.fromY : 0;
+    if (h && Math.abs(dy) >= liftPx) this.moved.emit({ ingredient: h.ingredient, by: dy < 0 ? 1 : -1 });
+  }
   yOf = (mm: number): number => view.bottom - mm * this.scale();
   readonly yLimit = computed(() => this.yOf(this.innerMm() * this.plan().pot.limitFraction));
   readonly minimumShort = computed(() => this.plan().pot.thinLiquidMl < this.plan().pot.minimumLiquidMl);

@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
-import type { Dish, DonenessMap, Kitchen, Plan, School } from '@einkorn/core';
+import type { Dish, DonenessMap, Kitchen, Plan } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
-import type { Ask, ProblemDoc, Reply } from './protocol';
+import type { Answers, Ask, Kind, ProblemDoc, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
 
 /** A refusal of the planner, as an error of the stream. */
@@ -97,8 +97,14 @@ export class Planner {
     return this.done(this.slow.ask({ kind: 'plan', dish, kitchen }, ++this.ids));
   }
 
-  schools(dish: Dish, kitchen: Kitchen, plan: Plan): Observable<School[]> {
-    return this.done(this.slow.ask({ kind: 'schools', dish, kitchen, plan }, ++this.ids));
+  /** Any longer question about a plan; unsubscribing stops the work. */
+  ask<K extends Exclude<Kind, 'plan' | 'map'>>(
+    kind: K,
+    dish: Dish,
+    kitchen: Kitchen,
+    plan: Plan,
+  ): Observable<Answers[K]> {
+    return this.done(this.slow.ask({ kind, dish, kitchen, plan }, ++this.ids));
   }
 
   /** The doneness map with its progress, 0..1, until `map` is there. */

@@ -1,17 +1,37 @@
-import { compareSchools, donenessMap, plan, Problem } from '@einkorn/core';
-import type { Ask, Reply } from './protocol';
+import {
+  compareSchools,
+  donenessMap,
+  equalise,
+  plan,
+  Problem,
+  ratios,
+  scaleToPot,
+  uncertainty,
+  type Dish,
+  type Kitchen,
+  type Plan,
+} from '@einkorn/core';
+import type { Answers, Ask, Kind, Reply } from './protocol';
 
 const reply = (r: Reply): void => postMessage(r);
+
+type Answer<K extends Kind> = (dish: Dish, kitchen: Kitchen, p: Plan, progress: (share: number) => void) => Answers[K];
+
+const answers: { [K in Kind]: Answer<K> } = {
+  plan: (dish, kitchen) => plan(dish, kitchen),
+  schools: (dish, kitchen, p) => compareSchools(dish, kitchen, p),
+  map: (dish, kitchen, p, progress) => donenessMap(dish, kitchen, p, progress),
+  proposals: (dish, kitchen, p) => equalise(dish, kitchen, p),
+  chances: (dish, kitchen, p) => uncertainty(dish, kitchen, p),
+  ratios: (dish, kitchen) => ratios(dish, kitchen),
+  'scale-pot': (dish, kitchen) => scaleToPot(dish, kitchen),
+};
 
 addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask }>) => {
   const { id, ask } = data;
   try {
-    const value =
-      ask.kind === 'plan'
-        ? plan(ask.dish, ask.kitchen)
-        : ask.kind === 'schools'
-          ? compareSchools(ask.dish, ask.kitchen, ask.plan)
-          : donenessMap(ask.dish, ask.kitchen, ask.plan, (share) => reply({ id, type: 'progress', share }));
+    const p = ask.plan ?? (ask.kind === 'plan' ? (null as never) : plan(ask.dish, ask.kitchen));
+    const value = answers[ask.kind](ask.dish, ask.kitchen, p, (share) => reply({ id, type: 'progress', share }));
     reply({ id, type: 'done', value });
   } catch (e) {
     const problem = e instanceof Problem ? e.toJSON() : { code: 'internal', message: String(e), issues: [] };

@@ -1,15 +1,34 @@
-import type { Dish, DonenessMap, Issue, Kitchen, Plan, School } from '@einkorn/core';
+import type {
+  Dish,
+  DonenessMap,
+  Issue,
+  Kitchen,
+  Plan,
+  Proposal,
+  Ratios,
+  Scaled,
+  School,
+  Uncertainty,
+} from '@einkorn/core';
 
-/** What a place asks of the planner off the main thread. */
-export type Ask =
-  | { kind: 'plan'; dish: Dish; kitchen: Kitchen }
-  | { kind: 'schools'; dish: Dish; kitchen: Kitchen; plan: Plan }
-  | { kind: 'map'; dish: Dish; kitchen: Kitchen; plan: Plan };
-
+/** What each kind of question is answered with. */
 export interface Answers {
   plan: Plan;
   schools: School[];
   map: DonenessMap;
+  proposals: Proposal[];
+  chances: Uncertainty;
+  ratios: Ratios | null;
+  'scale-pot': Scaled & { fits: boolean };
+}
+export type Kind = keyof Answers;
+
+/** What a place asks of the planner off the main thread; a question about a plan brings it along. */
+export interface Ask {
+  kind: Kind;
+  dish: Dish;
+  kitchen: Kitchen;
+  plan?: Plan;
 }
 
 export interface ProblemDoc {
@@ -19,6 +38,6 @@ export interface ProblemDoc {
 }
 
 export type Reply =
-  | { id: number; type: 'done'; value: Plan | School[] | DonenessMap }
+  | { id: number; type: 'done'; value: Answers[Kind] }
   | { id: number; type: 'progress'; share: number }
   | { id: number; type: 'problem'; problem: ProblemDoc };

@@ -1,0 +1,139 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { foods, parseLine, Problem, showAmount, suggestFoods, type ParsedLine } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { AutoComplete } from 'primeng/autocomplete';
+import { Button } from 'primeng/button';
+import { Format } from '../i18n/format';
+import { BenchActions, benchFeature } from './bench.slice';
+import { addParsed } from './edits';
+
+interface Choice {
+  label: string;
+  line: string;
+}
+
+/** One line for a whole ingredient: "2 lb chicken breast strips 1 cm, part-seared"; it says what it understood before Enter. */
+@Component({
+  selector: 'ek-add-line',
+  imports: [FormsModule, TranslocoDirective, AutoComplete, Button],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <div class="line">
+        <p-autocomplete
+          class="field"
+          [ngModel]="text()"
+          (ngModelChange)="typed($event)"
+          [suggestions]="choices()"
+          (completeMethod)="complete($event.query)"
+          (onSelect)="chosen($event.value)"
+          (keydown.enter)="enter()"
+          optionLabel="label"
+          [placeholder]="t('gather.line')"
+          [ariaLabel]="t('gather.line-label')"
+          inputId="add-line"
+          [minQueryLength]="2"
+          [delay]="60"
+          [autoOptionFocus]="false"
+          appendTo="body"
+          [inputStyle]="{ width: '100%' }"
+          [style]="{ width: '100%' }"
+        />
+        <p-button [label]="t('gather.add-it')" [disabled]="!read()" (onClick)="add()" />
+      </div>
+      <p class="said" role="status">
+        @if (read(); as r) {
+          <strong>{{ said(t, r) }}</strong>
+          @if (r.rest.length > 0) {
+            <span class="quiet">{{ t('gather.not-read', { words: r.rest.join(' ') }) }}</span>
+          }
+        } @else if (bad()) {
+          <span class="stop-text">{{ bad() }}</span>
+        } @else {
+          <span class="quiet">{{ t('gather.line-hint') }}</span>
+        }
+      </p>
+    </ng-container>
+  `,
+  styles: `
+    .line {
+      display: flex;
+      gap: 8px;
+    }
+    .field {
+      flex: 1;
+      min-width: 0;
+    }
+    .said {
+      min-height: 24px;
+      margin: 4px 0 8px;
+      font-size: 16px;
+    }
+  `,
+})
+export class AddLine {
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  private readonly fmt = inject(Format);
+  private readonly dish = this.store.selectSignal(benchFeature.selectDish);
+  readonly text = signal('');
+  readonly choices = signal<Choice[]>([]);
+  private readonly names = computed((): Record<string, string> => {
+    this.fmt.locale();
+    return Object.fromEntries(foods.map((f) => [f.id, this.transloco.translate(`food.${f.id}`)]));
+  });
+  private readonly result = computed((): { read: ParsedLine | null; bad: string } => {
+    if (this.text().trim().length < 2) return { read: null, bad: '' };
+    try {
+      return { read: parseLine(this.text(), this.names()), bad: '' };
+    } catch (e) {
+      if (!(e instanceof Problem)) throw e;
+      return { read: null, bad: e.message };
+    }
+  });
+  readonly read = computed(() => this.result().read);
+  readonly bad = computed(() => this.result().bad);
+
+  typed(value: string | Choice): void {
+    this.text.set(typeof value === 'string' ? value : value.line);
+  }
+  /** What is typed stays; a choice only puts the food's own name in place of its beginning. */
+  complete(query: string): void {
+    const head = /^[\d.,/½¼¾⅓⅔⅛\s]*(?:\p{L}{1,6}\s+)?/u.exec(query)?.[0] ?? '';
+    this.choices.set(
+      suggestFoods(query, this.names()).map((id) => {
+        const label = this.names()[id] ?? id;
+        return { label, line: `${/\d/.test(head) ? head : ''}${label}`.trim() };
+      }),
+    );
+  }
+  chosen(c: Choice): void {
+    this.text.set(c.line);
+  }
+  enter(): void {
+    if (this.read()) this.add();
+  }
+  add(): void {
+    const dish = this.dish();
+    const line = this.read();
+    if (!dish || !line) return;
+    this.store.dispatch(BenchActions.edit({ dish: addParsed(dish, line) }));
+    this.text.set('');
+    this.choices.set([]);
+  }
+  said(t: (key: string, p?: Record<string, unknown>) => string, r: ParsedLine): string {
+    const p = r.prep;
+    const amount = `${showAmount(r.amount.value, r.amount.unit, this.fmt.locale())} ${this.fmt.unit(r.amount.unit, r.amount.value)}`;
+    return [
+      `${amount} ${t(`food.${r.food}`)}`,
+      ...(p.shape ? [t(`shape.${p.shape}`)] : []),
+      ...(p.thicknessMm ? [`${this.fmt.number(p.thicknessMm)} mm`] : []),
+      ...(p.state ? [t(`state.${p.state}`)] : []),
+      ...(p.rinse ? [t('gather.rinsed')] : []),
+      ...(p.soakMin ? [`${t('gather.soak')} ${p.soakMin} min`] : []),
+      ...(p.hot ? [t('gather.hot')] : []),
+    ].join(', ');
+  }
+}

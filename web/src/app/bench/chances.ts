@@ -1,0 +1,111 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Format } from '../i18n/format';
+import { BenchActions, benchFeature } from './bench.slice';
+
+/** A thousand cooks of this plan with everything uncertain in it: how often each outcome, and what to measure. */
+@Component({
+  selector: 'ek-chances',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <section [attr.aria-label]="t('chances.title')">
+        <h3>{{ t('chances.title') }}</h3>
+        @if (found(); as u) {
+          <ul>
+            @for (b of bands(); track b.band) {
+              <li>
+                <span>{{ t('band.' + b.band) }}</span>
+                <span class="bar" aria-hidden="true"><i [style.width.%]="b.chance * 100"></i></span>
+                <b class="mono">{{ fmt.percent(b.chance) }}</b>
+              </li>
+            }
+            @for (m of u.meats; track m.ingredient) {
+              <li class="meat">
+                <span>{{ t('chances.meat', { food: name(t, m.ingredient) }) }}</span>
+                <span class="bar" aria-hidden="true"><i [style.width.%]="m.chance * 100"></i></span>
+                <b class="mono">{{ fmt.percent(m.chance) }}</b>
+              </li>
+            }
+          </ul>
+          @if (mover(); as x) {
+            <p class="quiet">
+              {{
+                t('chances.mover', {
+                  what: t('chances.input-' + x.input, { food: x.subject ? name(t, x.subject) : '' }),
+                  share: fmt.percent(x.share),
+                })
+              }}
+            </p>
+          }
+        } @else {
+          <p class="quiet" role="status">{{ t('chances.cooking') }}</p>
+        }
+      </section>
+    </ng-container>
+  `,
+  styles: `
+    h3 {
+      margin: 0 0 4px;
+      font-size: 17px;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      display: grid;
+      gap: 3px;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(74px, auto) minmax(40px, 1fr) 48px;
+      gap: 8px;
+      align-items: center;
+      font-size: 16px;
+    }
+    .bar {
+      height: 13px;
+      border: 1.2px solid var(--ink);
+      border-radius: 3px;
+      background: var(--well);
+      overflow: hidden;
+    }
+    .bar i {
+      display: block;
+      height: 100%;
+      background: var(--turmeric-fill);
+      border-right: 1.2px solid var(--ink);
+    }
+    .meat .bar i {
+      background: var(--plum);
+    }
+    b {
+      text-align: right;
+    }
+    p {
+      font-size: 15px;
+      margin: 5px 0 0;
+    }
+  `,
+})
+export class Chances {
+  private readonly store = inject(Store);
+  readonly fmt = inject(Format);
+  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
+  readonly found = computed(() => this.asides().chances);
+  readonly bands = computed(() => this.found()?.bands.filter((b) => b.chance >= 0.01) ?? []);
+  readonly mover = computed(() => this.found()?.movers.find((m) => m.share >= 0.05) ?? null);
+
+  constructor() {
+    this.store.dispatch(BenchActions.asideWanted({ key: 'chances', wanted: true }));
+    inject(DestroyRef).onDestroy(() =>
+      this.store.dispatch(BenchActions.asideWanted({ key: 'chances', wanted: false })),
+    );
+  }
+  name(t: (key: string) => string, id: string): string {
+    return t(`food.${this.foods()[id] ?? id}`);
+  }
+}

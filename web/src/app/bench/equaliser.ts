@@ -1,0 +1,123 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, DestroyRef } from '@angular/core';
+import { strugglers, type Proposal } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { BenchActions, benchFeature } from './bench.slice';
+import { PlanDiff } from '../ui/plan-diff';
+
+const most = 4;
+
+/** When one program does not serve all parts: says so, shows what would, each with its plan, and applies one with a tap. */
+@Component({
+  selector: 'ek-equaliser',
+  imports: [TranslocoDirective, Button, PlanDiff],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (parts().length > 0) {
+        <section class="equal" [attr.aria-label]="t('equal.title')">
+          <p>
+            <strong>{{ t('equal.title') }}</strong>
+            @for (x of parts(); track x.id) {
+              <span>{{ t('equal.' + x.trouble, { food: t('food.' + x.food) }) }}</span>
+            }
+          </p>
+          @if (proposals(); as all) {
+            @if (all.length === 0) {
+              <p class="quiet" role="status">{{ t('equal.none') }}</p>
+            } @else {
+              <ul>
+                @for (p of all; track p.code + p.to + p.ingredient) {
+                  <li>
+                    <span class="how">
+                      <b>{{ t('equal.do-' + p.code, params(t, p)) }}</b>
+                      <ek-plan-diff [before]="plan()!" [after]="p.plan" />
+                    </span>
+                    <p-button
+                      size="small"
+                      [label]="t('equal.use')"
+                      [ariaLabel]="t('equal.use-one', { what: t('equal.do-' + p.code, params(t, p)) })"
+                      (onClick)="use(p)"
+                    />
+                  </li>
+                }
+              </ul>
+            }
+          } @else {
+            <p class="quiet" role="status">{{ t('equal.looking') }}</p>
+          }
+        </section>
+      }
+    </ng-container>
+  `,
+  styles: `
+    .equal {
+      border: 1.5px solid var(--plum);
+      border-radius: 8px;
+      background: var(--plum-tint);
+      padding: 8px 12px;
+      margin-bottom: 10px;
+    }
+    p {
+      display: flex;
+      gap: 4px 12px;
+      flex-wrap: wrap;
+      margin: 0;
+    }
+    ul {
+      list-style: none;
+      margin: 6px 0 0;
+      padding: 0;
+    }
+    li {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      justify-content: space-between;
+      border-top: 1px solid var(--hair);
+      padding: 6px 0;
+    }
+    .how {
+      display: grid;
+      gap: 2px;
+    }
+  `,
+})
+export class Equaliser {
+  private readonly store = inject(Store);
+  readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
+
+  readonly parts = computed(() => {
+    const p = this.plan();
+    if (!p) return [];
+    return strugglers(p).map((id) => ({
+      id,
+      food: this.foods()[id] ?? id,
+      trouble:
+        p.meats.find((m) => m.ingredient === id)?.texture ??
+        p.plants.find((v) => v.ingredient === id)?.verdict ??
+        'under',
+    }));
+  });
+  readonly proposals = computed(() => this.asides().proposals?.slice(0, most) ?? null);
+
+  constructor() {
+    effect(() => this.want(this.parts().length > 0));
+    inject(DestroyRef).onDestroy(() => this.want(false));
+  }
+  private want(wanted: boolean): void {
+    this.store.dispatch(BenchActions.asideWanted({ key: 'proposals', wanted }));
+  }
+  params(t: (key: string) => string, p: Proposal): Record<string, unknown> {
+    return {
+      food: t(`food.${this.foods()[p.ingredient] ?? p.ingredient}`),
+      to: typeof p.to === 'string' ? t(`food.${p.to}`) : p.to,
+    };
+  }
+  use(p: Proposal): void {
+    this.store.dispatch(BenchActions.edit({ dish: p.dish }));
+  }
+}

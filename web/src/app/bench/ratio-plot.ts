@@ -1,0 +1,157 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
+import { axis, Chart, token, type Figure } from '../ui/chart';
+import { BenchActions, benchFeature } from './bench.slice';
+
+/** Why ratios fail when a dish is doubled: what this pot needs for each batch, against a ratio that fits one of them. */
+@Component({
+  selector: 'ek-ratio-plot',
+  imports: [TranslocoDirective, Chart],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (found(); as r) {
+        <div class="two">
+          <ek-chart class="chart" [figure]="drawing()" [redraw]="kitchen().theme" [label]="t('ratio.label')" />
+          <div>
+            <p>
+              {{
+                t('ratio.say', {
+                  per: fmt.number(r.perGrainMlPerG, 2),
+                  constant: fmt.ml(r.constantMl),
+                })
+              }}
+            </p>
+            <table>
+              <thead>
+                <tr>
+                  <th>{{ t('ratio.batch') }}</th>
+                  <th>{{ t('ratio.needs') }}</th>
+                  <th>{{ t('ratio.ratio') }}</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (p of r.points; track p.factor) {
+                  <tr [class.here]="p.factor === 1">
+                    <td>× {{ fmt.number(p.factor, 1) }}</td>
+                    <td>{{ fmt.ml(p.addMl) }}</td>
+                    <td>1 : {{ fmt.number(p.mlPerMl, 2) }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+        </div>
+      } @else {
+        <p class="quiet" role="status">{{ t('ratio.working') }}</p>
+      }
+    </ng-container>
+  `,
+  styles: `
+    .two {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 270px;
+      gap: 16px;
+    }
+    .chart {
+      height: 178px;
+    }
+    p {
+      margin: 4px 0;
+      font-size: 16px;
+    }
+    td,
+    th {
+      text-align: right;
+      padding: 0 10px 0 0;
+    }
+    .here {
+      font-weight: 700;
+    }
+    @media (max-width: 760px) {
+      .two {
+        grid-template-columns: 1fr;
+      }
+    }
+  `,
+})
+export class RatioPlot {
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  readonly fmt = inject(Format);
+  readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
+  readonly found = computed(() => this.asides().ratios);
+
+  constructor() {
+    this.store.dispatch(BenchActions.asideWanted({ key: 'ratios', wanted: true }));
+    inject(DestroyRef).onDestroy(() => this.store.dispatch(BenchActions.asideWanted({ key: 'ratios', wanted: false })));
+  }
+
+  readonly drawing = computed((): (() => Figure) => {
+    const r = this.found();
+    const t = (key: string): string => this.transloco.translate(key);
+    return () => {
+      const points = r?.points ?? [];
+      const one = points.find((p) => p.factor === 1) ?? points[0]!;
+      const most = Math.max(...points.map((p) => p.grainG)) * 1.08;
+      const ratio = one.addMl / one.grainG;
+      return {
+        data: [
+          {
+            type: 'scatter',
+            mode: 'lines',
+            x: [0, most],
+            y: [0, most * ratio],
+            line: { color: token('quiet'), width: 2, dash: 'dash' },
+            hoverinfo: 'skip',
+          },
+          {
+            type: 'scatter',
+            mode: 'lines',
+            x: [0, most],
+            y: [r?.constantMl ?? 0, (r?.constantMl ?? 0) + most * (r?.perGrainMlPerG ?? 0)],
+            line: { color: token('steam'), width: 3 },
+            hoverinfo: 'skip',
+          },
+          {
+            type: 'scatter',
+            mode: 'markers',
+            x: points.map((p) => p.grainG),
+            y: points.map((p) => p.addMl),
+            marker: { size: 12, color: token('steam'), line: { color: token('ink'), width: 1.5 } },
+            hovertemplate: '%{x:.0f} g: %{y:.0f} mL<extra></extra>',
+          },
+        ],
+        layout: {
+          margin: { l: 56, r: 8, t: 6, b: 40 },
+          xaxis: axis(t('ratio.x'), { range: [0, most] }),
+          yaxis: axis('mL', { rangemode: 'tozero' }),
+          annotations: [
+            {
+              x: most,
+              y: most * ratio,
+              text: t('ratio.line-ratio'),
+              showarrow: false,
+              xanchor: 'right',
+              yanchor: 'bottom',
+              font: { color: token('quiet'), size: 14 },
+            },
+            {
+              x: most * 0.6,
+              y: (r?.constantMl ?? 0) + most * 0.6 * (r?.perGrainMlPerG ?? 0),
+              text: `<b>${t('ratio.line-pot')}</b>`,
+              showarrow: false,
+              xanchor: 'left',
+              yanchor: 'top',
+              font: { color: token('steam'), size: 15 },
+            },
+          ],
+        },
+      };
+    };
+  });
+}

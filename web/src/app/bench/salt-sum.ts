@@ -1,0 +1,139 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { showFraction, type Plan } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Button } from 'primeng/button';
+import { InputNumber } from 'primeng/inputnumber';
+import { Format } from '../i18n/format';
+
+/** Salt from every source counted once, as percent of the finished dish, and what to add in the salt that is at hand. */
+@Component({
+  selector: 'ek-salt-sum',
+  imports: [FormsModule, TranslocoDirective, Button, InputNumber],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <h2>{{ t('salt.title') }}</h2>
+      <div
+        class="scale"
+        role="img"
+        [attr.aria-label]="
+          t('salt.scale', { percent: fmt.number(plan().salt.percent, 2), aim: fmt.number(plan().salt.aimPercent, 1) })
+        "
+      >
+        <i class="aim" [style.left.%]="x(0.7)" [style.width.%]="x(1.2) - x(0.7)"></i>
+        <i class="have" [style.width.%]="x(plan().salt.percent)"></i>
+        <i
+          class="add"
+          [style.left.%]="x(plan().salt.percent)"
+          [style.width.%]="x(after()) - x(plan().salt.percent)"
+        ></i>
+      </div>
+      <p class="ends quiet">
+        <span>0</span><span>{{ t('salt.right') }}</span
+        ><span>1.8 %</span>
+      </p>
+      <ul>
+        @for (s of sources(); track s.item) {
+          <li>
+            <span>{{ t('food.' + (foods()[s.item] ?? s.item)) }}</span><b class="mono"
+              >{{ fmt.number(s.grams, 1) }} g</b
+            >
+          </li>
+        }
+        <li class="sum">
+          <span>{{ t('salt.add') }}</span>
+          <p-inputnumber
+            [ngModel]="round(plan().salt.addG)"
+            (ngModelChange)="set.emit($event)"
+            [min]="0"
+            [max]="500"
+            [maxFractionDigits]="1"
+            suffix=" g"
+            [inputStyle]="{ width: '5.4rem', textAlign: 'right' }"
+            [ariaLabel]="t('salt.add')"
+          />
+        </li>
+      </ul>
+      <p>
+        {{ t('salt.spoons', { table: spoons('table'), sea: spoons('sea'), flaky: spoons('flaky') }) }}
+        <span class="quiet">{{ t('salt.now', { now: fmt.number(plan().salt.addG * 0.75, 1) }) }}</span>
+        @if (own()) {
+          <p-button size="small" severity="secondary" [label]="t('why.unlock')" (onClick)="set.emit(null)" />
+        }
+      </p>
+    </ng-container>
+  `,
+  styles: `
+    h2 {
+      margin: 2px 0 8px;
+    }
+    .scale {
+      position: relative;
+      height: 22px;
+      border: 1.4px solid var(--ink);
+      border-radius: 4px;
+      background: var(--well);
+      overflow: hidden;
+    }
+    .scale i {
+      position: absolute;
+      top: 0;
+      bottom: 0;
+    }
+    .aim {
+      background: var(--leaf-tint);
+    }
+    .have {
+      left: 0;
+      background: var(--rim);
+      top: 6px !important;
+      bottom: 6px !important;
+    }
+    .add {
+      top: 6px !important;
+      bottom: 6px !important;
+      border: 1.4px dashed var(--rim);
+    }
+    .ends {
+      display: flex;
+      justify-content: space-between;
+      font-size: 14px;
+    }
+    ul {
+      list-style: none;
+      margin: 0 0 8px;
+      padding: 0;
+    }
+    li {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      border-bottom: 1px solid var(--hair);
+      padding: 3px 0;
+    }
+    .sum {
+      font-weight: 700;
+    }
+  `,
+})
+export class SaltSum {
+  readonly plan = input.required<Plan>();
+  readonly foods = input.required<Partial<Record<string, string>>>();
+  readonly own = input.required<boolean>();
+  readonly set = output<number | null>();
+  readonly fmt = inject(Format);
+  readonly sources = computed(() => [...this.plan().salt.sources].sort((a, b) => b.grams - a.grams).slice(0, 6));
+  /** Percent of the dish once the salt is in. */
+  readonly after = computed(() => {
+    const { percent, sources, addG } = this.plan().salt;
+    const inG = sources.reduce((s, x) => s + x.grams, 0);
+    return inG > 0 ? percent * (1 + addG / inG) : this.plan().salt.aimPercent;
+  });
+  x = (percent: number): number => (100 * Math.min(1.8, Math.max(0, percent))) / 1.8;
+  round = (x: number): number => Math.round(x * 10) / 10;
+  spoons(kind: string): string {
+    const tsp = this.plan().salt.teaspoons.find((k) => k.kind === kind)?.tsp ?? 0;
+    return showFraction(Math.round(tsp * 4) / 4);
+  }
+}

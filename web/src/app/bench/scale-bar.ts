@@ -1,0 +1,126 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { findFood, measurable, Problem, scaleToGrain, toGrams, type NotScaled } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { InputNumber } from 'primeng/inputnumber';
+import { Format } from '../i18n/format';
+import { BenchActions, benchFeature } from './bench.slice';
+
+/** The batch by its grain or by the pot (by people it is scaled beside the pot), and what does not grow with it. */
+@Component({
+  selector: 'ek-scale-bar',
+  imports: [FormsModule, TranslocoDirective, Button, InputNumber],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <section [attr.aria-label]="t('scale.title')">
+        <strong>{{ t('scale.title') }}</strong>
+        @if (grain(); as g) {
+          <label>
+            {{ t('scale.by-grain', { food: t('food.' + g.food) }) }}
+            <p-inputnumber
+              [ngModel]="wish() ?? round(g.grams)"
+              (ngModelChange)="wish.set($event)"
+              [min]="1"
+              [max]="9000"
+              suffix=" g"
+              [inputStyle]="{ width: '6rem' }"
+              inputId="scale-grain"
+              (keydown.enter)="byGrain()"
+            />
+            <p-button
+              size="small"
+              severity="secondary"
+              [label]="t('scale.go')"
+              [disabled]="wish() === null"
+              (onClick)="byGrain()"
+            />
+          </label>
+        }
+        <p-button size="small" severity="secondary" [label]="t('scale.by-pot')" (onClick)="byPot()" />
+        <span role="status">
+          @if (fits() === false) {
+            <span class="stop-text">{{ t('scale.never-fits') }}</span>
+          } @else if (fits()) {
+            {{ t('scale.fits') }}
+          }
+          @if (problem()) {
+            <span class="stop-text">{{ problem() }}</span>
+          }
+        </span>
+        @if (kept().length > 0) {
+          <p class="quiet">
+            {{ t('scale.not') }}
+            @for (n of kept(); track n.code; let last = $last) {
+              {{ t('scale.not-' + n.code, { foods: names(t, n.ingredients) }) }}{{ last ? '.' : ',' }}
+            }
+          </p>
+        }
+      </section>
+    </ng-container>
+  `,
+  styles: `
+    section {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 14px;
+      align-items: center;
+      border-top: 1px solid var(--hair);
+      padding-top: 8px;
+      margin-top: 8px;
+    }
+    label {
+      display: inline-flex;
+      gap: 8px;
+      align-items: center;
+    }
+    p {
+      flex-basis: 100%;
+      margin: 0;
+      font-size: 15.5px;
+    }
+  `,
+})
+export class ScaleBar {
+  private readonly store = inject(Store);
+  readonly fmt = inject(Format);
+  private readonly dish = this.store.selectSignal(benchFeature.selectDish);
+  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly fits = this.store.selectSignal(benchFeature.selectPotFits);
+  readonly wish = signal<number | null>(null);
+  readonly problem = signal('');
+  readonly kept = signal<NotScaled[]>([]);
+  round = Math.round;
+
+  readonly grain = computed(() => {
+    for (const i of this.dish()?.ingredients ?? []) {
+      const food = findFood(i.food);
+      if (food.grain) return { food: i.food, grams: toGrams(i.amount, measurable(food)) };
+    }
+    return null;
+  });
+
+  byGrain(): void {
+    const dish = this.dish();
+    const grams = this.wish();
+    if (!dish || grams === null) return;
+    try {
+      const scaled = scaleToGrain(dish, grams);
+      this.kept.set(scaled.notScaled);
+      this.problem.set('');
+      this.store.dispatch(BenchActions.edit({ dish: scaled.dish }));
+    } catch (e) {
+      if (!(e instanceof Problem)) throw e;
+      this.problem.set(e.message);
+    }
+    this.wish.set(null);
+  }
+  byPot(): void {
+    this.store.dispatch(BenchActions.scaleToPot());
+  }
+  names(t: (key: string) => string, ids: readonly string[]): string {
+    return ids.map((id) => t(`food.${this.foods()[id] ?? id}`)).join(', ');
+  }
+}

@@ -1,0 +1,68 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { Plan } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Format } from '../i18n/format';
+import { differences, type Difference } from './differences';
+
+/** What is different between two plans, in a line of figures: "liquid 405 → 380 mL". */
+@Component({
+  selector: 'ek-plan-diff',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @for (d of all(); track d.key) {
+        <span class="d" [class.bad]="d.key === 'stops' && d.after !== 0"
+          ><span class="quiet">{{ t('diff.' + d.key) }}</span> {{ show(t, d, d.before) }} →
+          <b>{{ show(t, d, d.after) }}</b></span
+        >
+      } @empty {
+        <span class="quiet">{{ t('diff.none') }}</span>
+      }
+    </ng-container>
+  `,
+  styles: `
+    :host {
+      display: inline-flex;
+      flex-wrap: wrap;
+      gap: 2px 16px;
+    }
+    .bad b {
+      color: var(--paprika);
+    }
+  `,
+})
+export class PlanDiff {
+  readonly before = input.required<Plan>();
+  readonly after = input.required<Plan>();
+  private readonly fmt = inject(Format);
+  readonly all = computed(() => differences(this.before(), this.after()));
+
+  show(t: (key: string, p?: Record<string, unknown>) => string, d: Difference, x: number | string): string {
+    if (typeof x === 'string') {
+      const [kind, n] = x.split('-') as [string, string];
+      return t(`diff.release-${kind}`, { n });
+    }
+    switch (d.key) {
+      case 'liquid':
+        return this.fmt.ml(x);
+      case 'hold':
+      case 'first':
+      case 'minutes':
+        return `${this.fmt.minutes(x)} min`;
+      case 'grain':
+        return `${this.fmt.number(x, 1)} %`;
+      case 'pasta':
+        return `× ${this.fmt.number(x, 2)}`;
+      case 'meat':
+        return this.fmt.celsius(x);
+      case 'salt':
+        return `${this.fmt.number(x, 2)} %`;
+      case 'scorch':
+      case 'fill':
+        return this.fmt.percent(x);
+      default:
+        return this.fmt.number(x);
+    }
+  }
+}
