@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { answer, millilitres, noBarriers, tab } from '../helpers';
 import { Hut } from '../hut';
 
 let hut: Hut;
@@ -16,18 +16,6 @@ test.beforeEach(({ context }) => {
 test.afterEach(() => {
   expect(broken).toEqual([]);
 });
-
-/** Nothing serious or critical on this screen; the painted chart is told in a table beside it. */
-async function noBarriers(page: Page): Promise<void> {
-  const found = await new AxeBuilder({ page }).exclude('.js-plotly-plot').analyze();
-  const bad = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-  expect(bad.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
-}
-
-const answer = (page: Page) => page.locator('[data-answer="liquid"]');
-const tab = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(name) });
-const millilitres = async (page: Page): Promise<number> =>
-  Number(((await answer(page).textContent()) ?? '').replace(/[^\d]/g, ''));
 
 async function openTurkey(page: Page): Promise<void> {
   await page.goto(`${hut.url}/shelf`);

@@ -36,6 +36,8 @@ export const appConfig: ApplicationConfig = {
       {
         load: shelfEffects.load,
         verdicts: shelfEffects.verdicts,
+        add: shelfEffects.add,
+        vary: shelfEffects.vary,
         duplicate: shelfEffects.duplicate,
         remove: shelfEffects.remove,
         restore: shelfEffects.restore,

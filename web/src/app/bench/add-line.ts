@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { foods, parseLine, Problem, showAmount, suggestFoods, type ParsedLine } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -78,6 +78,7 @@ export class AddLine {
   private readonly transloco = inject(TranslocoService);
   private readonly fmt = inject(Format);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);
+  private readonly field = viewChild.required(AutoComplete);
   readonly text = signal('');
   readonly choices = signal<Choice[]>([]);
   private readonly names = computed((): Record<string, string> => {
@@ -101,6 +102,12 @@ export class AddLine {
   }
   /** What is typed stays; a choice only puts the food's own name in place of its beginning. */
   complete(query: string): void {
+    // The line may have been added while the list was still coming.
+    if (query !== this.text()) {
+      this.choices.set([]);
+      this.field().hide();
+      return;
+    }
     const head = /^[\d.,/½¼¾⅓⅔⅛\s]*(?:\p{L}{1,6}\s+)?/u.exec(query)?.[0] ?? '';
     this.choices.set(
       suggestFoods(query, this.names()).map((id) => {
@@ -122,6 +129,7 @@ export class AddLine {
     this.store.dispatch(BenchActions.edit({ dish: addParsed(dish, line) }));
     this.text.set('');
     this.choices.set([]);
+    this.field().hide();
   }
   said(t: (key: string, p?: Record<string, unknown>) => string, r: ParsedLine): string {
     const p = r.prep;

@@ -158,7 +158,7 @@ export const scalePot = createEffect(
       concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
       concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
       switchMap(([[, s], kitchen]) =>
-        s.dish && s.plan
+        s.dish
           ? planner.ask('scale-pot', s.dish, kitchen, s.plan).pipe(
               switchMap(({ dish, fits }) => [
                 ...(fits ? [BenchActions.edit({ dish })] : []),

@@ -60,7 +60,8 @@ import { BenchActions, benchFeature } from './bench.slice';
     }
     li {
       display: grid;
-      grid-template-columns: minmax(74px, auto) minmax(40px, 1fr) 48px;
+      grid-template-columns: minmax(74px, auto) minmax(30px, 1fr) 54px;
+      line-height: 1.15;
       gap: 8px;
       align-items: center;
       font-size: 16px;
@@ -83,6 +84,7 @@ import { BenchActions, benchFeature } from './bench.slice';
     }
     b {
       text-align: right;
+      white-space: nowrap;
     }
     p {
       font-size: 15px;

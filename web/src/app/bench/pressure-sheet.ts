@@ -77,8 +77,6 @@ import { WhyText } from './why-text';
                     <dt>{{ t('verdict.meat') }}</dt>
                     <dd [class.stop-text]="!m.ok">{{ fmt.celsius(m.coreC) }}, {{ t('meat.' + m.texture) }}</dd>
                   }
-                  <dt>{{ t('pressure.steam-lost') }}</dt>
-                  <dd>{{ fmt.grams(steam(x.plan)) }}</dd>
                 </dl>
                 @if (x.key === 'A') {
                   <p class="in-use">{{ t('pressure.in-use') }}</p>
@@ -122,7 +120,7 @@ import { WhyText } from './why-text';
         <p class="advice">
           @for (a of advice(); track a.release) {
             <span>
-              <b>{{ t('release.' + a.release) }}</b>
+              <b>{{ t('release.' + a.release) }}</b>{{ ' ' }}
               @for (x of a.codes; track x.code; let last = $last) {
                 <i [class.for]="x.weight === 'for'">{{
                   t('release.' + x.code, { min: fmt.minutes(p.program.naturalFullMin) })
@@ -279,9 +277,6 @@ export class PressureSheet {
   }
   lidMin(p: Plan): number {
     return p.curve.minutes.at(-1) ?? 0;
-  }
-  steam(p: Plan): number {
-    return -(p.liquid.ledger.find((r) => r.item === 'steam')?.grams ?? 0);
   }
   natural(p: Plan): number {
     const r = p.program.release;

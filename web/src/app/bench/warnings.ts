@@ -30,6 +30,7 @@ import { benchFeature } from './bench.slice';
         (visibleChange)="open.set($event)"
         [modal]="true"
         [dismissableMask]="true"
+        [closeAriaLabel]="t('app.close')"
         [header]="t('warning.title')"
         [style]="{ width: 'min(40rem, 94vw)' }"
       >

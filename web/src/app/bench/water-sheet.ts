@@ -302,7 +302,9 @@ export class WaterSheet {
       case 'simmer':
         return t('because.simmer', { min: this.fmt.number(v('simmer-minutes')) });
       case 'film':
-        return t('because.film');
+      case 'reduced':
+      case 'gravy':
+        return t(`because.${row.item}`);
       case 'soak':
         return t('because.soak', { min: this.fmt.number(v('soak-minutes')) });
       case 'cling':

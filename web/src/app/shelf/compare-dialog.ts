@@ -25,6 +25,7 @@ export interface Comparable {
         (visibleChange)="closed.emit()"
         [modal]="true"
         [dismissableMask]="true"
+        [closeAriaLabel]="t('app.close')"
         [header]="t('compare.title')"
         [style]="{ width: 'min(52rem, 96vw)' }"
       >

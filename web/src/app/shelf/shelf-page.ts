@@ -40,17 +40,8 @@ import { VaryDialog } from './vary-dialog';
           {{ t('shelf.kitchen', { pot: t('pot-name.' + kitchen().potId), m: fmt.number(kitchen().altitudeM) }) }}
         </p>
         <span class="tools">
-          <p-select
-            class="new"
-            [options]="families()"
-            optionLabel="label"
-            optionValue="id"
-            [ngModel]="null"
-            (ngModelChange)="begin($event)"
-            [placeholder]="t('shelf.new')"
-            [ariaLabel]="t('shelf.new')"
-            appendTo="body"
-          />
+          <p-button [label]="t('shelf.new')" aria-haspopup="menu" (onClick)="starters.toggle($event)" />
+          <p-menu #starters [model]="families()" [popup]="true" appendTo="body" />
           <input #file type="file" accept=".json,application/json" hidden (change)="bring(file)" />
           <p-button severity="secondary" [label]="t('shelf.import')" (onClick)="file.click()" />
           <p-button
@@ -252,7 +243,9 @@ export class ShelfPage {
     const f = this.filter();
     return f.text !== '' || f.family !== null || f.starch !== null || f.mostMin !== null;
   });
-  readonly families = computed(() => families.map((id) => ({ id, label: this.word(`family.${id}`) })));
+  readonly families = computed((): MenuItem[] =>
+    families.map((id) => ({ label: this.word(`family.${id}`), command: () => this.begin(id) })),
+  );
   readonly familyChoices = computed(() => [
     { id: null, label: this.word('shelf.any-family') },
     ...this.choices().families.map((id) => ({ id, label: this.word(`family.${id}`) })),

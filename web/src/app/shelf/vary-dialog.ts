@@ -21,6 +21,7 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
         (visibleChange)="closed.emit()"
         [modal]="true"
         [dismissableMask]="true"
+        [closeAriaLabel]="t('app.close')"
         [header]="t('vary.title', { title: dish().title })"
         [style]="{ width: 'min(44rem, 94vw)' }"
       >

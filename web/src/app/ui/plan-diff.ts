@@ -13,7 +13,7 @@ import { differences, type Difference } from './differences';
     <ng-container *transloco="let t">
       @for (d of all(); track d.key) {
         <span class="d" [class.bad]="d.key === 'stops' && d.after !== 0"
-          ><span class="quiet">{{ t('diff.' + d.key) }}</span> {{ show(t, d, d.before) }} →
+          ><span class="name">{{ t('diff.' + d.key) }}</span> {{ show(t, d, d.before) }} →
           <b>{{ show(t, d, d.after) }}</b></span
         >
       } @empty {
@@ -26,6 +26,9 @@ import { differences, type Difference } from './differences';
       display: inline-flex;
       flex-wrap: wrap;
       gap: 2px 16px;
+    }
+    .name {
+      font-weight: 400;
     }
     .bad b {
       color: var(--paprika);

@@ -102,9 +102,9 @@ export class Planner {
     kind: K,
     dish: Dish,
     kitchen: Kitchen,
-    plan: Plan,
+    plan: Plan | null,
   ): Observable<Answers[K]> {
-    return this.done(this.slow.ask({ kind, dish, kitchen, plan }, ++this.ids));
+    return this.done(this.slow.ask({ kind, dish, kitchen, ...(plan ? { plan } : {}) }, ++this.ids));
   }
 
   /** The doneness map with its progress, 0..1, until `map` is there. */
