@@ -109,6 +109,11 @@ await shot('bench-rack', wide, async (p) => {
 });
 
 await shot('stove', wide, (p) => cookTo(p, 'hold'));
+await shot('stove-rescue', wide, async (p) => {
+  await cookTo(p, 'hold');
+  await p.locator('[data-tap="burn"]').click();
+  await p.getByRole('dialog').locator('.moves').waitFor();
+});
 await shot('stove-phone', phone, (p) => cookTo(p, 'fry'));
 await shot('bench-phone', phone, bench('water'));
 await shot('log', wide, async (p) => {

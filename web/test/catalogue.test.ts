@@ -1,4 +1,15 @@
-import { evaluate, foodIds, kitchenSchema, plan, potIds, readDish, type Plan } from '@einkorn/core';
+import {
+  evaluate,
+  foodIds,
+  kitchenSchema,
+  plan,
+  potIds,
+  readDish,
+  rescue,
+  symptoms,
+  type Plan,
+  type Symptom,
+} from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
 import en from '../src/app/i18n/en.json';
 
@@ -60,6 +71,43 @@ test('everything said about the dishes of the hut, in three pots, well and badly
       for (const p of [plan(dish, kitchen), evaluate(bad, kitchen)])
         for (const k of keysOf(p)) if (!has(k)) missing.add(k);
     }
+  }
+  expect([...missing].sort()).toEqual([]);
+});
+
+test('every move of every rescue, and what never to do, is in the catalogue', () => {
+  const missing = new Set<string>();
+  const kitchen = kitchenSchema.parse({ altitudeM: 1180 });
+  const need = (key: string): void => {
+    if (!has(key)) missing.add(key);
+  };
+  for (const doc of Object.values(demoDishes)) {
+    const dish = readDish(doc);
+    const p = plan(dish, kitchen);
+    for (const s of Object.keys(symptoms) as Symptom[])
+      for (const [minutes, coreC, waterLeft, extraMl, saltPercent, food] of [
+        [2, 40, true, 30, 0.9, 'milk'],
+        [60, 68, false, 600, 2.5, 'carrot'],
+        [30, 60, false, 200, 1.5, 'chicken-breast'],
+        [30, 60, false, 200, 1.5, 'rice-long'],
+      ] as const) {
+        const ingredient = p.meats[0]?.ingredient;
+        if (s === 'meat-under' && !ingredient) continue;
+        const answers = {
+          minutes,
+          coreC,
+          waterLeft,
+          extraMl,
+          saltPercent,
+          food,
+          ...(ingredient ? { ingredient } : {}),
+        };
+        const m = rescue(s, dish, kitchen, p, answers);
+        need(`symptom.${s}`);
+        symptoms[s].asks.forEach((a) => need(`ask.${a}`));
+        m.steps.forEach((x) => need(`move.${x.code}`));
+        m.never.forEach((x) => need(`never.${x}`));
+      }
   }
   expect([...missing].sort()).toEqual([]);
 });

@@ -31,7 +31,7 @@ const moment = z.number().int().min(0).max(4_102_444_800_000);
 export const cookEventSchema = z.strictObject({
   /** made by the client, so that a repeated send is one event */
   id: z.string().min(1).max(60),
-  kind: z.enum(['done', 'pin-up', 'pin-down', 'undo', 'burn', 'off-plan', 'whistle']),
+  kind: z.enum(['done', 'pin-up', 'pin-down', 'undo', 'burn', 'off-plan', 'whistle', 'hold-min']),
   step: z.string().max(80).optional(),
   atMs: moment,
   note: z.string().max(500).optional(),

@@ -3,7 +3,7 @@ import type { Step } from '../plan/document';
 /** What really happened, in milliseconds since the epoch. */
 export interface CookEvent {
   /** `done` ends a step; the taps end the step that waits for them */
-  kind: 'done' | 'pin-up' | 'pin-down' | 'undo' | 'burn' | 'off-plan' | 'whistle';
+  kind: 'done' | 'pin-up' | 'pin-down' | 'undo' | 'burn' | 'off-plan' | 'whistle' | 'hold-min';
   step?: string;
   atMs: number;
   note?: string;
@@ -33,30 +33,31 @@ export interface Replanned {
  * @param nowMs the clock
  */
 export function replan(
-  steps: readonly Step[],
+  planned: readonly Step[],
   startMs: number,
   events: readonly CookEvent[],
   nowMs: number,
 ): Replanned {
-  const facts = factsByStep(steps, events);
+  const facts = factsByStep(planned, events);
+  const steps = withOwnHold(planned, events);
   const later = laterFacts(steps, facts);
   const out: TimedStep[] = [];
   let at = startMs;
   let current = steps.length;
   steps.forEach((step, i) => {
-    const planned = at + step.minutes * 60_000;
+    const due = at + step.minutes * 60_000;
     const next = later[i];
-    let end = facts.get(step.id) ?? planned;
+    let end = facts.get(step.id) ?? due;
     let done = facts.has(step.id);
     if (!done && next !== undefined) {
       // Something after this step has happened, so this one is over: by itself at its time, or by then.
-      end = runsByItself(step) ? Math.min(planned, next) : next;
+      end = runsByItself(step) ? Math.min(due, next) : next;
       done = true;
     } else if (!done && current === steps.length) {
-      if (runsByItself(step) && planned <= nowMs) done = true;
+      if (runsByItself(step) && due <= nowMs) done = true;
       else {
         current = i;
-        end = Math.max(planned, nowMs);
+        end = Math.max(due, nowMs);
       }
     }
     end = Math.max(end, at);
@@ -64,6 +65,14 @@ export function replan(
     at = end;
   });
   return { steps: out, current, serveMs: at };
+}
+
+/** The cook took other minutes at pressure than planned (their note): the newest counts. */
+function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): readonly Step[] {
+  const note = events.findLast((e) => e.kind === 'hold-min')?.note;
+  const own = note === undefined || note.trim() === '' ? NaN : Number(note);
+  if (!Number.isFinite(own) || own < 0) return steps;
+  return steps.map((s) => (s.id === 'hold' ? { ...s, minutes: own, params: { ...s.params, hold: own } } : s));
 }
 
 /** The pot or the clock ends these; nobody has to tap. */

@@ -3,7 +3,8 @@ import { reasonedSchema } from '../reasoned';
 
 /*
  * The plan document. These schemas are its only definition: the types are inferred, the command line prints them as
- * JSON Schema, the server stores plans by them. Masses g, volumes mL or litres, times min, temperatures degC.
+ * JSON Schema, the server stores plans by them. What was added after the first cooks were stored has a default, so that
+ * they open for ever. Masses g, volumes mL or litres, times min, temperatures degC.
  */
 export const planFormat = 'einkorn.plan/1';
 
@@ -40,7 +41,7 @@ export const stackLayerSchema = z.object({
   position: num,
   ingredient: text,
   note: text.optional(),
-  place: z.enum(['liquid', 'base', 'grain', 'top', 'rack', 'inner-bowl']),
+  place: z.enum(['liquid', 'base', 'grain', 'top', 'rack', 'inner-bowl']).default('base'),
   kind: text,
   /** the layer with its voids, and the height of its lower and upper edge above the base */
   litres: num,
@@ -173,7 +174,7 @@ export const planSchema = z.object({
     addG: num,
     aimPercent: num,
     sources: z.array(z.object({ item: text, grams: num })),
-    teaspoons: z.array(z.object({ kind: text, tsp: num })),
+    teaspoons: z.array(z.object({ kind: text, tsp: num })).default([]),
   }),
   grain: z
     .object({
@@ -225,18 +226,18 @@ export const planSchema = z.object({
     /** the program of a cooker that has only such */
     program: text.optional(),
     /** what speaks for and against each way of letting the pressure off here; keys of the text catalogue */
-    advice: z.array(
-      z.object({ release: z.enum(['quick', 'natural']), code: text, weight: z.enum(['for', 'against']) }),
-    ),
+    advice: z
+      .array(z.object({ release: z.enum(['quick', 'natural']), code: text, weight: z.enum(['for', 'against']) }))
+      .default([]),
   }),
   /** what cooks under its own pressure first, and then gets the rest on top */
   firstStage: z
     .object({
       ingredients: z.array(text),
       /** the parts it is for */
-      slow: z.array(text),
+      slow: z.array(text).default([]),
       /** thin liquid predicted in the pot between the stages, g; the cook may enter what they measure */
-      gravyG: num,
+      gravyG: num.default(0),
       measuredMl: num.optional(),
       liquidMl: num,
       holdMin: num,
@@ -253,36 +254,46 @@ export const planSchema = z.object({
   plants: z.array(plantVerdictSchema),
   fry: z.array(fryStepSchema),
   /** loosening the base before the lid; null where nothing was fried. `ml` is what of the liquid to add goes in first */
-  deglaze: z.object({ ml: num, minutes: num, baseC: num, foodC: num, reducedG: num, enough: z.boolean() }).nullable(),
+  deglaze: z
+    .object({ ml: num, minutes: num, baseC: num, foodC: num, reducedG: num, enough: z.boolean() })
+    .nullable()
+    .default(null),
   stack: z.array(stackLayerSchema),
   /** what comes after the lid */
-  after: z.object({
-    /** null where no liquid stands free */
-    thicken: z
-      .object({
-        freeG: num,
-        simmerGPerMin: num,
-        starchG: num,
-        waterMl: num,
-        standMin: num,
-        standDrinksG: num,
-      })
-      .nullable(),
-    crust: z
-      .object({ areaCm2: num, crumbG: num, butterG: num, cheeseG: num, ovenC: num, minutes: z.array(num) })
-      .nullable(),
-    /** how a big batch goes on softening, in the closed pot and in a wide dish, texture points */
-    drift: z.object({ minutes: num, closedPoints: num, spreadPoints: num }).nullable(),
-    /** depth and area of the pan that cools it in time */
-    keep: z.object({
-      massG: num,
-      depthMm: num,
-      areaCm2: num,
-      withinMin: num,
-      freezePortions: num,
-      reheatC: num,
+  after: z
+    .object({
+      /** null where no liquid stands free */
+      thicken: z
+        .object({
+          freeG: num,
+          simmerGPerMin: num,
+          starchG: num,
+          waterMl: num,
+          standMin: num,
+          standDrinksG: num,
+        })
+        .nullable(),
+      crust: z
+        .object({ areaCm2: num, crumbG: num, butterG: num, cheeseG: num, ovenC: num, minutes: z.array(num) })
+        .nullable(),
+      /** how a big batch goes on softening, in the closed pot and in a wide dish, texture points */
+      drift: z.object({ minutes: num, closedPoints: num, spreadPoints: num }).nullable(),
+      /** depth and area of the pan that cools it in time */
+      keep: z.object({
+        massG: num,
+        depthMm: num,
+        areaCm2: num,
+        withinMin: num,
+        freezePortions: num,
+        reheatC: num,
+      }),
+    })
+    .default({
+      thicken: null,
+      crust: null,
+      drift: null,
+      keep: { massG: 0, depthMm: 0, areaCm2: 0, withinMin: 120, freezePortions: 0, reheatC: 74 },
     }),
-  }),
   heldBack: z.array(z.object({ ingredient: text, until: z.enum(['finish', 'topping']), why: text })),
   finish: z.array(finishStepSchema),
   timeline: z.array(timelineStageSchema),

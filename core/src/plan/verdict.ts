@@ -72,6 +72,15 @@ export function normal(x: number): number {
   return x >= 0 ? 1 - tail : tail;
 }
 
+const gravity = { under: 0, tough: 1, dry: 2, firm: 3, juicy: 4, tender: 4 } as const;
+
+/** The meat that a cook should look at first: not done, then tough, then dry, then the nearest to its minimum. */
+export const worstMeat = (p: Plan): Plan['meats'][number] | undefined =>
+  [...p.meats].sort(
+    (a, b) =>
+      gravity[a.texture] - gravity[b.texture] || a.cautiousCoreC - a.safeMinimumC - (b.cautiousCoreC - b.safeMinimumC),
+  )[0];
+
 /** The starch of a plan, grain or pasta, as one thing to show: where it lies on its own scale and how sure that is. */
 export interface Starch {
   kind: 'grain' | 'pasta';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { scaleDish, showAmount } from '@einkorn/core';
+import { calendar, scaleDish, showAmount } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -184,7 +184,12 @@ type SheetName = (typeof sheetNames)[number];
           </section>
           @if (plan(); as p) {
             <section class="panel ribbon" [attr.aria-label]="t('ribbon.title')">
-              <ek-ribbon [plan]="p" [serveAt]="d.serveAt ?? '19:00'" (moved)="shift($event)" />
+              <ek-ribbon
+                [plan]="p"
+                [serveAt]="d.serveAt ?? '19:00'"
+                (moved)="shift($event)"
+                (exported)="toCalendar($event)"
+              />
             </section>
           }
         </div>
@@ -286,6 +291,28 @@ export class BenchPage {
     const p = this.plan();
     const next = d && p ? movedPlace(d, p, ingredient, by) : null;
     if (next) this.store.dispatch(BenchActions.edit({ dish: next }));
+  }
+  /** The evening as a file that every calendar opens. */
+  toCalendar(serveMs: number): void {
+    const d = this.dish();
+    const p = this.plan();
+    if (!d || !p) return;
+    const t = (key: string, q?: Record<string, unknown>): string => this.transloco.translate(key, q);
+    const names = (ids: readonly string[]): string => ids.map((id) => t(`food.${this.foods()[id] ?? id}`)).join(', ');
+    const text = calendar(p, serveMs, Date.now(), this.id(), {
+      title: d.title,
+      step: (id) => {
+        const s = p.steps.find((x) => x.id === id)!;
+        return t(`calendar.${s.stage}`, { foods: names(s.ingredients), min: this.fmt.minutes(s.minutes) });
+      },
+      caution: t('app.safety'),
+    });
+    const url = URL.createObjectURL(new Blob([text], { type: 'text/calendar' }));
+    const a = document.createElement('a');
+    a.href = url;
+    a.download = `${this.id()}.ics`;
+    a.click();
+    URL.revokeObjectURL(url);
   }
   undo(): void {
     this.store.dispatch(BenchActions.undo());

@@ -78,6 +78,10 @@ const most = 4;
       border-top: 1px solid var(--hair);
       padding: 6px 0;
     }
+    p-button {
+      white-space: nowrap;
+      flex: none;
+    }
     .how {
       display: grid;
       gap: 2px;

@@ -186,7 +186,12 @@ import { TryIt } from './try-it';
     }
     @media (max-width: 760px) {
       li {
-        grid-template-columns: 1fr 130px;
+        grid-template-columns: minmax(0, 1fr) 118px;
+      }
+      .prep {
+        grid-column: 1 / -1;
+        flex-wrap: wrap;
+        justify-content: flex-start;
       }
     }
   `,

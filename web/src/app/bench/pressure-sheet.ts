@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { starchOf, type DonenessMap, type Plan } from '@einkorn/core';
+import { starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -73,7 +73,7 @@ import { WhyText } from './why-text';
                     <dt>{{ t('food.' + (foods()[v.ingredient] ?? v.ingredient)) }}</dt>
                     <dd [class.stop-text]="v.verdict === 'hard'">{{ t('plant.' + v.verdict) }}</dd>
                   }
-                  @if (x.plan.meats[0]; as m) {
+                  @if (worst(x.plan); as m) {
                     <dt>{{ t('verdict.meat') }}</dt>
                     <dd [class.stop-text]="!m.ok">{{ fmt.celsius(m.coreC) }}, {{ t('meat.' + m.texture) }}</dd>
                   }
@@ -194,6 +194,7 @@ export class PressureSheet {
   readonly why = signal(false);
   round = Math.round;
   starch = starchOf;
+  worst = worstMeat;
 
   readonly pair = computed(() => {
     const a = this.plan();

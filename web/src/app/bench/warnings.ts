@@ -19,7 +19,7 @@ import { benchFeature } from './bench.slice';
           [attr.aria-label]="t('warning.all', { n: all().length })"
         >
           <span class="tag">{{ t('severity.' + w.severity) }}</span>
-          <span class="text">{{ t('warning.' + w.code, params(w)) }}</span>
+          <span class="text">{{ t('warning.' + w.code, params(t, w)) }}</span>
           @if (all().length > 1) {
             <span class="more">+{{ all().length - 1 }}</span>
           }
@@ -37,7 +37,7 @@ import { benchFeature } from './bench.slice';
         <ul>
           @for (w of all(); track w.code + $index) {
             <li [class]="w.severity">
-              <span class="tag">{{ t('severity.' + w.severity) }}</span> {{ t('warning.' + w.code, params(w)) }}
+              <span class="tag">{{ t('severity.' + w.severity) }}</span> {{ t('warning.' + w.code, params(t, w)) }}
             </li>
           }
         </ul>
@@ -101,9 +101,13 @@ export class Warnings {
   readonly all = computed(() => this.plan()?.warnings ?? []);
   readonly first = computed(() => this.all()[0]);
 
-  params(w: { params?: Record<string, string | number> | undefined }): Record<string, string | number> {
+  params(
+    t: (key: string) => string,
+    w: { params?: Record<string, string | number> | undefined },
+  ): Record<string, string | number> {
     const p = { ...w.params };
-    if (typeof p['ingredient'] === 'string') p['ingredient'] = this.foods()[p['ingredient']] ?? p['ingredient'];
+    if (typeof p['ingredient'] === 'string')
+      p['ingredient'] = t(`food.${this.foods()[p['ingredient']] ?? p['ingredient']}`);
     return p;
   }
 }

@@ -1,7 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { families, importDish, Problem, starter, type Dish, type Family, type Issue, type Plan } from '@einkorn/core';
+import {
+  families,
+  importDish,
+  Problem,
+  starter,
+  worstMeat,
+  type Dish,
+  type Family,
+  type Issue,
+  type Plan,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type { MenuItem } from 'primeng/api';
@@ -167,7 +177,7 @@ import { VaryDialog } from './vary-dialog';
                         >{{ t('plant.' + x.verdict) }}</span
                       >
                     }
-                    @if (p.meats[0]; as m) {
+                    @if (worst(p); as m) {
                       <span class="chip" [class.bad]="!m.ok"
                         ><svg width="14" height="14" aria-hidden="true">
                           <rect width="14" height="14" rx="3" fill="url(#p-meat)" stroke="var(--ink)" />
@@ -283,6 +293,7 @@ export class ShelfPage {
     this.fmt.locale();
     return this.transloco.translate(key);
   }
+  worst = worstMeat;
   total(p: Plan): number {
     return Math.round(p.timeline.at(-1)?.endMin ?? 0);
   }

@@ -8,6 +8,7 @@ import {
   ratingScales,
   replan,
   runsByItself,
+  type Outlook,
   type RatingKey,
   type Ratings,
   type StoredEvent,
@@ -15,7 +16,6 @@ import {
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
-import { Dialog } from 'primeng/dialog';
 import { InputNumber } from 'primeng/inputnumber';
 import { Textarea } from 'primeng/textarea';
 import { Format } from '../i18n/format';
@@ -26,6 +26,7 @@ import { MiniPot } from '../ui/mini-pot';
 import { RatingScale } from '../ui/rating-scale';
 import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
+import { RescueDialog } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { stepParams } from './step-text';
 
@@ -37,12 +38,12 @@ import { stepParams } from './step-text';
     RouterLink,
     TranslocoDirective,
     Button,
-    Dialog,
     InputNumber,
     Textarea,
     Chart,
     MiniPot,
     RatingScale,
+    RescueDialog,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
@@ -57,6 +58,7 @@ export class StovePage {
   readonly now = inject(WallClock).ticking();
   readonly cook = this.store.selectSignal(stoveFeature.selectCook);
   readonly failure = this.store.selectSignal(stoveFeature.selectFailure);
+  readonly outlook = this.store.selectSignal(stoveFeature.selectOutlook);
   readonly unsent = this.store.selectSignal(stoveFeature.selectUnsent);
   readonly offline = this.store.selectSignal(stoveFeature.selectOffline);
   readonly sound = this.store.selectSignal(stoveFeature.selectSound);
@@ -193,10 +195,41 @@ export class StovePage {
   undo(): void {
     this.send('undo');
   }
-  tell(kind: 'burn' | 'off-plan'): void {
-    this.send(kind, this.note().trim() ? { note: this.note().trim().slice(0, 500) } : {});
-    this.note.set('');
+  tell(kind: 'burn' | 'off-plan', note: string): void {
+    this.send(kind, note ? { note: note.slice(0, 500) } : {});
     this.dialog.set(null);
+  }
+  /** Minutes under the lid, for the questions of a rescue. */
+  readonly sinceLidMin = computed(() => {
+    const lock = this.timed()?.steps.find((s) => s.step.id === 'lock');
+    return lock?.done ? Math.max(0, (this.now() - lock.endMs) / 60_000) : 0;
+  });
+  outlookParams(o: Outlook): Record<string, unknown> {
+    const c = this.cook()!;
+    const late = Math.round((this.actual().toPinMin ?? this.sinceLidMin()) - c.plan.program.pinUpMin);
+    return {
+      late: Math.abs(late),
+      change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
+      hold: this.fmt.minutes(o.holdMin),
+      points: this.fmt.number(Math.abs(o.softer), 1),
+      band: o.band ? this.words(`band.${o.band}`) : '',
+    };
+  }
+  /** The hold can still be changed: the pin is up, the hold is not over, and no other was taken yet. */
+  canTakeHold(o: Outlook): boolean {
+    const hold = this.timed()?.steps.find((s) => s.step.id === 'hold');
+    const c = this.cook();
+    return (
+      o.holdChangeMin !== 0 &&
+      this.pinUpAt() !== null &&
+      hold !== undefined &&
+      this.now() < hold.endMs &&
+      c !== null &&
+      !c.events.some((e) => e.kind === 'hold-min')
+    );
+  }
+  takeHold(o: Outlook): void {
+    this.send('hold-min', { note: String(o.holdMin) });
   }
   setSound(on: boolean): void {
     this.store.dispatch(StoveActions.sound({ on }));

@@ -1,11 +1,25 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { cookSchema, type Cook, type StoredEvent } from '@einkorn/core';
+import { cookSchema, kitchenSchema, lived, type Cook, type Reality, type StoredEvent } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
-import { catchError, concatMap, debounceTime, filter, map, merge, of, switchMap, tap } from 'rxjs';
+import {
+  catchError,
+  combineLatest,
+  concatMap,
+  debounceTime,
+  distinctUntilChanged,
+  filter,
+  map,
+  merge,
+  of,
+  switchMap,
+  tap,
+  timer,
+} from 'rxjs';
 import { Api, failureOf } from '../api/client';
+import { Planner } from '../workers/planner';
 import { StoveActions, stoveFeature } from './stove.slice';
 
 const key = (id: string): string => `einkorn.cook.${id}`;
@@ -72,6 +86,44 @@ export const keep = createEffect(
     ),
   { functional: true, dispatch: false },
 );
+
+/** How often a running cook is looked at anew when nobody taps, ms. */
+const lookEveryMs = 20_000;
+
+/** Grain and meat from what has really happened, again after every tap and while something is overdue. */
+export const lookAhead = createEffect(
+  (store = inject(Store), planner = inject(Planner)) =>
+    combineLatest([store.select(stoveFeature.selectCook), timer(0, lookEveryMs)]).pipe(
+      map(([cook]) => (cook && cook.finishedMs === null ? { cook, real: lived(cook, Date.now()) } : null)),
+      // Half a minute more or less changes nothing that a cook would do.
+      distinctUntilChanged((a, b) => rough(a) === rough(b)),
+      switchMap((x) =>
+        x?.real
+          ? planner
+              .outlook(
+                x.cook.dish,
+                kitchenSchema.parse({ potId: x.cook.plan.pot.id, altitudeM: x.cook.plan.pot.altitudeM }),
+                x.cook.plan,
+                x.real,
+              )
+              .pipe(
+                map((outlook) => StoveActions.outlookFound({ outlook })),
+                catchError(() => of(StoveActions.outlookFound({ outlook: null }))),
+              )
+          : of(StoveActions.outlookFound({ outlook: null })),
+      ),
+    ),
+  { functional: true },
+);
+
+interface Looked {
+  cook: Cook;
+  real: Reality | null;
+}
+function rough(x: Looked | null): string {
+  if (!x) return '';
+  return JSON.stringify([x.cook.id, x.real], (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 2) / 2 : v));
+}
 
 /** Sends what is not confirmed; after a failure again every few seconds. */
 export const send = createEffect(

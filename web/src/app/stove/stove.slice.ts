@@ -1,4 +1,4 @@
-import type { Cook, Outcome, StoredEvent } from '@einkorn/core';
+import type { Cook, Outcome, Outlook, StoredEvent } from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { Failure } from '../api/client';
 
@@ -16,6 +16,8 @@ export const StoveActions = createActionGroup({
     'Send Failed': props<{ failure: Failure }>(),
     Finish: props<{ finishedMs: number; outcome: Outcome }>(),
     Finished: props<{ cook: Cook }>(),
+    /** the rest of the cook, from what has really happened */
+    'Outlook Found': props<{ outlook: Outlook | null }>(),
     Sound: props<{ on: boolean }>(),
   },
 });
@@ -29,6 +31,7 @@ export interface StoveState {
   failure: Failure | null;
   offline: boolean;
   sound: boolean;
+  outlook: Outlook | null;
 }
 
 const initial: StoveState = {
@@ -39,6 +42,7 @@ const initial: StoveState = {
   failure: null,
   offline: false,
   sound: true,
+  outlook: null,
 };
 
 export const stoveReducer = createReducer<StoveState>(
@@ -61,6 +65,7 @@ export const stoveReducer = createReducer<StoveState>(
   })),
   on(StoveActions.sendFailed, (s) => ({ ...s, offline: true })),
   on(StoveActions.finished, (s, { cook }) => ({ ...s, cook, running: s.running.filter((c) => c.id !== cook.id) })),
+  on(StoveActions.outlookFound, (s, { outlook }) => ({ ...s, outlook })),
   on(StoveActions.sound, (s, { on: sound }) => ({ ...s, sound })),
 );
 

@@ -17,6 +17,7 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
         <span class="quiet">{{ t('ribbon.heat-on') }}</span>
         <strong class="mono">{{ fmt.time(heatOnMs()) }}</strong>
         <span class="quiet">{{ t('ribbon.start', { time: fmt.time(startMs()) }) }}</span>
+        <button type="button" class="cal" (click)="exported.emit(serveMs())">{{ t('ribbon.calendar') }}</button>
       </div>
       <svg
         [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h"
@@ -87,6 +88,17 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
       display: grid;
       align-content: center;
       font-size: 15px;
+    }
+    .cal {
+      border: 0;
+      background: none;
+      padding: 0;
+      color: var(--steam);
+      text-decoration: underline;
+      cursor: pointer;
+      text-align: left;
+      font-size: 15px;
+      min-height: 24px;
     }
     .heat strong {
       font-size: 30px;
@@ -167,6 +179,8 @@ export class Ribbon {
   readonly plan = input.required<Plan>();
   /** "19:00" of the kitchen's day */
   readonly serveAt = input.required<string>();
+  /** the evening as a calendar file, asked for with its serving time, epoch ms */
+  readonly exported = output<number>();
   readonly moved = output<number>();
   readonly fmt = inject(Format);
   readonly view = view;

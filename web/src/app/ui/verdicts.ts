@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { starchOf, type Plan, type Starch } from '@einkorn/core';
+import { starchOf, worstMeat, type Plan, type Starch } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { VerdictStrip, type Band } from './verdict-strip';
@@ -113,10 +113,7 @@ export class Verdicts {
   edgeTexts(g: Starch): { at: number; text: string }[] {
     return g.scale.edges.map((at) => ({ at, text: this.fmt.number(at, g.kind === 'grain' ? 1 : 2) }));
   }
-  readonly worst = computed(
-    () =>
-      [...this.plan().meats].sort((a, b) => a.cautiousCoreC - a.safeMinimumC - (b.cautiousCoreC - b.safeMinimumC))[0],
-  );
+  readonly worst = computed(() => worstMeat(this.plan()));
   /** The strongest points first: what pulls the risk up, then what pulls it down. */
   readonly reasons = computed(() =>
     [...this.plan().scorch.reasons].sort((a, b) => b.points - a.points).map((r) => r.code),

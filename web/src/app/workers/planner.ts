@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { Dish, DonenessMap, Kitchen, Plan } from '@einkorn/core';
+import type { Dish, DonenessMap, Kitchen, Outlook, Plan, Reality } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
 import type { Answers, Ask, Kind, ProblemDoc, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
@@ -113,6 +113,11 @@ export class Planner {
       filter((r) => r.type !== 'problem'),
       map((r) => (r.type === 'done' ? { share: 1, map: r.value as DonenessMap } : { share: r.share, map: null })),
     );
+  }
+
+  /** The rest of a running cook from what has really happened. */
+  outlook(dish: Dish, kitchen: Kitchen, plan: Plan, real: Reality): Observable<Outlook> {
+    return this.done(this.slow.ask({ kind: 'outlook', dish, kitchen, plan, real }, ++this.ids));
   }
 
   private done<T>(replies: Observable<Reply>): Observable<T> {

@@ -2,6 +2,7 @@ import {
   compareSchools,
   donenessMap,
   equalise,
+  outlook,
   plan,
   Problem,
   ratios,
@@ -10,12 +11,19 @@ import {
   type Dish,
   type Kitchen,
   type Plan,
+  type Reality,
 } from '@einkorn/core';
 import type { Answers, Ask, Kind, Reply } from './protocol';
 
 const reply = (r: Reply): void => postMessage(r);
 
-type Answer<K extends Kind> = (dish: Dish, kitchen: Kitchen, p: Plan, progress: (share: number) => void) => Answers[K];
+type Answer<K extends Kind> = (
+  dish: Dish,
+  kitchen: Kitchen,
+  p: Plan,
+  progress: (share: number) => void,
+  real?: Reality,
+) => Answers[K];
 
 const answers: { [K in Kind]: Answer<K> } = {
   plan: (dish, kitchen) => plan(dish, kitchen),
@@ -24,6 +32,7 @@ const answers: { [K in Kind]: Answer<K> } = {
   proposals: (dish, kitchen, p) => equalise(dish, kitchen, p),
   chances: (dish, kitchen, p) => uncertainty(dish, kitchen, p),
   ratios: (dish, kitchen) => ratios(dish, kitchen),
+  outlook: (dish, kitchen, p, _, real) => outlook(dish, kitchen, p, real ?? {}),
   'scale-pot': (dish, kitchen) => scaleToPot(dish, kitchen),
 };
 
@@ -31,7 +40,13 @@ addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask }>) =
   const { id, ask } = data;
   try {
     const p = ask.plan ?? (ask.kind === 'plan' ? (null as never) : plan(ask.dish, ask.kitchen));
-    const value = answers[ask.kind](ask.dish, ask.kitchen, p, (share) => reply({ id, type: 'progress', share }));
+    const value = answers[ask.kind](
+      ask.dish,
+      ask.kitchen,
+      p,
+      (share) => reply({ id, type: 'progress', share }),
+      ask.real,
+    );
     reply({ id, type: 'done', value });
   } catch (e) {
     const problem = e instanceof Problem ? e.toJSON() : { code: 'internal', message: String(e), issues: [] };

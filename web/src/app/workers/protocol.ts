@@ -3,9 +3,11 @@ import type {
   DonenessMap,
   Issue,
   Kitchen,
+  Outlook,
   Plan,
   Proposal,
   Ratios,
+  Reality,
   Scaled,
   School,
   Uncertainty,
@@ -20,6 +22,7 @@ export interface Answers {
   chances: Uncertainty;
   ratios: Ratios | null;
   'scale-pot': Scaled & { fits: boolean };
+  outlook: Outlook;
 }
 export type Kind = keyof Answers;
 
@@ -29,6 +32,8 @@ export interface Ask {
   dish: Dish;
   kitchen: Kitchen;
   plan?: Plan;
+  /** what has really happened, for the outlook */
+  real?: Reality;
 }
 
 export interface ProblemDoc {

@@ -1,0 +1,93 @@
+import ICAL from 'ical.js';
+import { calendar } from '../src/clock/calendar';
+import { lived } from '../src/clock/lived';
+import { cookFormat, type Cook } from '../src/clock/record';
+import { replan } from '../src/clock/replan';
+import { plan } from '../src/plan/plan';
+import { hut, turkeyRice } from './helpers/dishes';
+
+const p = plan(turkeyRice(), hut);
+const serve = Date.UTC(2026, 10, 25, 19, 0);
+const words = {
+  title: 'Truthahn, Lauch; mit "Zitrone" \\ und einem sehr langen Namen, der über jede Zeile hinausgeht',
+  step: (id: string) => `Schritt ${id}`,
+  caution: 'The pin must be down before the lid moves.\nA thermometer decides.',
+};
+const text = calendar(p, serve, serve - 7_200_000, 'dish-1', words);
+
+describe('the evening as a calendar, read back by an independent parser of RFC 5545', () => {
+  const events = new ICAL.Component(ICAL.parse(text) as never)
+    .getAllSubcomponents('vevent')
+    .map((e) => ({ e: new ICAL.Event(e), alarms: e.getAllSubcomponents('valarm') }));
+  const ms = (t: { toJSDate: () => Date }): number => t.toJSDate().getTime();
+  test('every line is at most 75 octets and ends as the standard wants', () => {
+    const lines = text.split('\r\n');
+    expect(lines.at(-1)).toBe('');
+    expect(text.replaceAll('\r\n', '')).not.toContain('\n');
+    for (const l of lines) expect(Buffer.byteLength(l)).toBeLessThanOrEqual(75);
+  });
+  test('the first entry is the whole evening and ends on the table; words come back letter for letter', () => {
+    expect(events[0]!.e.summary).toBe(words.title);
+    expect(ms(events[0]!.e.endDate)).toBe(serve);
+    expect(events[0]!.e.description).toBe(words.caution);
+  });
+  test('the entries follow each other without a gap, each under a name of its own', () => {
+    const rest = events.slice(1);
+    expect(new Set(events.map((x) => x.e.uid)).size).toBe(events.length);
+    rest
+      .slice(1)
+      .forEach((x, i) => expect(Math.abs(ms(x.e.startDate) - ms(rest[i]!.e.endDate))).toBeLessThanOrEqual(1000));
+  });
+  test('an alarm rings where hands are needed, and not for waits', () => {
+    const ring = events.slice(1).map((x) => x.alarms.length);
+    expect(ring.filter((n) => n === 1).length).toBeGreaterThan(1);
+    expect(ring).toContain(0);
+  });
+  test('exported again it is the same calendar', () => {
+    expect(calendar(p, serve, serve - 7_200_000, 'dish-1', words)).toBe(text);
+  });
+});
+
+describe('what the taps tell', () => {
+  const at = (min: number): number => serve + min * 60_000;
+  const cook = (events: Cook['events']): Cook => ({
+    format: cookFormat,
+    id: 'c',
+    dishId: null,
+    dish: turkeyRice(),
+    plan: p,
+    startedMs: serve,
+    finishedMs: null,
+    events,
+    outcome: null,
+  });
+  const lid = p.steps.slice(0, p.steps.findIndex((s) => s.id === 'lock') + 1).reduce((m, s) => m + s.minutes, 0);
+  const lock = { id: 'l', kind: 'done' as const, step: 'lock', atMs: at(lid) };
+  const up = { id: 'u', kind: 'pin-up' as const, atMs: at(lid + 11) };
+  test('before the lid nothing can change; an overdue pin counts while it is waited for', () => {
+    expect(lived(cook([]), at(3))).toBeNull();
+    expect(lived(cook([lock]), at(lid + 3))).toBeNull();
+    const late = p.program.pinUpMin + 5;
+    expect(lived(cook([lock]), at(lid + late))!.toPinMin).toBeCloseTo(late, 6);
+  });
+  test('the pin, and the hold that was taken instead', () => {
+    const own = { id: 'h', kind: 'hold-min' as const, note: '1.5', atMs: at(lid + 11) };
+    const now = at(lid + 11);
+    const real = lived(cook([lock, up, own]), now)!;
+    expect(real.toPinMin).toBeCloseTo(11, 6);
+    expect(real.holdMin).toBe(1.5);
+    const held = replan(p.steps, serve, [lock, up, own], now).steps.find((s) => s.step.id === 'hold')!;
+    expect((held.endMs - held.startMs) / 60_000).toBeCloseTo(1.5, 6);
+  });
+  test('a release that goes on long after its minutes is told as it runs', () => {
+    const release = { id: 'd', kind: 'pin-down' as const, atMs: at(lid + 11 + 45) };
+    const real = lived(cook([lock, up, release]), at(lid + 11 + 46));
+    expect(real!.toPinMin).toBeCloseTo(11, 6);
+  });
+  test('minutes that are nonsense are not taken', () => {
+    for (const note of ['soon', '', '-4']) {
+      const bad = { id: 'h', kind: 'hold-min' as const, note, atMs: at(1) };
+      expect(replan(p.steps, serve, [bad], at(1)).serveMs).toBe(replan(p.steps, serve, [], at(1)).serveMs);
+    }
+  });
+});

@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { noBarriers } from '../helpers';
+import { Hut } from '../hut';
+
+let hut: Hut;
+test.beforeAll(async () => {
+  hut = await Hut.open();
+});
+test.afterAll(() => hut.close());
+const broken: string[] = [];
+test.beforeEach(({ context }) => {
+  broken.length = 0;
+  context.on('weberror', (e) => broken.push(e.error().message));
+});
+test.afterEach(() => {
+  expect(broken).toEqual([]);
+});
+
+const title = (page: Page) => page.locator('.main h1');
+
+/** Starts the turkey dish and works it up to the wait for the pin. */
+async function toTheLid(page: Page): Promise<void> {
+  await page.clock.install({ time: new Date('2026-11-20T17:00:00Z') });
+  await page.goto(`${hut.url}/bench/turkey-leek-lemon/water`);
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(title(page)).toBeVisible();
+  for (let i = 0; i < 20; i++) {
+    const now = (await title(page).textContent()) ?? '';
+    if (now.startsWith('Wait for the pin')) break;
+    await page.clock.fastForward(60_000);
+    await page.locator('[data-tap="done"]').click();
+    await expect(title(page)).not.toHaveText(now);
+  }
+}
+
+test('the pin comes late: the stove says what to take off, and the clock follows once it is taken', async ({
+  page,
+}) => {
+  await toTheLid(page);
+  await page.clock.fastForward('11:00');
+  await page.locator('[data-tap="pin-up"]').click();
+  const advice = page.locator('.outlook');
+  await expect(advice).toContainText(/pin is \d min late: take .* off the hold/);
+  await noBarriers(page);
+  const take = advice.getByRole('button', { name: /Hold/ });
+  const minutes = ((await take.textContent()) ?? '').replace('Hold', '').trim();
+  await take.click();
+  await expect(take).toHaveCount(0);
+  await page.reload();
+  await expect(title(page)).toBeVisible();
+  await page.clock.fastForward('02:20');
+  await expect(page.getByText(minutes).first()).toBeVisible();
+});
+
+test('a burn warning: the move is computed for what has already cooked, says what never to do, and is logged', async ({
+  page,
+}) => {
+  await toTheLid(page);
+  await page.clock.fastForward('07:00');
+  await page.locator('[data-tap="burn"]').click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('It warns of burning');
+  await expect(dialog).toContainText('Scrape the base clean');
+  await expect(dialog).toContainText(/start again: \d+ min at pressure/);
+  await expect(dialog).toContainText('Never:');
+  await noBarriers(page);
+  await dialog.getByRole('button', { name: 'Done, note it' }).click();
+  await expect(dialog).toHaveCount(0);
+  await page.locator('[data-tap="off-plan"]').click();
+  await dialog.locator('[data-symptom="too-salty"]').click();
+  await dialog.getByRole('spinbutton').fill('1.4');
+  await dialog.getByRole('spinbutton').blur();
+  await expect(dialog).toContainText(/Stir in \d+ g of unsalted/);
+  await dialog.getByRole('button', { name: 'Something else' }).click();
+  await expect(dialog.locator('[data-symptom]')).toHaveCount(13);
+  await noBarriers(page);
+});
+
+test('the server goes away for a while: taps are kept, sent once, and two screens agree', async ({ page, context }) => {
+  await toTheLid(page);
+  await hut.stop();
+  await page.clock.fastForward('08:00');
+  await page.locator('[data-tap="pin-up"]').click();
+  await expect(page.getByText(/not sent/)).toBeVisible();
+  await hut.start();
+  await page.clock.fastForward('00:10');
+  await expect(page.getByText(/not sent/)).toHaveCount(0);
+  const id = page.url().split('/').at(-1)!;
+  const events = async (): Promise<string[]> =>
+    ((await (await page.request.get(`${hut.url}/api/cooks/${id}`)).json()) as { events: { kind: string }[] }).events
+      .map((e) => e.kind)
+      .filter((k) => k === 'pin-up');
+  await expect.poll(events).toEqual(['pin-up']);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.locator('[data-tap="pin-up"]')).toContainText('tapped');
+});
+
+test('the evening goes to a calendar', async ({ page }) => {
+  await page.goto(`${hut.url}/bench/turkey-leek-lemon/water`);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'to a calendar' }).click();
+  const file = await saved;
+  expect(file.suggestedFilename()).toBe('turkey-leek-lemon.ics');
+  const text = readFileSync(await file.path(), 'utf8');
+  expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+  expect(text.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(4);
+  expect(text).not.toContain('calendar.');
+});

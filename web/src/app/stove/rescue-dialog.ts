@@ -1,0 +1,300 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import {
+  foods,
+  kitchenSchema,
+  Problem,
+  rescue,
+  symptoms,
+  type Answers,
+  type Cook,
+  type Move,
+  type MoveStep,
+  type Symptom,
+} from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Button } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
+import { InputNumber } from 'primeng/inputnumber';
+import { Select } from 'primeng/select';
+import { SelectButton } from 'primeng/selectbutton';
+import { Format } from '../i18n/format';
+
+const all = Object.keys(symptoms) as Symptom[];
+type Ask = keyof Answers;
+const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number }>> = {
+  minutes: { suffix: ' min', max: 180, digits: 0 },
+  coreC: { suffix: ' °C', max: 120, digits: 0 },
+  extraMl: { suffix: ' mL', max: 5000, digits: 0 },
+  saltPercent: { suffix: ' %', max: 10, digits: 1 },
+};
+
+/** Something is wrong: which of a dozen things, at most three questions, then the move computed for this pot. */
+@Component({
+  selector: 'ek-rescue-dialog',
+  imports: [FormsModule, TranslocoDirective, Button, Dialog, InputNumber, Select, SelectButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <p-dialog
+        [visible]="true"
+        (visibleChange)="closed.emit()"
+        [modal]="true"
+        [closeAriaLabel]="t('app.close')"
+        [header]="symptom() ? t('symptom.' + symptom()) : t('rescue.title')"
+        [style]="{ width: 'min(56rem, 97vw)' }"
+      >
+        @if (symptom(); as s) {
+          @if (asks().length > 0) {
+            <div class="asks">
+              @for (a of asks(); track a) {
+                <label>
+                  <span>{{ t('ask.' + a) }}</span>
+                  @if (numbers[a]; as n) {
+                    <p-inputnumber
+                      [ngModel]="$any(answers()[a] ?? null)"
+                      (ngModelChange)="answer(a, $event ?? undefined)"
+                      [min]="0"
+                      [max]="n.max"
+                      [maxFractionDigits]="n.digits"
+                      [suffix]="n.suffix"
+                      [showButtons]="true"
+                      buttonLayout="horizontal"
+                      [inputStyle]="{ width: '7rem', textAlign: 'center' }"
+                      [inputId]="'ask-' + a"
+                      [ariaLabel]="t('ask.' + a)"
+                    />
+                  } @else if (a === 'waterLeft') {
+                    <p-selectbutton
+                      [options]="yesNo()"
+                      optionLabel="label"
+                      optionValue="value"
+                      [ngModel]="answers().waterLeft"
+                      (ngModelChange)="answer('waterLeft', $event)"
+                      [allowEmpty]="false"
+                    />
+                  } @else {
+                    <p-select
+                      [options]="a === 'food' ? allFoods() : meats()"
+                      optionLabel="label"
+                      optionValue="id"
+                      [filter]="a === 'food'"
+                      [ngModel]="$any(answers()[a] ?? null)"
+                      (ngModelChange)="answer(a, $event)"
+                      [ariaLabel]="t('ask.' + a)"
+                      appendTo="body"
+                    />
+                  }
+                </label>
+              }
+            </div>
+          }
+          @if (move(); as m) {
+            <div role="status">
+              <ol class="moves">
+                @for (x of m.steps; track $index) {
+                  <li>{{ t('move.' + x.code, params(x)) }}</li>
+                }
+              </ol>
+            </div>
+            <p class="never">
+              <strong>{{ t('rescue.never') }}</strong>
+              @for (n of m.never; track n; let last = $last) {
+                {{ t('never.' + n) }}{{ last ? '.' : ',' }}
+              }
+            </p>
+            @if (effect(m); as e) {
+              <p class="quiet">{{ e }}</p>
+            }
+          } @else {
+            <p class="quiet">{{ t('rescue.answer') }}</p>
+          }
+          <p class="care">
+            <strong>{{ t('caution.word') }}</strong> {{ t('caution.never-force') }}
+          </p>
+          <p class="row">
+            <p-button [label]="t('rescue.noted')" [disabled]="!move()" (onClick)="keep()" />
+            <p-button severity="secondary" [label]="t('rescue.other')" (onClick)="choose(null)" />
+          </p>
+        } @else {
+          <div class="grid">
+            @for (x of all; track x) {
+              <button type="button" [attr.data-symptom]="x" (click)="choose(x)">{{ t('symptom.' + x) }}</button>
+            }
+          </div>
+          <label class="note"
+            >{{ t('off.what') }}
+            <textarea rows="2" maxlength="500" [ngModel]="note()" (ngModelChange)="note.set($event)"></textarea>
+          </label>
+          <p class="row">
+            <p-button
+              [label]="t('off.keep')"
+              [disabled]="note().trim() === ''"
+              (onClick)="told.emit({ kind: 'off-plan', note: note().trim() })"
+            />
+            <p-button severity="secondary" [label]="t('off.stop')" (onClick)="stopped.emit()" />
+          </p>
+        }
+      </p-dialog>
+    </ng-container>
+  `,
+  styles: `
+    .grid {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+      gap: 10px;
+    }
+    .grid button {
+      min-height: 68px;
+      font-size: 20px;
+      font-weight: 700;
+      border: 1.5px solid var(--rim);
+      border-radius: 14px;
+      background: var(--enamel);
+      cursor: pointer;
+      padding: 6px 12px;
+      text-align: left;
+    }
+    .asks {
+      display: grid;
+      gap: 12px;
+      margin-bottom: 12px;
+    }
+    .asks label {
+      display: flex;
+      gap: 14px;
+      align-items: center;
+      flex-wrap: wrap;
+      font-size: 20px;
+    }
+    .moves {
+      font-size: 22px;
+      line-height: 1.4;
+      padding-left: 30px;
+      margin: 0 0 10px;
+    }
+    .moves li {
+      padding: 2px 0;
+    }
+    .never {
+      border: 1.5px solid var(--paprika);
+      background: var(--paprika-tint);
+      border-radius: 8px;
+      padding: 6px 12px;
+      margin: 0 0 8px;
+    }
+    .care {
+      margin: 8px 0 0;
+    }
+    .note {
+      display: grid;
+      gap: 6px;
+      margin-top: 14px;
+    }
+    textarea {
+      border: 1.5px solid var(--edge);
+      border-radius: 6px;
+      background: var(--enamel);
+      padding: 6px 10px;
+    }
+    .row {
+      display: flex;
+      gap: 10px;
+      margin: 12px 0 0;
+    }
+  `,
+})
+export class RescueDialog {
+  readonly cook = input.required<Cook>();
+  /** opened by the burn tap, or by the general one */
+  readonly first = input<Symptom | null>(null);
+  /** minutes since the lid locked, a guess for the questions that ask for it */
+  readonly sinceLidMin = input(0);
+  readonly told = output<{ kind: 'burn' | 'off-plan'; note: string }>();
+  readonly stopped = output();
+  readonly closed = output();
+  private readonly fmt = inject(Format);
+  private readonly transloco = inject(TranslocoService);
+  readonly all = all;
+  readonly numbers = numbers;
+  private readonly chosen = signal<Symptom | null | undefined>(undefined);
+  readonly symptom = computed(() => (this.chosen() === undefined ? this.first() : (this.chosen() ?? null)));
+  private readonly given = signal<Answers>({});
+  readonly note = signal('');
+
+  readonly asks = computed((): readonly Ask[] => {
+    const s = this.symptom();
+    return s ? symptoms[s].asks : [];
+  });
+  /** What was answered, with the clock's own guess where it has one. */
+  readonly answers = computed((): Answers => ({
+    ...(this.sinceLidMin() > 0 ? { minutes: Math.round(this.sinceLidMin()) } : {}),
+    ...(this.cook().plan.meats[0] ? { ingredient: this.cook().plan.meats[0]!.ingredient } : {}),
+    ...this.given(),
+  }));
+  readonly move = computed((): Move | null => {
+    const s = this.symptom();
+    const c = this.cook();
+    if (!s) return null;
+    try {
+      const kitchen = kitchenSchema.parse({ potId: c.plan.pot.id, altitudeM: c.plan.pot.altitudeM });
+      return rescue(s, c.dish, kitchen, c.plan, this.answers());
+    } catch (e) {
+      if (e instanceof Problem) return null;
+      throw e;
+    }
+  });
+  private readonly word = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
+  readonly yesNo = computed(() => [
+    { value: true, label: this.word('ask.yes') },
+    { value: false, label: this.word('ask.no') },
+  ]);
+  readonly meats = computed(() =>
+    this.cook().plan.meats.map((m) => ({ id: m.ingredient, label: this.word(`food.${this.food(m.ingredient)}`) })),
+  );
+  readonly allFoods = computed(() =>
+    foods.map((f) => ({ id: f.id, label: this.word(`food.${f.id}`) })).sort((a, b) => a.label.localeCompare(b.label)),
+  );
+
+  private food(id: string): string {
+    return this.cook().dish.ingredients.find((i) => i.id === id)?.food ?? id;
+  }
+  choose(s: Symptom | null): void {
+    this.chosen.set(s);
+    this.given.set({});
+  }
+  answer(key: Ask, value: Answers[Ask]): void {
+    this.given.update((a) => ({ ...a, [key]: value }));
+  }
+  params(x: MoveStep): Record<string, unknown> {
+    const p = x.params;
+    const named = (key: 'ingredient' | 'food'): Record<string, string> =>
+      typeof p[key] === 'string' ? { [key]: this.word(`food.${this.food(p[key])}`) } : {};
+    const band = typeof p['band'] === 'string' ? { band: this.word(`band.${p['band']}`) } : {};
+    const ml = typeof p['ml'] === 'number' ? { ml: this.fmt.ml(p['ml']) } : {};
+    return { ...p, ...named('ingredient'), ...named('food'), ...band, ...ml };
+  }
+  /** What the move does to the dish, where the sum says so. */
+  effect(m: Move): string {
+    const e = m.effect;
+    if (typeof e['grainPoints'] === 'number' && e['grainPoints'] > 0)
+      return this.word('rescue.effect-points', { points: this.fmt.number(e['grainPoints'], 1) });
+    if (typeof e['points'] === 'number')
+      return this.word('rescue.effect-points', { points: this.fmt.number(e['points'], 1) });
+    if (typeof e['doneShare'] === 'number')
+      return this.word('rescue.effect-done', { share: this.fmt.percent(e['doneShare']) });
+    if (typeof e['gramsPerMin'] === 'number')
+      return this.word('rescue.effect-simmer', { g: this.fmt.number(e['gramsPerMin'], 0) });
+    return '';
+  }
+  keep(): void {
+    const s = this.symptom();
+    const m = this.move();
+    if (!s || !m) return;
+    const steps = m.steps.map((x) => this.word(`move.${x.code}`, this.params(x))).join(' ');
+    this.told.emit({
+      kind: s === 'burn-warning' ? 'burn' : 'off-plan',
+      note: `${this.word(`symptom.${s}`)}: ${steps}`.slice(0, 500),
+    });
+  }
+}
