@@ -75,6 +75,7 @@ export const buildWeb = () =>
       'web/src',
       'web/public',
       'web/angular.json',
+      'web/ngsw-config.json',
       'web/tsconfig.json',
       'web/tsconfig.app.json',
       'package-lock.json',

@@ -108,3 +108,33 @@ test('the evening goes to a calendar', async ({ page }) => {
   expect(text.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(4);
   expect(text).not.toContain('calendar.');
 });
+
+test('no network at all: an open cook is found again after a reload, its taps kept, and sent when the network is back', async ({
+  page,
+  context,
+}) => {
+  await page.goto(`${hut.url}/bench/turkey-leek-lemon/water`);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(title(page)).toBeVisible();
+  // The worker holds every file of the page before the network goes.
+  await expect
+    .poll(() => page.evaluate(async () => (await caches.keys()).some((k) => k.includes('assets'))))
+    .toBe(true);
+  await page.reload();
+  await expect(title(page)).toBeVisible();
+  const before = await title(page).textContent();
+  await context.setOffline(true);
+  await page.reload();
+  await expect(title(page)).toHaveText(before ?? '');
+  await page.locator('[data-tap="done"]').click();
+  await expect(title(page)).not.toHaveText(before ?? '');
+  const after = await title(page).textContent();
+  await page.reload();
+  await expect(title(page)).toHaveText(after ?? '');
+  await context.setOffline(false);
+  const id = page.url().split('/').at(-1)!;
+  const sent = async (): Promise<number> =>
+    ((await (await page.request.get(`${hut.url}/api/cooks/${id}`)).json()) as { events: unknown[] }).events.length;
+  await expect.poll(sent).toBe(1);
+});

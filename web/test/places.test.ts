@@ -23,12 +23,18 @@ const cook = (events: StoredEvent[] = [], startedMs = 0): Cook => ({
 });
 
 describe('stove', () => {
-  const opened = (server: StoredEvent[], unsent: StoredEvent[]) =>
-    stoveReducer(undefined, StoveActions.opened({ cook: cook(server), unsent }));
+  const opened = (server: StoredEvent[], unsent: StoredEvent[], fromServer = true) =>
+    stoveReducer(undefined, StoveActions.opened({ cook: cook(server), unsent, fromServer }));
   test('taps the server never got are taken from the browser, once', () => {
     const a = tap('a', 'pin-up', 1);
     const b = tap('b', 'pin-down', 2);
     const s = opened([a], [a, b]);
+    expect(s.cook?.events.map((e) => e.id)).toEqual(['a', 'b']);
+    expect(s.unsent.map((e) => e.id)).toEqual(['b']);
+  });
+  test('opened without the server, every tap that was not confirmed still waits to be sent', () => {
+    const [a, b] = [tap('a', 'pin-up', 1), tap('b', 'pin-down', 2)];
+    const s = opened([a, b], [b], false);
     expect(s.cook?.events.map((e) => e.id)).toEqual(['a', 'b']);
     expect(s.unsent.map((e) => e.id)).toEqual(['b']);
   });
@@ -60,6 +66,16 @@ describe('shelf', () => {
     ['sausage', []],
   ])('search "%s" looks in titles and foods, newest first', (search, ids) => {
     expect(shelfFeature.selectRows({ shelf: state(search) }).map((r) => r.id)).toEqual(ids);
+  });
+  test('filters narrow by family, starch and time; a dish not yet planned is never hidden by its time', () => {
+    const all = shelfFeature.reducer(state(''), ShelfActions.verdictFound({ id: 'a', plan: turkeyPlan }));
+    const ids = (filter: Parameters<typeof ShelfActions.filter>[0]['filter']) =>
+      shelfFeature.selectRows({ shelf: shelfFeature.reducer(all, ShelfActions.filter({ filter })) }).map((r) => r.id);
+    expect(ids({ family: 'risotto' })).toEqual([]);
+    expect(ids({ family: 'one-pot-grain' })).toEqual(['b', 'a']);
+    expect(ids({ starch: 'rice-long' })).toEqual(['b', 'a']);
+    expect(ids({ mostMin: 30 })).toEqual(['b']);
+    expect(ids({ mostMin: 90 })).toEqual(['b', 'a']);
   });
   test('what was taken off can be put back', () => {
     const s = shelfFeature.reducer(state(''), ShelfActions.removed({ id: 'a' }));

@@ -4,6 +4,7 @@ import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { provideTransloco } from '@jsverse/transloco';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
+import { provideServiceWorker } from '@angular/service-worker';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
@@ -54,5 +55,10 @@ export const appConfig: ApplicationConfig = {
       theme: { preset: enamelPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
     }),
     MessageService,
+    // A page once opened opens again without a network: the stove must not depend on it.
+    provideServiceWorker('ngsw-worker.js', {
+      enabled: !isDevMode(),
+      registrationStrategy: 'registerWhenStable:4000',
+    }),
   ],
 };

@@ -43,12 +43,16 @@ export const open = createEffect(
       filter(([, cook]) => cook === null),
       switchMap(([{ id }]) =>
         api.cook(id).pipe(
-          map((cook) => StoveActions.opened({ cook, unsent: held(id)?.unsent ?? [] })),
+          map((cook) => StoveActions.opened({ cook, unsent: held(id)?.unsent ?? [], fromServer: true })),
           catchError((e: unknown) => {
             const failure = failureOf(e);
             const own = held(id);
             // Without the network the stove goes on from what this browser knows.
-            return of(failure.offline && own ? StoveActions.opened(own) : StoveActions.failed({ failure }));
+            return of(
+              failure.offline && own
+                ? StoveActions.opened({ ...own, fromServer: false })
+                : StoveActions.failed({ failure }),
+            );
           }),
         ),
       ),

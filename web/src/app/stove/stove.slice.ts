@@ -8,7 +8,8 @@ export const StoveActions = createActionGroup({
     Open: props<{ id: string }>(),
     'Find Running': emptyProps(),
     'Running Found': props<{ cooks: Cook[] }>(),
-    Opened: props<{ cook: Cook; unsent: StoredEvent[] }>(),
+    /** `fromServer`: what the cook holds is confirmed; from this browser the unsent taps are among its events */
+    Opened: props<{ cook: Cook; unsent: StoredEvent[]; fromServer: boolean }>(),
     Failed: props<{ failure: Failure }>(),
     /** a tap or a tick; kept here at once, sent when the server answers */
     Tap: props<{ event: StoredEvent }>(),
@@ -49,10 +50,15 @@ export const stoveReducer = createReducer<StoveState>(
   initial,
   on(StoveActions.open, (s, { id }) => (s.cook?.id === id ? s : { ...initial, sound: s.sound })),
   on(StoveActions.runningFound, (s, { cooks }) => ({ ...s, running: cooks, searched: true, failure: null })),
-  on(StoveActions.opened, (s, { cook, unsent }) => {
+  on(StoveActions.opened, (s, { cook, unsent, fromServer }) => {
     const known = new Set(cook.events.map((e) => e.id));
-    const waiting = unsent.filter((e) => !known.has(e.id));
-    return { ...s, cook: { ...cook, events: [...cook.events, ...waiting] }, unsent: waiting, failure: null };
+    const missing = unsent.filter((e) => !known.has(e.id));
+    return {
+      ...s,
+      cook: { ...cook, events: [...cook.events, ...missing] },
+      unsent: fromServer ? missing : unsent,
+      failure: null,
+    };
   }),
   on(StoveActions.failed, (s, { failure }) => ({ ...s, failure, searched: true })),
   on(StoveActions.tap, (s, { event }) =>
