@@ -92,7 +92,7 @@ const escaped = (s: string): string => s.replaceAll(/[\\;,]/g, (c) => `\\${c}`).
 
 /** Lines of at most 75 octets; a line goes on after a line break with one space. */
 function folded(line: string): string {
-  const bytes = (s: string): number => [...s].reduce((n, c) => n + octets(c.codePointAt(0)!), 0);
+  const bytes = (s: string): number => Array.from(s).reduce((n, c) => n + octets(c.codePointAt(0)!), 0);
   const out: string[] = [];
   let now = '';
   for (const c of line) {

@@ -297,7 +297,7 @@ class Cells {
     g[cells] = (hTop * k[last]!) / (k[last]! + (hTop * dx) / 2);
     // Tridiagonal solve for the change of temperature: backward Euler with the properties of the old level.
     const perS = t.rho / dt;
-    let flow = g[0]! * (envBelowC - temp[0]!);
+    let flow = g[0] * (envBelowC - temp[0]!);
     let lower = 0;
     let upBefore = 0;
     let rhsBefore = 0;

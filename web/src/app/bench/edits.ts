@@ -8,7 +8,9 @@ export const withIngredient = (
   change: { [K in keyof Ingredient]?: Ingredient[K] | undefined },
 ): Dish => ({
   ...dish,
-  ingredients: dish.ingredients.map((i) => (i.id === id ? (clean({ ...i, ...change }) as Ingredient) : i)),
+  ingredients: dish.ingredients.map((i) =>
+    i.id === id ? (clean<Partial<Ingredient>>({ ...i, ...change }) as Ingredient) : i,
+  ),
 });
 
 export const withPrep = (dish: Dish, id: string, change: NonNullable<Ingredient['prep']>): Dish => {

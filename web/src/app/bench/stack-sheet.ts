@@ -179,7 +179,7 @@ import { TryIt } from './try-it';
             </ul>
             <p class="habits">
               @for (h of habits(); track h.key) {
-                <label>
+                <label [for]="'habit-' + h.key">
                   <p-toggleswitch
                     [ngModel]="h.on"
                     (ngModelChange)="habit(h.key, $event)"

@@ -34,7 +34,7 @@ export function trialOf(sheet: SheetName, dish: Dish, plan: Plan): Trial | null 
     case 'stack':
       if (!starch || plan.stack.every((l) => l.ingredient !== starch.id || l.place === 'inner-bowl')) return null;
       return starch.place === 'base'
-        ? { key: 'starch-up', dish: withIngredient(dish, starch.id, { place: undefined } as Partial<Ingredient>) }
+        ? { key: 'starch-up', dish: withIngredient(dish, starch.id, { place: undefined }) }
         : { key: 'starch-down', dish: withIngredient(dish, starch.id, { place: 'base' }) };
     case 'pressure':
       return plan.program.release.kind === 'quick'

@@ -48,7 +48,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
           @if (asks().length > 0) {
             <div class="asks">
               @for (a of asks(); track a) {
-                <label>
+                <label [for]="'ask-' + a">
                   <span>{{ t('ask.' + a) }}</span>
                   @if (numbers[a]; as n) {
                     <p-inputnumber
