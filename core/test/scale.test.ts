@@ -85,7 +85,9 @@ describe('by the packet and by the pot', () => {
     expect(r.constantMl).toBeLessThan(120);
     // Ratio by volume falls as the batch grows.
     const ratio = r.points.map((p) => p.mlPerMl);
-    expect(ratio).toEqual([...ratio].sort((a, b) => b - a));
+    // Each batch chooses its own minutes; between neighbours that may move the ratio by a hundredth.
+    expect(ratio.every((x, i) => i === 0 || x < ratio[i - 1]! + 0.01)).toBe(true);
+    expect(ratio.at(-1)!).toBeLessThan(ratio[0]! - 0.03);
   });
   // The part of the liquid that does not grow is why ratios fail (docs/engine.md, section 4).
   test('twice the rice takes less than twice the water', () => {

@@ -65,6 +65,8 @@ export class PotState {
   whistleOpen = false;
   whistles = 0;
   dry = false;
+  /** how fast the food warmed in the last step, K/s: it tells the next where its middle lies */
+  rateKPerS = 0;
   /** the relay of an on/off controller */
   heaterOn = true;
   heaterJ = 0;
@@ -158,6 +160,7 @@ export class PotState {
     c.whistleOpen = this.whistleOpen;
     c.whistles = this.whistles;
     c.dry = this.dry;
+    c.rateKPerS = this.rateKPerS;
     c.heaterOn = this.heaterOn;
     c.heaterJ = this.heaterJ;
     c.lossJ = this.lossJ;

@@ -29,25 +29,30 @@ export function step(s: PotState, dt: number, heaterW: number): void {
   const steamShare = ps / p;
 
   const heater = pot.efficiency * heaterW;
-  const base = (pot.baseJPerK * s.baseC + dt * (heater + pot.baseWPerK * t0)) / (pot.baseJPerK + dt * pot.baseWPerK);
+  // The food as it will be in the middle of the step, by its last rate: with it the lumps are second order in time.
+  const tm = t0 + (dt / 2) * s.rateKPerS;
+  const halfBase = (dt / 2) * pot.baseWPerK;
+  const base = ((pot.baseJPerK - halfBase) * s.baseC + dt * heater + 2 * halfBase * tm) / (pot.baseJPerK + halfBase);
   const lidWPerK = pot.lidAirWPerK + (pot.lidSteamWPerK - pot.lidAirWPerK) * steamShare * steamShare * steamShare;
+  const halfLid = (dt / 2) * (lidWPerK + pot.lidLossWPerK);
   const lid =
-    (pot.lidJPerK * s.lidC + dt * (lidWPerK * t0 + pot.lidLossWPerK * pot.roomC)) /
-    (pot.lidJPerK + dt * (lidWPerK + pot.lidLossWPerK));
-  const sideLossW = (pot.sideLossWPerK + pot.fillLossWPerK * s.fill) * (t0 - pot.roomC);
-  let q = pot.baseWPerK * (base - t0) - lidWPerK * (t0 - lid) - sideLossW;
+    ((pot.lidJPerK - halfLid) * s.lidC + dt * (lidWPerK * tm + pot.lidLossWPerK * pot.roomC)) /
+    (pot.lidJPerK + halfLid);
+  const lidMeanC = (s.lidC + lid) / 2;
+  const sideLossW = (pot.sideLossWPerK + pot.fillLossWPerK * s.fill) * (tm - pot.roomC);
+  let q = pot.baseWPerK * ((s.baseC + base) / 2 - tm) - lidWPerK * (tm - lidMeanC) - sideLossW;
   for (let i = 0; i < s.slowC.length; i++) {
     const surface = s.slowSurface[i];
     const slowing = surface ? surfaceSlowing(surface.place, t0, surface.lOverK) : 1;
     const rate = dt / (s.slowTauS[i]! * slowing);
-    const next = (s.slowC[i]! + rate * t0) / (1 + rate);
+    const next = (s.slowC[i]! * (1 - rate / 2) + rate * tm) / (1 + rate / 2);
     q -= (s.slowJPerK[i]! * (next - s.slowC[i]!)) / dt;
     s.slowC[i] = next;
   }
   s.baseC = base;
   s.lidC = lid;
   s.heaterJ += heater * dt;
-  s.lossJ += (sideLossW + pot.lidLossWPerK * (lid - pot.roomC)) * dt;
+  s.lossJ += (sideLossW + pot.lidLossWPerK * (lidMeanC - pot.roomC)) * dt;
 
   const vapourKg = rhoG * s.headM3;
   const heatJPerK =
@@ -103,6 +108,7 @@ export function step(s: PotState, dt: number, heaterW: number): void {
   }
   if (s.waterKg - vapourKg < 1e-4) s.dry = true;
   s.timeS += dt;
+  s.rateKPerS = (s.tempC - t0) / dt;
   movePin(s);
 }
 
