@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
+import { pots, starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { ProgressBar } from 'primeng/progressbar';
+import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
@@ -19,7 +20,18 @@ import { WhyText } from './why-text';
 /** 5 Pressure: equal doneness over minutes and release, two programs side by side, the curve of the pot. */
 @Component({
   selector: 'ek-pressure-sheet',
-  imports: [FormsModule, TranslocoDirective, Button, InputNumber, ProgressBar, Chances, Chart, TryIt, WhyText],
+  imports: [
+    FormsModule,
+    TranslocoDirective,
+    Button,
+    InputNumber,
+    ProgressBar,
+    SelectButton,
+    Chances,
+    Chart,
+    TryIt,
+    WhyText,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -101,10 +113,21 @@ import { WhyText } from './why-text';
                 [showButtons]="true"
                 buttonLayout="horizontal"
                 suffix=" min"
-                [inputStyle]="{ width: '5.6rem', textAlign: 'center' }"
+                [inputStyle]="{ width: '4.9rem', textAlign: 'center' }"
                 [inputId]="m.id"
               />
             </label>
+          }
+          @if (levels().length > 1) {
+            <p-selectbutton
+              [options]="levels()"
+              optionLabel="label"
+              optionValue="value"
+              [allowEmpty]="false"
+              [ngModel]="p.program.pressure"
+              (ngModelChange)="pressure($event)"
+              [ariaLabel]="t('pressure.level')"
+            />
           }
           @if (mine()) {
             <strong class="yours">{{ t('pressure.yours', { was: was() }) }}</strong>
@@ -203,7 +226,7 @@ export class PressureSheet {
   });
   readonly mine = computed(() => {
     const o = this.dish()?.overrides;
-    return o?.holdMin !== undefined || o?.release !== undefined;
+    return o?.holdMin !== undefined || o?.release !== undefined || o?.pressure !== undefined;
   });
   readonly was = computed(() => {
     const d = this.plan()?.decided;
@@ -253,6 +276,23 @@ export class PressureSheet {
       return codes.length > 0 ? [{ release, codes }] : [];
     }),
   );
+
+  /** High and low, where the cooker has both and lets one choose. */
+  readonly levels = computed(() => {
+    const pot = pots.find((x) => x.id === this.plan()?.pot.id);
+    if (!pot || pot.lowKpa === null || pot.programs) return [];
+    return (['high', 'low'] as const).map((value) => ({
+      value,
+      label: this.words(`pressure.${value}`, { kpa: this.fmt.number(value === 'high' ? pot.highKpa : pot.lowKpa!) }),
+    }));
+  });
+  pressure(level: 'high' | 'low'): void {
+    const dish = this.dish();
+    if (dish)
+      this.store.dispatch(
+        BenchActions.edit({ dish: withOverrides(dish, { pressure: level === 'high' ? undefined : level }) }),
+      );
+  }
 
   private compareSame(m: DonenessMap, p: Plan): void {
     const quick = p.program.release.kind === 'quick';
@@ -308,7 +348,11 @@ export class PressureSheet {
   release(): void {
     const dish = this.dish();
     if (dish)
-      this.store.dispatch(BenchActions.edit({ dish: withOverrides(dish, { holdMin: undefined, release: undefined }) }));
+      this.store.dispatch(
+        BenchActions.edit({
+          dish: withOverrides(dish, { holdMin: undefined, release: undefined, pressure: undefined }),
+        }),
+      );
   }
   table(p: Plan): { m: number; c: number; k: number }[] {
     return p.curve.minutes.flatMap((m, i) =>
