@@ -4,7 +4,7 @@ import { lived } from '../src/clock/lived';
 import { cookFormat, type Cook } from '../src/clock/record';
 import { replan } from '../src/clock/replan';
 import { plan } from '../src/plan/plan';
-import { hut, turkeyRice } from './helpers/dishes';
+import { hut, seaLevel, turkeyRice } from './helpers/dishes';
 
 const p = plan(turkeyRice(), hut);
 const serve = Date.UTC(2026, 10, 25, 19, 0);
@@ -78,6 +78,17 @@ describe('what the taps tell', () => {
     expect(real.holdMin).toBe(1.5);
     const held = replan(p.steps, serve, [lock, up, own], now).steps.find((s) => s.step.id === 'hold')!;
     expect((held.endMs - held.startMs) / 60_000).toBeCloseTo(1.5, 6);
+  });
+  test('in a whistle cooker the counting lasts from the pin to the last whistle, and never no time', () => {
+    const q = plan(turkeyRice(), { ...seaLevel, potId: 'whistle-5' });
+    const ids = q.steps.map((s) => s.id);
+    expect(ids).not.toContain('to-full');
+    const hold = q.steps.find((s) => s.id === 'hold')!;
+    const toFull = q.program.minutesToPressure - q.program.pinUpMin;
+    expect(hold.minutes).toBeCloseTo(toFull + q.program.holdMin, 6);
+    const own = { id: 'h', kind: 'hold-min' as const, note: '6', atMs: at(1) };
+    const taken = replan(q.steps, serve, [own], at(1)).steps.find((s) => s.step.id === 'hold')!;
+    expect((taken.endMs - taken.startMs) / 60_000).toBeCloseTo(toFull + 6, 6);
   });
   test('a release that goes on long after its minutes is told as it runs', () => {
     const release = { id: 'd', kind: 'pin-down' as const, atMs: at(lid + 11 + 45) };

@@ -72,7 +72,12 @@ function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): read
   const note = events.findLast((e) => e.kind === 'hold-min')?.note;
   const own = note === undefined || note.trim() === '' ? NaN : Number(note);
   if (!Number.isFinite(own) || own < 0) return steps;
-  return steps.map((s) => (s.id === 'hold' ? { ...s, minutes: own, params: { ...s.params, hold: own } } : s));
+  return steps.map((s) => {
+    if (s.id !== 'hold') return s;
+    // Where whistles are counted the step holds the way to the first of them too.
+    const before = s.minutes - Number(s.params['hold'] ?? s.minutes);
+    return { ...s, minutes: before + own, params: { ...s.params, hold: own } };
+  });
 }
 
 /** The pot or the clock ends these; nobody has to tap. */

@@ -133,20 +133,23 @@ export function buildSteps(x: StepInput): Step[] {
     expects: 'pin-up',
     caution: 'no-pin',
   });
-  add({
-    id: 'to-full',
-    stage: 'heat-up',
-    kind: 'wait',
-    minutes: x.toFullMin,
-    text: 'to-full',
-    params: { kpa: x.gaugeKpa },
-  });
+  // Whistles are counted from the pin on: the way to the first of them is part of that step.
+  const counted = x.whistles !== null;
+  if (!counted)
+    add({
+      id: 'to-full',
+      stage: 'heat-up',
+      kind: 'wait',
+      minutes: x.toFullMin,
+      text: 'to-full',
+      params: { kpa: x.gaugeKpa },
+    });
   add({
     id: 'hold',
     stage: 'hold',
     kind: 'wait',
-    minutes: x.holdMin,
-    text: x.whistles === null ? 'hold' : 'hold-whistles',
+    minutes: counted ? x.toFullMin + x.holdMin : x.holdMin,
+    text: counted ? 'hold-whistles' : 'hold',
     params: { hold: x.holdMin, whistles: x.whistles ?? 0 },
     caution: 'hands-off',
   });
