@@ -42,7 +42,7 @@ export interface Band {
         <span class="edge quiet" [style.left.%]="x(e.at)">{{ e.text }}</span>
       }
       @if (limit(); as l) {
-        <span class="limit-text" [style.left.%]="x(l.at)" [class.flip]="x(l.at) > 45">{{ l.text }}</span>
+        <span class="limit-text" [style.left.%]="x(l.at)" [class.flip]="x(l.at) > 40">{{ l.text }}</span>
       }
       <span class="spread" [style.left.%]="x(low())" [style.width.%]="x(high()) - x(low())"></span>
       <span class="dot" [style.left.%]="x(at())"></span>
