@@ -140,6 +140,7 @@ test('the hold of equal doneness is read between the columns of the map', () => 
     meatFromMin: [],
     naturalFullMin: 12,
     bandEdges: [],
+    sprayUnderMin: 0,
   };
   const at = (e: number, n: number) =>
     sameDoneness(map, { ...turkeyPlan, grain: { ...turkeyPlan.grain!, equivalentMin: e } }, n);

@@ -6,7 +6,8 @@ import { solveBoth } from './solve';
 
 /** The liquid that batches of the same dish need, against what a ratio would pour. */
 export interface Ratios {
-  points: { factor: number; grainG: number; addMl: number; mlPerMl: number }[];
+  /** `takenG` is the water that the grain drinks: what is poured beyond it is the part that a ratio gets wrong */
+  points: { factor: number; grainG: number; addMl: number; mlPerMl: number; takenG: number }[];
   /** addMl = perGrain x grain + constant, fitted through the points */
   perGrainMlPerG: number;
   constantMl: number;
@@ -26,7 +27,7 @@ export function ratios(dish: Dish, kitchen: Kitchen): Ratios | null {
     const { cooked } = solveBoth(b, dish.texture ?? 'fluffy');
     const grainG = b.g.grain.grams;
     const grainMl = grainG / b.g.grain.food.bulkGPerMl[0];
-    return [{ factor, grainG, addMl: cooked.addMl, mlPerMl: cooked.addMl / grainMl }];
+    return [{ factor, grainG, addMl: cooked.addMl, mlPerMl: cooked.addMl / grainMl, takenG: cooked.outcome?.upG ?? 0 }];
   });
   if (points.length < 2) return null;
   const n = points.length;

@@ -60,6 +60,7 @@ interface CookFact {
   value: (p: Plan) => number;
   window: readonly [number, number];
   kitchen?: Kitchen;
+  miss?: readonly [number, number];
 }
 const moisture = (p: Plan): number => 100 * (p.grain ?? p.pasta)!.moisture;
 const index = (p: Plan): number => p.grain!.textureIndex;
