@@ -48,9 +48,9 @@ const purgePa = 300;
 const purgeStepS = 0.5;
 /**
  * Where nothing bends, the pot takes long steps and the samples between are read off the line: heating well below the boil,
- * a hold that has settled, a release under way [derived: within 0.04 K of fine steps over an hour].
+ * a hold that has settled, a release under way [derived: within 0.1 K of a fine solver over an hour].
  */
-const calm = { stepS: 4, belowC: 85, settleS: 120, holdS: 60, releaseS: 60, pinPa: 4000 };
+const calm = { stepS: 10, riseS: 4, belowC: 85, settleS: 30, holdS: 30, releaseS: 20, pinPa: 2500, shortPa: 12_000 };
 const calmSamples = (dtS: number): number => Math.max(1, Math.round(calm.stepS / dtS));
 
 /** One step of so many samples, each recorded. */
@@ -143,8 +143,7 @@ export class HeatedPot {
     const s = this.state;
     this.recorder.push(s.tempC, s.gaugePa() / 1000);
     while (s.timeS < heatLimitS && !s.dry) {
-      const heating = s.timeS >= calm.settleS && !s.pinUp && s.tempC < calm.belowC;
-      this.advance(pot.whistle ? pot.powerW : heaterW(s, this.setPa), heating ? calmSamples(dtS) : 1);
+      this.advance(pot.whistle ? pot.powerW : heaterW(s, this.setPa), this.heatSamples());
       if (this.pinUpS === null && s.pinUp) this.pinUpS = s.timeS;
       if (s.pinUp && (pot.whistle ? s.whistles > 0 : s.gauge >= pot.startShare * this.setPa)) {
         this.countdownS = s.timeS;
@@ -152,6 +151,16 @@ export class HeatedPot {
       }
     }
     this.keep();
+  }
+
+  /** Samples of the next step on the way up: long ones well below the boil, and again between the pin and the set pressure. */
+  private heatSamples(): number {
+    const s = this.state;
+    if (s.timeS < calm.settleS) return 1;
+    if (!s.pinUp) return s.tempC < calm.belowC ? calmSamples(this.dtS) : 1;
+    const since = s.timeS - (this.pinUpS ?? s.timeS);
+    const smooth = !s.pot.whistle && s.pot.control === 'throttle' && since >= calm.riseS;
+    return smooth && s.gauge < this.setPa * s.pot.startShare - calm.shortPa ? Math.round(calm.riseS / this.dtS) : 1;
   }
 
   private keep(): void {

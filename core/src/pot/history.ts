@@ -32,9 +32,14 @@ export function everyNth(h: History, n: number): History {
 const branchRoom = 512;
 /** A growing pair of columns; doubling keeps appending cheap. */
 export class Recorder {
-  private temp = new Float64Array(4096);
-  private gauge = new Float64Array(4096);
+  private temp: Float64Array;
+  private gauge: Float64Array;
   length = 0;
+
+  constructor(room = 4096) {
+    this.temp = new Float64Array(room);
+    this.gauge = new Float64Array(room);
+  }
 
   push(tempC: number, gaugeKpa: number): void {
     if (this.length === this.temp.length) {
@@ -52,11 +57,9 @@ export class Recorder {
 
   /** A recorder that starts with the first `n` samples of this one. */
   branch(n: number): Recorder {
-    const copy = new Recorder();
     if (n > this.length) throw new RangeError('branch past the end');
     // Room for a quick release; a longer branch grows by doubling.
-    copy.temp = new Float64Array(n + branchRoom);
-    copy.gauge = new Float64Array(n + branchRoom);
+    const copy = new Recorder(n + branchRoom);
     copy.temp.set(this.temp.subarray(0, n));
     copy.gauge.set(this.gauge.subarray(0, n));
     copy.length = n;
