@@ -52,6 +52,11 @@ describe('computed for this pot', () => {
     const holds = [4, 8, 12, 16].map(hold);
     expect(holds).toEqual([...holds].sort((a, b) => b - a));
   });
+  test('a burn warning at once, before anything cooked, asks for no more than the planned minutes', () => {
+    const m = rescue('burn-warning', dish, hut, p, { minutes: 1 });
+    expect(Number(m.effect['holdMin'])).toBeLessThanOrEqual(p.program.holdMin + 1);
+    expect(Number(m.effect['doneShare'])).toBeLessThan(0.05);
+  });
   test('meat under its minimum: always ends at the thermometer, and the published minimum is named', () => {
     const m = rescue('meat-under', dish, hut, p, all);
     expect(m.steps.at(-1)).toEqual({ code: 'check-thermometer', params: { minimum: 74 } });

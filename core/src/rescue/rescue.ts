@@ -65,11 +65,13 @@ const movers: Record<Symptom, Mover> = {
     };
   },
   'burn-warning': (b, p, a) => {
-    const done = soFar(p, a.minutes!);
     const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0;
+    const done = soFar(b, p, a.minutes!);
+    // The planned release follows the new hold too, and cooks as it did in the plan.
+    const release = want - soFar(b, p, p.program.minutesToPressure + p.program.holdMin);
     const perMin = b.g.grain ? rate(b.g.grain.food.grain!.kinetics, p.program.steamC) : 1;
     // A warm pot comes back to pressure in about half its first time; that cooks too.
-    const left = Math.max(0, (want - done) / perMin - p.program.minutesToPressure / 4);
+    const left = Math.max(0, (want - done - release) / perMin - p.program.minutesToPressure / 4);
     const ml = round5(Math.max(spareMl, p.pot.minimumLiquidMl - p.pot.thinLiquidMl + spareMl));
     const thick = p.stack.filter((l) => l.kind === 'thick').map((l) => l.ingredient);
     return {
@@ -228,16 +230,16 @@ const movers: Record<Symptom, Mover> = {
   },
 };
 
-/** Equivalent minutes that the starch has had after so many minutes under the lid, from the planned curve. */
-function soFar(p: Plan, minutes: number): number {
-  const total = p.curve.minutes.at(-1) ?? 1;
+/** Equivalent minutes that the starch had by a minute of the planned cook, by its own rate along the planned curve. */
+function soFar(b: Bench, p: Plan, minutes: number): number {
   const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0;
+  const kinetics = b.g.grain?.food.grain?.kinetics ?? 'diff';
   let all = 0;
   let had = 0;
   p.curve.tempC.forEach((c, i) => {
-    const r = rate('diff', c);
+    const r = rate(kinetics, c);
     all += r;
-    if (p.curve.minutes[i]! <= Math.min(minutes, total)) had += r;
+    if (p.curve.minutes[i]! <= minutes) had += r;
   });
   return all > 0 ? (want * had) / all : 0;
 }
