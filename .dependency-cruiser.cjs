@@ -46,8 +46,19 @@ module.exports = {
       'only web/ui touches Plotly',
     ),
     down('core-knows-no-shell', { path: '^core/' }, { path: '^(web|server|devices|e2e)/' }, 'the core knows no shell'),
+    down(
+      'devices-know-only-the-core',
+      { path: '^devices/' },
+      { path: '^(web|server)/' },
+      'devices speak the protocol only',
+    ),
     down('server-knows-no-web', { path: '^server/' }, { path: '^web/' }, 'server and web meet in the core only'),
-    down('web-knows-no-server', { path: '^web/' }, { path: '^server/' }, 'server and web meet in the core only'),
+    down(
+      'web-knows-no-server',
+      { path: '^web/' },
+      { path: '^(server|devices)/' },
+      'server and web meet in the core only',
+    ),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -48,7 +48,10 @@ const bundle = async (entry, outfile) => {
     target: 'node20',
     format: 'esm',
     packages: 'external',
-    alias: { '@einkorn/core': join(root, 'core/src/index.ts') },
+    alias: {
+      '@einkorn/core': join(root, 'core/src/index.ts'),
+      '@einkorn/devices': join(root, 'devices/src/index.ts'),
+    },
     sourcemap: true,
     logLevel: 'warning',
   });
@@ -62,8 +65,11 @@ export async function buildCli() {
 }
 
 export const buildServer = () =>
-  once('server/dist/stamp', 'server/dist/main.mjs', ['core/src', 'server/src', 'package-lock.json'], () =>
-    bundle('server/src/main.ts', 'server/dist/main.mjs'),
+  once(
+    'server/dist/stamp',
+    'server/dist/main.mjs',
+    ['core/src', 'devices/src', 'server/src', 'package-lock.json'],
+    () => bundle('server/src/main.ts', 'server/dist/main.mjs'),
   );
 
 export const buildWeb = () =>

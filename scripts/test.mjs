@@ -74,10 +74,11 @@ check(
   '--config',
   '.dependency-cruiser.cjs',
   'core/src',
+  'devices/src',
   'server/src',
   'web/src',
 );
-for (const p of ['core', 'server', 'e2e', 'scripts', 'bench'])
+for (const p of ['core', 'devices', 'server', 'e2e', 'scripts', 'bench'])
   check(`types ${p}`, tool('typescript', 'bin', 'tsc'), '-p', `${p}/tsconfig.json`, '--noEmit');
 check(
   'types web',
@@ -89,7 +90,7 @@ check(
 check('types web worker', tool('typescript', 'bin', 'tsc'), '-p', 'web/tsconfig.worker.json', '--noEmit');
 check('types web tests', tool('typescript', 'bin', 'tsc'), '-p', 'web/tsconfig.spec.json', '--noEmit');
 await buildCli();
-for (const w of ['core', 'server', 'web']) jest(w);
+for (const w of ['core', 'devices', 'server', 'web']) jest(w);
 await browser();
 
 if (failures.length > 0) console.log(`Failed: ${failures.join(', ')}`);

@@ -4,7 +4,10 @@ module.exports = {
   setupFilesAfterEnv: ['<rootDir>/../core/test/setup.ts'],
   roots: ['<rootDir>/test'],
   testTimeout: 30000,
-  moduleNameMapper: { '^@einkorn/core$': '<rootDir>/../core/src/index.ts' },
+  moduleNameMapper: {
+    '^@einkorn/core$': '<rootDir>/../core/src/index.ts',
+    '^@einkorn/devices$': '<rootDir>/../devices/src/index.ts',
+  },
   transform: {
     '^.+\\.ts$': [
       '@swc/jest',

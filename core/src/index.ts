@@ -11,7 +11,10 @@ export { foods, foodIds, findFood, measurable } from './food/find';
 export { saturationC, saturationPa } from './water/saturation';
 export { ambientPa, steamC } from './water/atmosphere';
 export { pots, potIds, baseAreaCm2, type PotProfile } from './pot/profile';
-export { type Program, type Release } from './pot/cook';
+export { heaterW, type CookRun, type Program, type Release } from './pot/cook';
+export { PotState, type Load } from './pot/state';
+export { step as stepPot } from './pot/step';
+export { Recorder } from './pot/history';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';
 export * from './dish/schema';
 export * from './dish/kitchen';
@@ -35,6 +38,16 @@ export { schedule, type Schedule } from './clock/schedule';
 export { outlook, type Outlook, type Reality } from './clock/outlook';
 export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Move, type MoveStep, type Symptom } from './rescue/moves';
-export { replan, runsByItself, type CookEvent, type Replanned, type TimedStep } from './clock/replan';
+export {
+  endsSomething,
+  eventKinds,
+  replan,
+  runsByItself,
+  type CookEvent,
+  type EventKind,
+  type Replanned,
+  type TimedStep,
+} from './clock/replan';
 export * from './clock/record';
 export { lived } from './clock/lived';
+export { became, loadOfPlan, type Became } from './clock/became';

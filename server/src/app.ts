@@ -6,7 +6,9 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { Bus } from './live/bus';
 import { cookRoutes } from './routes/cooks';
+import { deviceRoutes } from './routes/devices';
 import { dishRoutes } from './routes/dishes';
 import { kitchenRoutes } from './routes/kitchen';
 import { planRoutes } from './routes/plan';
@@ -47,8 +49,10 @@ export function createApp(store: Store, log: Logger, webFolder?: string): Expres
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
   app.use('/api/plan', planRoutes());
   app.use('/api/dishes', dishRoutes(store));
-  app.use('/api/cooks', cookRoutes(store));
-  app.use('/api/kitchen', kitchenRoutes(store));
+  const bus = new Bus();
+  app.use('/api/cooks', cookRoutes(store, bus));
+  app.use('/api/devices', deviceRoutes(store, bus));
+  app.use('/api/kitchen', kitchenRoutes(store, bus));
   app.use('/api', noRoute);
   if (webFolder && existsSync(webFolder)) {
     app.use(express.static(webFolder, { index: false, maxAge: '1y', immutable: true, setHeaders: neverKeepPage }));

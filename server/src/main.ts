@@ -1,6 +1,7 @@
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pino from 'pino';
+import { runSimulatedDevices } from '@einkorn/devices';
 import { createApp } from './app';
 import { seedDemo } from './demo/seed';
 import { openStore } from './store/connect';
@@ -18,9 +19,11 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 const store = await openStore(folder);
 await seedDemo(store);
+let stopDevices = (): void => undefined;
 const server = createApp(store, log, join(root, 'web', 'dist', 'browser')).listen(port, () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
+  stopDevices = runSimulatedDevices(`http://localhost:${at}`);
   console.log(`Einkorn is ready: http://localhost:${at}`);
 });
 server.on('error', (e: NodeJS.ErrnoException) => {
@@ -32,8 +35,10 @@ let stopping = false;
 function stop(): void {
   if (stopping) return;
   stopping = true;
+  stopDevices();
   server.close(() => void store.sequelize.close().then(() => process.exit(0)));
-  server.closeIdleConnections();
+  // Open streams have no end of their own.
+  server.closeAllConnections();
   setTimeout(() => process.exit(0), 2000).unref();
 }
 process.on('SIGINT', stop);

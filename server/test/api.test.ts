@@ -166,6 +166,7 @@ describe('kitchen and plan', () => {
             altitudeM: 1180,
             units: 'metric',
             theme: 'auto',
+            devices: false,
           }),
         ),
       ),

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
 import { planSchema, type Curve, type Plan } from '../plan/document';
-import { replan } from './replan';
+import { eventKinds, replan } from './replan';
 
 export const cookFormat = 'einkorn.cook/1';
 
@@ -31,11 +31,31 @@ const moment = z.number().int().min(0).max(4_102_444_800_000);
 export const cookEventSchema = z.strictObject({
   /** made by the client, so that a repeated send is one event */
   id: z.string().min(1).max(60),
-  kind: z.enum(['done', 'pin-up', 'pin-down', 'undo', 'burn', 'off-plan', 'whistle', 'hold-min']),
+  kind: z.enum(eventKinds),
   step: z.string().max(80).optional(),
   atMs: moment,
   note: z.string().max(500).optional(),
+  /** what was measured: degC (core), g (weight), kPa (gauge), min (timer, hold-min) */
+  value: z.number().min(-100).max(100_000).optional(),
+  /** the device that told it; absent when a hand tapped */
+  device: z.string().max(40).optional(),
 });
+
+/** What can go wrong with the practice cooker. */
+export const faults = ['slow-seal', 'leaking-ring', 'burn-cut-out', 'weak-heater', 'late-whistle'] as const;
+export type Fault = (typeof faults)[number];
+export const practiceSchema = z.strictObject({
+  /** the same seed is the same cooker, to the last flicker of its needle */
+  seed: z.number().int().min(0).max(2_147_483_647),
+  faults: z.array(z.enum(faults)).max(faults.length).default([]),
+  /** the faults were drawn and are not shown before the end */
+  surprise: z.boolean().default(false),
+  /** how fast the practice clock runs against the wall's */
+  speed: z.number().min(1).max(60).default(10),
+  /** who tells the stove of the pin: the devices, or the cook, who then learns to look */
+  hands: z.enum(['you', 'devices']).default('you'),
+});
+export type Practice = z.infer<typeof practiceSchema>;
 
 /** What the cook says afterwards. */
 export const outcomeSchema = z.strictObject({
@@ -55,6 +75,8 @@ export const cookSchema = z.strictObject({
   finishedMs: moment.nullable(),
   events: z.array(cookEventSchema).max(2000),
   outcome: outcomeSchema.nullable(),
+  /** a cook on the simulated cooker; it never counts in a statistic */
+  practice: practiceSchema.optional(),
 });
 export type Cook = z.infer<typeof cookSchema>;
 export type StoredEvent = z.infer<typeof cookEventSchema>;

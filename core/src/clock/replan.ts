@@ -1,9 +1,32 @@
 import type { Step } from '../plan/document';
 
 /** What really happened, in milliseconds since the epoch. */
+export const eventKinds = [
+  'done',
+  'heat-on',
+  'hot',
+  'pin-up',
+  'countdown',
+  'whistle',
+  'valve-open',
+  'pin-down',
+  'undo',
+  'hold-min',
+  'burn',
+  'off-plan',
+  'core',
+  'weight',
+  'gauge',
+  'note',
+  'timer',
+  'timer-stop',
+  'thermometer-skipped',
+] as const;
+export type EventKind = (typeof eventKinds)[number];
+
 export interface CookEvent {
-  /** `done` ends a step; the taps end the step that waits for them */
-  kind: 'done' | 'pin-up' | 'pin-down' | 'undo' | 'burn' | 'off-plan' | 'whistle' | 'hold-min';
+  /** `done` ends a step; the taps end the step that waits for them; the others are written down */
+  kind: EventKind;
   step?: string;
   atMs: number;
   note?: string;
@@ -83,6 +106,9 @@ function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): read
 /** The pot or the clock ends these; nobody has to tap. */
 export const runsByItself = (step: Step): boolean => step.kind === 'wait' && step.expects === undefined;
 
+/** Steps that no tap is waited for, but which one ends all the same. */
+const endedBy: Partial<Record<EventKind, string>> = { countdown: 'to-full', 'valve-open': 'natural' };
+
 /** The last fact wins; an undo takes back the newest `done` or tap. */
 function factsByStep(steps: readonly Step[], events: readonly CookEvent[]): Map<string, number> {
   const kept: CookEvent[] = [];
@@ -95,7 +121,9 @@ function factsByStep(steps: readonly Step[], events: readonly CookEvent[]): Map<
   }
   const facts = new Map<string, number>();
   for (const e of kept) {
-    const step = e.kind === 'done' ? steps.find((s) => s.id === e.step) : steps.find((s) => s.expects === e.kind);
+    const step = steps.find((s) =>
+      e.kind === 'done' ? s.id === e.step : s.expects === e.kind || s.id === endedBy[e.kind],
+    );
     if (step) facts.set(step.id, e.atMs);
   }
   return facts;
@@ -113,4 +141,6 @@ function laterFacts(steps: readonly Step[], facts: ReadonlyMap<string, number>):
   return out;
 }
 
-const endsSomething = (e: CookEvent): boolean => e.kind === 'done' || e.kind === 'pin-up' || e.kind === 'pin-down';
+const ending: ReadonlySet<EventKind> = new Set(['done', 'pin-up', 'pin-down', 'countdown', 'valve-open']);
+/** Such a tap ends a step, and is what an undo takes back. */
+export const endsSomething = (e: { kind: EventKind }): boolean => ending.has(e.kind);

@@ -17,5 +17,7 @@ export const kitchenSchema = z.strictObject({
     .default(0),
   units: z.enum(['metric', 'cups']).default('metric'),
   theme: z.enum(['auto', 'light', 'dark']).default('auto'),
+  /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
+  devices: z.boolean().default(false),
 });
 export type Kitchen = z.infer<typeof kitchenSchema>;

@@ -280,9 +280,9 @@ export class HeatedPot {
 
 /**
  * Full power until the pin is up. Then throttled in proportion to what is missing, or switched off above the band and on
- * below it; the base sensor leads.
+ * below it; the base sensor leads. Watts before the efficiency; `setPa` is the wanted gauge in Pa.
  */
-function heaterW(s: PotState, setPa: number): number {
+export function heaterW(s: PotState, setPa: number): number {
   if (!s.pinUp) return s.pot.powerW;
   const felt = s.gauge + s.pot.leadPaPerK * Math.max(0, s.baseC - s.tempC);
   if (s.pot.control === 'on-off') {

@@ -1,7 +1,11 @@
 import { Router } from 'express';
 import * as z from 'zod';
 import { cookEventSchema, cookSchema, outcomeSchema, problemOf } from '@einkorn/core';
+import { debrief, drawFaults } from '@einkorn/devices';
+import type { Bus } from '../live/bus';
+import { openStream } from '../live/stream';
 import type { Store } from '../store/connect';
+import { getKitchen } from '../store/kitchen';
 import { addCook, addEvents, finishCook, getCook, listCooks, removeCook } from '../store/cooks';
 
 const eventsBody = z.strictObject({ events: z.array(cookEventSchema).min(1).max(200) });
@@ -16,23 +20,65 @@ function read<T>(schema: z.ZodType<T>, body: unknown, what: string): T {
   return parsed.data;
 }
 
-/** /api/cooks: cooks in progress and the log. Events are only ever added; each has an id, so a repeat is harmless. */
-export function cookRoutes(store: Store): Router {
+/** What a screen asks of the devices of its cook. */
+const commandBody = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('measure'), what: z.enum(['temperature', 'weight']) }),
+  z.strictObject({ kind: z.literal('speed'), speed: z.number().min(1).max(60) }),
+]);
+
+/**
+ * /api/cooks: cooks in progress and the log. Events are only ever added; each has an id, so a repeat is harmless, and
+ * every screen of a cook is told of them as they come.
+ */
+export function cookRoutes(store: Store, bus: Bus): Router {
   const r = Router();
   r.get('/', async (_req, res) => void res.json(await listCooks(store)));
   r.get('/:id', async (req, res) => void res.json(await getCook(store, req.params.id)));
   r.post('/', async (req, res) => {
     const cook = read(cookSchema, req.body, 'The cook cannot be started.');
+    if (cook.practice?.surprise)
+      cook.practice.faults = drawFaults(cook.practice.seed, cook.plan.program.whistles !== undefined);
     await addCook(store, cook);
+    if (cook.finishedMs === null && (cook.practice || (await getKitchen(store)).devices))
+      bus.command({ kind: 'attach', cook: await getCook(store, cook.id) });
     res.status(201).json(await getCook(store, cook.id));
   });
   r.post('/:id/events', async (req, res) => {
-    await addEvents(store, req.params.id, read(eventsBody, req.body, 'The tap cannot be kept.').events);
-    res.json(await getCook(store, req.params.id));
+    const { id } = req.params;
+    const { events } = read(eventsBody, req.body, 'The tap cannot be kept.');
+    await addEvents(store, id, events);
+    bus.tell(id, { name: 'events', data: { events } });
+    bus.command({ kind: 'events', cookId: id, events });
+    res.json(await getCook(store, id));
+  });
+  r.get('/:id/stream', async (req, res) => {
+    const { id } = req.params;
+    const cook = await getCook(store, id);
+    const stop = bus.watch(id, (n) => send(n.name, n.data));
+    const send = openStream(req, res, stop);
+    // What happened while nobody listened comes first.
+    send('events', { events: cook.events });
+    if (cook.finishedMs !== null) send('finished', { finishedMs: cook.finishedMs });
+  });
+  r.post('/:id/commands', async (req, res) => {
+    const { id } = req.params;
+    await getCook(store, id);
+    bus.command({ ...read(commandBody, req.body, 'The devices cannot do that.'), cookId: id });
+    res.status(202).json({ ok: true });
+  });
+  r.get('/:id/debrief', async (req, res) => {
+    const cook = await getCook(store, req.params.id);
+    res.json(cook.practice ? debrief(cook) : null);
   });
   r.patch('/:id', async (req, res) => {
-    await finishCook(store, req.params.id, read(finishBody, req.body, 'The outcome cannot be kept.'));
-    res.json(await getCook(store, req.params.id));
+    const { id } = req.params;
+    await finishCook(store, id, read(finishBody, req.body, 'The outcome cannot be kept.'));
+    const cook = await getCook(store, id);
+    if (cook.finishedMs !== null) {
+      bus.tell(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });
+      bus.command({ kind: 'detach', cookId: id });
+    }
+    res.json(cook);
   });
   r.delete('/:id', async (req, res) => {
     await removeCook(store, req.params.id);

@@ -26,6 +26,15 @@ export async function getCook({ models }: Store, id: string): Promise<Cook> {
   return toCook(row, await models.Events.findAll({ where: { cookId: id }, order: [['seq', 'ASC']] }));
 }
 
+/** Cooks in progress, newest first. */
+export async function runningCooks(store: Store): Promise<Cook[]> {
+  const rows = await store.models.Cooks.findAll({ where: { finishedMs: null }, order: [['startedMs', 'DESC']] });
+  return Promise.all(rows.map((c) => getCook(store, c.id)));
+}
+/** The real cook that a device without further word means. */
+export const newestRunning = async (store: Store): Promise<Cook | undefined> =>
+  (await runningCooks(store)).find((c) => !c.practice);
+
 /** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */
 export async function addCook({ models, sequelize }: Store, cook: Cook): Promise<void> {
   await sequelize.transaction(async (transaction) => {
@@ -33,7 +42,16 @@ export async function addCook({ models, sequelize }: Store, cook: Cook): Promise
     const dish = cook.dishId === null ? null : await models.Dishes.findByPk(cook.dishId, { transaction });
     const { id, startedMs, finishedMs, outcome } = cook;
     await models.Cooks.create(
-      { id, dishId: dish?.id ?? null, dish: cook.dish, plan: cook.plan, startedMs, finishedMs, outcome },
+      {
+        id,
+        dishId: dish?.id ?? null,
+        dish: cook.dish,
+        plan: cook.plan,
+        startedMs,
+        finishedMs,
+        outcome,
+        practice: cook.practice ?? null,
+      },
       { transaction },
     );
     await models.Events.bulkCreate(
@@ -76,6 +94,8 @@ const eventRow = (cookId: string, e: StoredEvent, seq: number) => ({
   step: e.step ?? null,
   atMs: e.atMs,
   note: e.note ?? null,
+  value: e.value ?? null,
+  device: e.device ?? null,
   seq,
 });
 
@@ -94,5 +114,8 @@ const toCook = (row: CookRow, events: EventRow[]): Cook => ({
     atMs: e.atMs,
     ...(e.step === null ? {} : { step: e.step }),
     ...(e.note === null ? {} : { note: e.note }),
+    ...(e.value === null ? {} : { value: e.value }),
+    ...(e.device === null ? {} : { device: e.device }),
   })),
+  ...(row.practice ? { practice: row.practice } : {}),
 });

@@ -48,6 +48,14 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
       await q.addColumn('dishes', 'archivedMs', { type: DataTypes.BIGINT, allowNull: true });
     },
   },
+  {
+    name: '003-devices-practice',
+    up: async (q) => {
+      await q.addColumn('cook_events', 'value', { type: DataTypes.DOUBLE, allowNull: true });
+      await q.addColumn('cook_events', 'device', { type: DataTypes.STRING, allowNull: true });
+      await q.addColumn('cooks', 'practice', { type: DataTypes.JSON, allowNull: true });
+    },
+  },
 ];
 
 /** Runs what has not run yet, each migration once. */

@@ -7,7 +7,7 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
-import type { Dish, Outcome, Plan } from '@einkorn/core';
+import type { Dish, Outcome, Plan, Practice } from '@einkorn/core';
 
 const ms = (field: string) => ({
   type: DataTypes.BIGINT,
@@ -35,6 +35,7 @@ export class CookRow extends Model<InferAttributes<CookRow>, InferCreationAttrib
   declare startedMs: number;
   declare finishedMs: number | null;
   declare outcome: Outcome | null;
+  declare practice: CreationOptional<Practice | null>;
 }
 
 export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
@@ -44,6 +45,8 @@ export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttr
   declare step: CreationOptional<string | null>;
   declare atMs: number;
   declare note: CreationOptional<string | null>;
+  declare value: CreationOptional<number | null>;
+  declare device: CreationOptional<string | null>;
   declare seq: number;
 }
 
@@ -85,6 +88,7 @@ export function defineModels(sequelize: Sequelize): Models {
       startedMs: ms('startedMs'),
       finishedMs: ms('finishedMs'),
       outcome: json,
+      practice: json,
     },
     { ...common, tableName: 'cooks' },
   );
@@ -96,6 +100,8 @@ export function defineModels(sequelize: Sequelize): Models {
       step: STRING,
       atMs: ms('atMs'),
       note: TEXT,
+      value: DataTypes.DOUBLE,
+      device: STRING,
       seq: INTEGER,
     },
     { ...common, tableName: 'cook_events' },

@@ -1,0 +1,52 @@
+import type { Kitchen } from '../dish/kitchen';
+import type { Dish } from '../dish/schema';
+import { pastaBand } from '../grain/texture';
+import { setBench } from '../plan/bench';
+import type { MeatVerdict, Plan } from '../plan/document';
+import { baseAreaCm2 } from '../pot/profile';
+import { depthCm, loadOf } from '../plan/load';
+import { runMeats } from '../plan/meat';
+import { benchOfPlan } from '../plan/stages';
+import { grainOutcome } from '../plan/water';
+import type { CookRun } from '../pot/cook';
+import type { Load } from '../pot/state';
+
+/** What a pot's real history made of the food. */
+export interface Became {
+  band: string | null;
+  moisture: number | null;
+  equivalentMin: number | null;
+  freeSauceG: number | null;
+  /** texture points (pasta: hundredths of the packet's minutes) softer than planned; null without a starch */
+  softer: number | null;
+  meats: MeatVerdict[];
+}
+
+/** What stands in the pot when the lid is locked on this plan (the second stage of a two-stage one). */
+export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan): Load {
+  const b = benchOfPlan(setBench(dish, kitchen), plan);
+  return loadOf(b, plan.liquid.addMl, b.first);
+}
+
+/** Grain or pasta and every meat, from a history that was lived instead of planned. */
+export function became(dish: Dish, kitchen: Kitchen, plan: Plan, run: CookRun): Became {
+  const b = benchOfPlan(setBench(dish, kitchen), plan);
+  const load = loadOf(b, plan.liquid.addMl, b.first);
+  const depth = depthCm(b.g, load, baseAreaCm2(b.pot));
+  const out = b.g.grain ? grainOutcome(b.g, b.src, run, plan.liquid.addMl, depth, b.first?.steamG ?? 0) : null;
+  const x = out && plan.pasta ? (out.clock.equivalentMin * out.slowing) / plan.pasta.packetMin : null;
+  return {
+    band: out ? (x === null ? out.texture.band : pastaBand(x, out.clock.moisture)) : null,
+    moisture: out?.clock.moisture ?? null,
+    equivalentMin: out?.clock.equivalentMin ?? null,
+    freeSauceG: out?.clock.freeG ?? null,
+    softer: !out
+      ? null
+      : plan.grain
+        ? out.texture.index - plan.grain.textureIndex
+        : plan.pasta && x !== null
+          ? 100 * (x - plan.pasta.x)
+          : null,
+    meats: runMeats(b.g, run, depth, b.first?.earlier ?? null).map((m) => m.verdict),
+  };
+}

@@ -1,0 +1,14 @@
+/** The stand-ins run in plain Node; the core is read from its source. */
+module.exports = {
+  testEnvironment: 'node',
+  setupFilesAfterEnv: ['<rootDir>/../core/test/setup.ts'],
+  roots: ['<rootDir>/test'],
+  testTimeout: 30000,
+  moduleNameMapper: { '^@einkorn/core$': '<rootDir>/../core/src/index.ts' },
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
+    ],
+  },
+};

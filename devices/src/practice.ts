@@ -1,0 +1,213 @@
+import {
+  became,
+  kitchenSchema,
+  loadOfPlan,
+  pots,
+  replan,
+  type Became,
+  type Cook,
+  type Fault,
+  type Kitchen,
+  type StoredEvent,
+} from '@einkorn/core';
+import { SimulatedCooker, type Signal } from './cooker';
+import { bell, stream } from './noise';
+
+export const kitchenOf = (cook: Cook): Kitchen =>
+  kitchenSchema.parse({ potId: cook.plan.pot.id, altitudeM: cook.plan.pot.altitudeM });
+
+/** A lag that nobody minds, min. */
+const promptMin = 0.75;
+/** Thermometer and scale: one standard deviation of their readings. */
+const probeNoiseC = 0.4;
+const scaleNoiseG = 2;
+/** How fast a piece cools while it is carried to the thermometer, K in the first minute [from memory]. */
+const coolsKPerMin = 1.5;
+
+/**
+ * One cook on the simulated cooker: a function of the cook's own taps and the time. Events go in as they happen, signals
+ * come out; after a restart the same events give the same cooker again.
+ */
+export class Rig {
+  cooker: SimulatedCooker | null = null;
+  lockMs: number | null = null;
+  private applied = new Set<string>();
+  private readonly noise: () => number;
+
+  constructor(readonly cook: Cook) {
+    this.noise = stream((cook.practice?.seed ?? 1) ^ 0x5bd1e995);
+  }
+
+  /** Takes a tap of the cook; events that it told itself and repeats are nothing new. */
+  feel(e: StoredEvent): void {
+    if (this.applied.has(e.id) || e.device !== undefined) return;
+    this.applied.add(e.id);
+    if (e.kind === 'done' && e.step === 'lock' && !this.cooker) this.lock(e.atMs);
+    const c = this.cooker;
+    if (!c) return;
+    this.advance(e.atMs);
+    if (e.kind === 'valve-open') c.openValve();
+    // Who says that the pin is down has opened what was left to open.
+    if (e.kind === 'pin-down' && c.gaugeKpa > 0.5) c.openValve();
+    if (e.kind === 'hold-min' && e.value !== undefined) c.setHoldMin(e.value);
+    if (e.kind === 'hold-min' && e.value === undefined && Number.isFinite(Number(e.note))) c.setHoldMin(Number(e.note));
+    if (e.kind === 'burn' || e.kind === 'off-plan') c.clearBurn();
+  }
+
+  private lock(atMs: number): void {
+    const { dish, plan, practice } = this.cook;
+    this.lockMs = atMs;
+    this.cooker = new SimulatedCooker({
+      pot: pots.find((p) => p.id === plan.pot.id)!,
+      altitudeM: plan.pot.altitudeM,
+      load: loadOfPlan(dish, kitchenOf(this.cook), plan),
+      pressure: plan.program.pressure,
+      holdMin: plan.program.holdMin,
+      whistles: plan.program.whistles ?? null,
+      seed: practice?.seed ?? 1,
+      faults: practice?.faults ?? [],
+    });
+  }
+
+  /** Signals up to the given moment, with their time of day. */
+  advance(nowMs: number): (Signal & { atMs: number })[] {
+    const lock = this.lockMs;
+    if (!this.cooker || lock === null) return [];
+    return this.cooker
+      .advance(Math.min((nowMs - lock) / 1000, longestS))
+      .map((s) => ({ ...s, atMs: Math.round(lock + s.atS * 1000) }));
+  }
+
+  /** What a thermometer in the thickest piece reads now, degC; null while the lid is on. */
+  coreC(nowMs: number): number | null {
+    const c = this.cooker;
+    if (!c || c.pin || c.run().pinDownS === null) return null;
+    const coldest = this.food()?.meats.reduce((m, v) => Math.min(m, v.coreC), Infinity) ?? Infinity;
+    if (!Number.isFinite(coldest)) return null;
+    const opened = this.cooker?.run().pinDownS ?? c.timeS;
+    const waited = Math.max(0, (nowMs - this.lockMs!) / 60_000 - opened / 60);
+    return Math.round((coldest - coolsKPerMin * Math.min(5, waited) + probeNoiseC * bell(this.noise)) * 10) / 10;
+  }
+  /** What the scale under the pot reads, food only, g. */
+  weightG(): number | null {
+    return this.cooker ? Math.round(this.cooker.contentsG + scaleNoiseG * bell(this.noise)) : null;
+  }
+  food(): Became | null {
+    return this.cooker ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!) : null;
+  }
+  /** The run up to the moment when the pin fell: what comes after is open air. */
+  private openRun() {
+    const run = this.cooker?.run();
+    if (!run || run.pinDownS === null) return run;
+    const to = Math.round(run.pinDownS / run.history.dtS) + 1;
+    return {
+      ...run,
+      openS: run.pinDownS,
+      openC: run.history.tempC[to - 1] ?? run.openC,
+      history: {
+        ...run.history,
+        tempC: run.history.tempC.slice(0, to),
+        gaugeKpa: run.history.gaugeKpa.slice(0, to),
+        releaseAt: Math.min(run.history.releaseAt, to - 1),
+        openAt: to - 1,
+      },
+    };
+  }
+}
+/** A pot that nobody looks after for so long is not simulated further, s. */
+const longestS = 6 * 3600;
+
+export interface Noticed {
+  what: 'pin-up' | 'burn' | 'hold-end' | 'pin-down';
+  /** when it happened, min after the lid was locked */
+  atMin: number;
+  /** when the cook said so, or acted; null: never */
+  seenMin: number | null;
+  lateMin: number | null;
+  prompt: boolean;
+}
+
+/** The look back at a practice cook: what really happened, what was noticed late, and what the food became. */
+export interface Debrief {
+  faults: readonly Fault[];
+  noticed: Noticed[];
+  food: Became | null;
+  /** the same plan without faults and slips, for the comparison */
+  planned: { band: string | null; moisture: number | null };
+  curve: { minutes: number[]; tempC: number[]; gaugeKpa: number[] };
+}
+
+/** Cooks a practice cook again from its taps and tells what they missed. Null when the lid was never locked. */
+export function debrief(cook: Cook): Debrief | null {
+  const rig = new Rig(cook);
+  const events = [...cook.events].sort((a, b) => a.atMs - b.atMs);
+  for (const e of events) rig.feel(e);
+  if (!rig.cooker || rig.lockMs === null) return null;
+  const end = cook.finishedMs ?? events.at(-1)?.atMs ?? cook.startedMs;
+  rig.advance(end);
+  // Somebody who stopped early still has a pot that comes down by itself.
+  for (let m = 1; rig.cooker.pin && m < 180; m++) rig.advance(end + m * 60_000);
+  const lock = rig.lockMs;
+  const min = (ms: number): number => (ms - lock) / 60_000;
+  const told = (kind: Signal['kind']): number | null => {
+    const s = rig.cooker!.told.find((x) => x.kind === kind);
+    return s ? s.atS / 60 : null;
+  };
+  const tapped = (...kinds: StoredEvent['kind'][]): number | null => {
+    const e = events.find((x) => kinds.includes(x.kind) && x.device === undefined && x.atMs >= lock);
+    return e ? min(e.atMs) : null;
+  };
+  const steps = replan(cook.plan.steps, cook.startedMs, cook.events, end).steps;
+  const quick = cook.plan.program.release.kind !== 'natural';
+  const naturalMin = cook.plan.program.release.naturalMin ?? 0;
+  const holdEnd = told('hold-end');
+  const row = (what: Noticed['what'], at: number | null, seen: number | null): Noticed[] =>
+    at === null
+      ? []
+      : [
+          {
+            what,
+            atMin: at,
+            seenMin: seen,
+            lateMin: seen === null ? null : seen - at,
+            prompt: seen !== null && Math.abs(seen - at) <= promptMin,
+          },
+        ];
+  const byHand = (kind: 'pin-up' | 'pin-down'): number | null => tapped(kind) ?? null;
+  const hands = cook.practice?.hands ?? 'devices';
+  const noticed = [
+    ...(hands === 'you' ? row('pin-up', told('pin-up'), byHand('pin-up')) : []),
+    ...row('burn', told('burn'), tapped('burn', 'off-plan')),
+    // With a valve to open, the moment for it is the end of the hold and the natural minutes.
+    ...(quick && holdEnd !== null && steps.some((s) => s.step.id === 'vent')
+      ? row('hold-end', holdEnd + naturalMin, tapped('valve-open', 'pin-down'))
+      : []),
+    ...(hands === 'you' && !quick ? row('pin-down', told('pin-down'), byHand('pin-down')) : []),
+  ];
+  const run = rig.cooker.run();
+  const every = Math.max(1, Math.round(10 / run.history.dtS));
+  const at = Array.from({ length: Math.ceil(run.history.tempC.length / every) }, (_, i) => i * every);
+  const p = cook.plan;
+  return {
+    faults: cook.practice?.faults ?? [],
+    noticed,
+    food: rig.food(),
+    planned: { band: p.grain?.band ?? p.pasta?.band ?? null, moisture: (p.grain ?? p.pasta)?.moisture ?? null },
+    curve: {
+      minutes: at.map((i) => (i * run.history.dtS) / 60),
+      tempC: at.map((i) => run.history.tempC[i]!),
+      gaugeKpa: at.map((i) => run.history.gaugeKpa[i]!),
+    },
+  };
+}
+
+/** Faults drawn for a surprise: one or two that this pot can have. */
+export function drawFaults(seed: number, whistle: boolean): Fault[] {
+  const next = stream(seed ^ 0x2545f491);
+  const can: Fault[] = whistle
+    ? ['slow-seal', 'leaking-ring', 'weak-heater', 'late-whistle']
+    : ['slow-seal', 'leaking-ring', 'burn-cut-out', 'weak-heater'];
+  const first = can[Math.floor(next() * can.length)]!;
+  const second = can[Math.floor(next() * can.length)]!;
+  return next() < 0.35 && second !== first ? [first, second] : [first];
+}

@@ -1,0 +1,162 @@
+import {
+  cookFormat,
+  faults,
+  kitchenSchema,
+  plan,
+  pots,
+  readDish,
+  type Cook,
+  type Practice,
+  type StoredEvent,
+} from '@einkorn/core';
+import { debrief, drawFaults, Rig, SimulatedCooker, type Signal } from '../src';
+import turkey from '../../server/src/demo/dishes/turkey-leek-lemon.json';
+
+const hut = kitchenSchema.parse({ altitudeM: 1180 });
+const dish = readDish(turkey);
+const planned = plan(dish, hut);
+const startedMs = Date.UTC(2026, 10, 20, 17);
+const cook = (practice?: Partial<Practice>, events: StoredEvent[] = []): Cook => ({
+  format: cookFormat,
+  id: 'c1',
+  dishId: null,
+  dish,
+  plan: planned,
+  startedMs,
+  finishedMs: null,
+  events,
+  outcome: null,
+  practice: { seed: 7, faults: [], surprise: false, speed: 10, hands: 'you', ...practice },
+});
+const lock: StoredEvent = { id: 'l', kind: 'done', step: 'lock', atMs: startedMs };
+const at = (min: number): number => startedMs + min * 60_000;
+
+/** A cook with nobody at the stove but the lid locked: what the cooker tells in two hours. */
+const told = (practice: Partial<Practice>, more: StoredEvent[] = []): Signal[] => {
+  const rig = new Rig(cook(practice));
+  for (const e of [lock, ...more]) rig.feel(e);
+  rig.advance(at(120));
+  return rig.cooker!.told;
+};
+const first = (signals: Signal[], kind: Signal['kind']): number =>
+  (signals.find((s) => s.kind === kind)?.atS ?? Infinity) / 60;
+
+describe('a cooker of its own', () => {
+  test('the same seed tells the same, another seed another, and neither is the plan', () => {
+    expect(told({ seed: 7 })).toEqual(told({ seed: 7 }));
+    const ups = [1, 2, 3, 4, 5, 6, 7, 8].map((seed) => first(told({ seed }), 'pin-up'));
+    expect(new Set(ups).size).toBe(8);
+    const off = ups.map((u) => Math.abs(u / planned.program.pinUpMin - 1));
+    // Heat-up differs by about a tenth from one cooker to the next [common practice].
+    expect(Math.max(...off)).toBeLessThan(0.3);
+    expect(Math.max(...off)).toBeGreaterThan(0.02);
+  });
+  test('pin up, countdown, end of hold and pin down come in this order', () => {
+    const t = told({});
+    const order = (['pin-up', 'countdown', 'hold-end', 'pin-down'] as const).map((k) => first(t, k));
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    expect(order[2]! - order[1]!).toBeCloseTo(planned.program.holdMin, 1);
+  });
+  test('in one go or in small bites of time: the same cook', () => {
+    const rig = new Rig(cook());
+    rig.feel(lock);
+    for (let m = 0; m <= 120; m += 0.7) rig.advance(at(m));
+    rig.advance(at(120));
+    expect(rig.cooker!.told).toEqual(told({}));
+  });
+});
+
+describe('faults', () => {
+  const clean = told({});
+  test('a slow seal and a weak heater bring the pin late', () => {
+    expect(first(told({ faults: ['slow-seal'] }), 'pin-up')).toBeGreaterThan(first(clean, 'pin-up') + 0.3);
+    expect(first(told({ faults: ['weak-heater'] }), 'pin-up')).toBeGreaterThan(first(clean, 'pin-up') * 1.3);
+  });
+  test('a leaking ring loses water and pressure sooner', () => {
+    const left = (fault: Practice['faults']): number => {
+      const rig = new Rig(cook({ faults: fault }));
+      rig.feel(lock);
+      rig.advance(at(40));
+      return rig.weightG()!;
+    };
+    expect(left(['leaking-ring'])).toBeLessThan(left([]) - 30);
+    const fall = (t: Signal[]): number => first(t, 'pin-down') - first(t, 'hold-end');
+    expect(fall(told({ faults: ['leaking-ring'] }))).toBeLessThan(fall(clean));
+  });
+  test('a burn cut-out stays off until the cook acts, and goes on after it', () => {
+    const t = told({ faults: ['burn-cut-out'] });
+    expect(first(t, 'burn')).toBeLessThan(first(clean, 'pin-up'));
+    expect(first(t, 'pin-up')).toBe(Infinity);
+    const acted = told({ faults: ['burn-cut-out'] }, [{ id: 'b', kind: 'burn', atMs: at(first(t, 'burn') + 2) }]);
+    expect(first(acted, 'pin-up')).toBeGreaterThan(first(clean, 'pin-up') + 2);
+    expect(first(acted, 'pin-up')).toBeLessThan(first(clean, 'pin-up') + 12);
+  });
+  test('a whistle that comes late comes late', () => {
+    const whistle = pots.find((p) => p.id === 'whistle-5')!;
+    const up = (list: (typeof faults)[number][]): number => {
+      const c = new SimulatedCooker({
+        pot: whistle,
+        altitudeM: 0,
+        load: load(),
+        pressure: 'high',
+        holdMin: 10,
+        whistles: 2,
+        seed: 3,
+        faults: list,
+      });
+      c.advance(3600);
+      return first(c.told, 'whistle');
+    };
+    expect(up(['late-whistle'])).toBeGreaterThan(up([]));
+  });
+  test('surprises are faults that the pot can have, drawn anew by the seed', () => {
+    const many = Array.from({ length: 60 }, (_, i) => drawFaults(i, false));
+    expect(new Set(many.flat()).size).toBeGreaterThan(3);
+    expect(many.flat()).not.toContain('late-whistle');
+    expect(many.every((f) => f.length === 1 || f.length === 2)).toBe(true);
+  });
+});
+
+describe('the look back', () => {
+  const clean = told({});
+  const up = first(clean, 'pin-up');
+  const end = first(clean, 'hold-end') + (planned.program.release.naturalMin ?? 0);
+  const taps = (lateMin: number): StoredEvent[] => [
+    lock,
+    { id: 'u', kind: 'pin-up', atMs: at(up + lateMin) },
+    { id: 'v', kind: 'valve-open', atMs: at(end + lateMin) },
+    { id: 'd', kind: 'pin-down', atMs: at(end + lateMin + 2) },
+  ];
+  test('a prompt cook is told so; a late one is told by how much', () => {
+    const good = debrief({ ...cook({}, taps(0.2)), finishedMs: at(end + 10) })!;
+    expect(good.noticed.map((n) => n.what)).toEqual(['pin-up', 'hold-end']);
+    expect(good.noticed.every((n) => n.prompt)).toBe(true);
+    const late = debrief({ ...cook({}, taps(6)), finishedMs: at(end + 20) })!;
+    expect(late.noticed.every((n) => !n.prompt && Math.abs(n.lateMin! - 6) < 0.1)).toBe(true);
+    expect(late.food!.softer!).toBeGreaterThan(good.food!.softer!);
+  });
+  test('a cooker near the plan makes nearly the planned rice', () => {
+    const d = debrief({ ...cook({}, taps(0)), finishedMs: at(end + 10) })!;
+    expect(Math.abs(d.food!.softer!)).toBeLessThan(2);
+    expect(d.food!.meats.length).toBe(planned.meats.length);
+  });
+  test('a lid that was never locked has no look back', () => expect(debrief(cook())).toBeNull());
+  test('devices that tell the pin leave only the hand’s own work to be noticed', () => {
+    const d = debrief({ ...cook({ hands: 'devices' }, taps(0)), finishedMs: at(end + 10) })!;
+    expect(d.noticed.map((n) => n.what)).toEqual(['hold-end']);
+  });
+});
+
+test('the thermometer reads nothing under the lid, and near the core after it', () => {
+  const rig = new Rig(cook());
+  rig.feel(lock);
+  rig.advance(at(5));
+  expect(rig.coreC(at(5))).toBeNull();
+  rig.advance(at(60));
+  expect(rig.coreC(at(60))!).toBeGreaterThan(74);
+});
+
+function load() {
+  const thin = { massKg: 0.8, cpJPerKgK: 4000, water: 0.9, densityKgPerM3: 1000, tempC: 20 };
+  return { thin: [thin], slow: [], wallC: 21, baseC: 21, lidC: 21 };
+}

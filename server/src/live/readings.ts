@@ -1,0 +1,34 @@
+import type { Cook, StoredEvent } from '@einkorn/core';
+import type { Reading } from '@einkorn/devices';
+
+/** One stored needle every so often of the cook's own time: enough for the curve, little enough for an evening, ms. */
+const gaugeEveryMs = 20_000;
+
+/**
+ * Readings as events of the cook. Each has an id made from what it is, so that a device that sends twice, or two devices
+ * that see the same pin, are one event. In a practice by hand the pin, the whistle and the burn are the cook's to see.
+ */
+export function eventsOf(cook: Cook, device: string, readings: readonly Reading[]): StoredEvent[] {
+  const byHand = cook.practice?.hands === 'you';
+  const tapped = (kind: StoredEvent['kind']): boolean => cook.events.some((e) => e.kind === kind);
+  const out = new Map<string, StoredEvent>();
+  const put = (key: string, e: Omit<StoredEvent, 'id' | 'device'>): void => {
+    const id = `${cook.id.slice(0, 36)}:${key}`.slice(0, 60);
+    if (!out.has(id)) out.set(id, { id, device, ...e });
+  };
+  for (const r of readings) {
+    const { atMs } = r;
+    if (r.kind === 'temperature') put(`core-${atMs}`, { kind: 'core', atMs, value: r.celsius });
+    else if (r.kind === 'weight') put(`weight-${atMs}`, { kind: 'weight', atMs, value: r.grams });
+    else if (r.kind === 'pressure')
+      put(`gauge-${Math.floor((atMs - cook.startedMs) / gaugeEveryMs)}`, { kind: 'gauge', atMs, value: r.kpa });
+    else if (byHand) continue;
+    else if (r.kind === 'pin') {
+      const kind = r.value === 'up' ? 'pin-up' : 'pin-down';
+      if (!tapped(kind)) put(kind, { kind, atMs });
+    } else if (r.kind === 'whistle') put(`whistle-${r.count}`, { kind: 'whistle', atMs });
+    else if (r.kind === 'burn') put('burn', { kind: 'burn', atMs });
+    else if (r.kind === 'countdown' && !tapped('countdown')) put('countdown', { kind: 'countdown', atMs });
+  }
+  return [...out.values()];
+}

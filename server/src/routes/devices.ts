@@ -1,0 +1,41 @@
+import { Router } from 'express';
+import { problemOf } from '@einkorn/core';
+import { readingsSchema } from '@einkorn/devices';
+import type { Bus } from '../live/bus';
+import { eventsOf } from '../live/readings';
+import { openStream } from '../live/stream';
+import type { Store } from '../store/connect';
+import { addEvents, getCook, newestRunning, runningCooks } from '../store/cooks';
+import { getKitchen } from '../store/kitchen';
+
+/** /api/devices: whatever speaks einkorn.device/1 posts its readings here and may listen for commands. */
+export function deviceRoutes(store: Store, bus: Bus): Router {
+  const r = Router();
+  r.get('/stream', async (req, res) => {
+    const stop = bus.onCommand((c) => send('command', c));
+    const send = openStream(req, res, stop);
+    const { devices } = await getKitchen(store);
+    for (const cook of await runningCooks(store)) {
+      if (!cook.practice && !devices) continue;
+      send('command', { kind: 'attach', cook });
+      if (bus.watched(cook.id)) send('command', { kind: 'resume', cookId: cook.id });
+    }
+  });
+  r.post('/readings', async (req, res) => {
+    const parsed = readingsSchema.safeParse(req.body ?? {});
+    if (!parsed.success) throw problemOf('request-invalid', 'The readings cannot be understood.', parsed.error);
+    const { device, cook: id, clock, readings } = parsed.data;
+    const cook = id === undefined ? await newestRunning(store) : await getCook(store, id);
+    if (!cook || cook.finishedMs !== null) return void res.status(202).json({ cook: null, kept: 0 });
+    if (clock) bus.tell(cook.id, { name: 'clock', data: clock });
+    for (const reading of readings) bus.tell(cook.id, { name: 'reading', data: { device, ...reading } });
+    const known = new Set(cook.events.map((e) => e.id));
+    const events = eventsOf(cook, device, readings).filter((e) => !known.has(e.id));
+    if (events.length > 0) {
+      await addEvents(store, cook.id, events);
+      bus.tell(cook.id, { name: 'events', data: { events } });
+    }
+    res.status(202).json({ cook: cook.id, kept: events.length });
+  });
+  return r;
+}
