@@ -51,3 +51,4 @@ export {
 export * from './clock/record';
 export { lived } from './clock/lived';
 export { became, loadOfPlan, type Became } from './clock/became';
+export { type Debrief, type Noticed } from './clock/lookback';

@@ -34,7 +34,16 @@ const dtS = 0.5;
 /** How far one cooker is from the next of its kind, one standard deviation [common practice: a tenth in heat-up]. */
 const spread = { efficiency: 0.05, losses: 0.12, float: 0.1, quick: 0.1 };
 /** What each fault does [derived: strong enough to be noticed, weak enough to be cooked with]. */
-const harm = { sealFloat: 5, sealS: 170, steamPa: 300, ringM2: 0.55e-6, heater: 0.66, popPa: 25_000, burnC: 88, stirC: 8 };
+const harm = {
+  sealFloat: 5,
+  sealS: 170,
+  steamPa: 300,
+  ringM2: 0.55e-6,
+  heater: 0.66,
+  popPa: 25_000,
+  burnC: 88,
+  stirC: 8,
+};
 const gaugeEveryS = 5;
 const gaugeNoiseKpa = 0.7;
 /** After a burn warning the lid is opened, the base scraped and the lid locked again: so long it stays off, s. */

@@ -1,4 +1,4 @@
 export { SimulatedCooker, type CookerSetting, type Signal } from './cooker';
-export { debrief, drawFaults, Rig, type Debrief, type Noticed } from './practice';
+export { debrief, drawFaults, Rig } from './practice';
 export * from './protocol';
 export { runSimulatedDevices } from './run';

@@ -6,8 +6,10 @@ import {
   replan,
   type Became,
   type Cook,
+  type Debrief,
   type Fault,
   type Kitchen,
+  type Noticed,
   type StoredEvent,
 } from '@einkorn/core';
 import { SimulatedCooker, type Signal } from './cooker';
@@ -116,26 +118,6 @@ export class Rig {
 }
 /** A pot that nobody looks after for so long is not simulated further, s. */
 const longestS = 6 * 3600;
-
-export interface Noticed {
-  what: 'pin-up' | 'burn' | 'hold-end' | 'pin-down';
-  /** when it happened, min after the lid was locked */
-  atMin: number;
-  /** when the cook said so, or acted; null: never */
-  seenMin: number | null;
-  lateMin: number | null;
-  prompt: boolean;
-}
-
-/** The look back at a practice cook: what really happened, what was noticed late, and what the food became. */
-export interface Debrief {
-  faults: readonly Fault[];
-  noticed: Noticed[];
-  food: Became | null;
-  /** the same plan without faults and slips, for the comparison */
-  planned: { band: string | null; moisture: number | null };
-  curve: { minutes: number[]; tempC: number[]; gaugeKpa: number[] };
-}
 
 /** Cooks a practice cook again from its taps and tells what they missed. Null when the lid was never locked. */
 export function debrief(cook: Cook): Debrief | null {

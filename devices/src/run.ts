@@ -53,7 +53,10 @@ export function runSimulatedDevices(baseUrl: string): () => void {
   };
 
   const obey = (c: Command): void => {
-    if (c.kind === 'attach') return attach(running, c.cook);
+    if (c.kind === 'attach') {
+      attach(running, c.cook);
+      return;
+    }
     const r = running.get(c.cookId);
     if (!r) return;
     if (c.kind === 'events') for (const e of c.events) r.rig.feel(e);

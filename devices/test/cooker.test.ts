@@ -1,6 +1,6 @@
 import {
   cookFormat,
-  faults,
+  type Fault,
   kitchenSchema,
   plan,
   pots,
@@ -93,7 +93,7 @@ describe('faults', () => {
   });
   test('a whistle that comes late comes late', () => {
     const whistle = pots.find((p) => p.id === 'whistle-5')!;
-    const up = (list: (typeof faults)[number][]): number => {
+    const up = (list: Fault[]): number => {
       const c = new SimulatedCooker({
         pot: whistle,
         altitudeM: 0,

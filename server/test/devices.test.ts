@@ -6,8 +6,17 @@ import { join } from 'node:path';
 import { EventSource } from 'eventsource';
 import pino from 'pino';
 import request from 'supertest';
-import { cookFormat, kitchenSchema, plan, readDish, type Cook, type Practice, type StoredEvent } from '@einkorn/core';
-import { runSimulatedDevices, type Debrief } from '@einkorn/devices';
+import {
+  cookFormat,
+  kitchenSchema,
+  plan,
+  readDish,
+  type Cook,
+  type Debrief,
+  type Practice,
+  type StoredEvent,
+} from '@einkorn/core';
+import { runSimulatedDevices } from '@einkorn/devices';
 import { createApp } from '../src/app';
 import { demoDishes } from '../src/demo/dishes';
 import { openStore, type Store } from '../src/store/connect';

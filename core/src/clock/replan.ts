@@ -67,7 +67,11 @@ export function replan(
   const out: TimedStep[] = [];
   let at = startMs;
   let current = steps.length;
+  // Nothing is fried before the heat is on: the gate between the board and the stove may take its time.
+  const heatOn = events.findLast((e) => e.kind === 'heat-on')?.atMs;
+  const firstHot = steps.findIndex((s) => s.stage !== 'prep');
   steps.forEach((step, i) => {
+    if (i === firstHot && heatOn !== undefined) at = Math.max(at, heatOn);
     const due = at + step.minutes * 60_000;
     const next = later[i];
     let end = facts.get(step.id) ?? due;

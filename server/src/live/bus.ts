@@ -4,7 +4,7 @@ import type { StoredEvent } from '@einkorn/core';
 
 /** What the screens of one cook are told as it happens. */
 export type CookNews =
-  | { name: 'events'; data: { events: StoredEvent[] } }
+  | { name: 'events'; data: { events: StoredEvent[]; all?: boolean } }
   | { name: 'finished'; data: { finishedMs: number } }
   | { name: 'clock'; data: { atMs: number; speed: number } }
   | { name: 'reading'; data: unknown };

@@ -57,7 +57,7 @@ export function cookRoutes(store: Store, bus: Bus): Router {
     const stop = bus.watch(id, (n) => send(n.name, n.data));
     const send = openStream(req, res, stop);
     // What happened while nobody listened comes first.
-    send('events', { events: cook.events });
+    send('events', { events: cook.events, all: true });
     if (cook.finishedMs !== null) send('finished', { finishedMs: cook.finishedMs });
   });
   r.post('/:id/commands', async (req, res) => {

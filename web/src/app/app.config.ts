@@ -45,7 +45,7 @@ export const appConfig: ApplicationConfig = {
       },
       benchEffects,
       stoveEffects,
-      { load: logEffects.load, loadOne: logEffects.loadOne, rate: logEffects.rate },
+      { load: logEffects.load, loadOne: logEffects.loadOne, lookBack: logEffects.lookBack, rate: logEffects.rate },
     ),
     provideTransloco({
       config: { availableLangs: ['en'], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },

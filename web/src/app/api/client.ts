@@ -1,6 +1,6 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import type { Cook, Dish, Issue, Kitchen, Outcome, StoredEvent } from '@einkorn/core';
+import type { Cook, Debrief, Dish, Issue, Kitchen, Outcome, StoredEvent } from '@einkorn/core';
 import type { Observable } from 'rxjs';
 
 export interface StoredDish {
@@ -45,11 +45,17 @@ export class Api {
   cook(id: string): Observable<Cook> {
     return this.http.get<Cook>(`/api/cooks/${encodeURIComponent(id)}`);
   }
+  debrief(id: string): Observable<Debrief | null> {
+    return this.http.get<Debrief | null>(`/api/cooks/${encodeURIComponent(id)}/debrief`);
+  }
   startCook(cook: Cook): Observable<Cook> {
     return this.http.post<Cook>('/api/cooks', cook);
   }
   addEvents(id: string, events: StoredEvent[]): Observable<Cook> {
     return this.http.post<Cook>(`/api/cooks/${encodeURIComponent(id)}/events`, { events });
+  }
+  command(id: string, body: { kind: 'measure'; what: string } | { kind: 'speed'; speed: number }): Observable<unknown> {
+    return this.http.post(`/api/cooks/${encodeURIComponent(id)}/commands`, body);
   }
   finishCook(id: string, change: { finishedMs?: number; outcome?: Outcome }): Observable<Cook> {
     return this.http.patch<Cook>(`/api/cooks/${encodeURIComponent(id)}`, change);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { calendar, scaleDish, showAmount } from '@einkorn/core';
+import { calendar, scaleDish, showAmount, type Practice } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -19,6 +19,7 @@ import { movedPlace, withServeShift } from './edits';
 import { FinishSheet } from './finish-sheet';
 import { FrySheet } from './fry-sheet';
 import { GatherSheet } from './gather-sheet';
+import { PracticeDialog } from './practice-dialog';
 import { PressureSheet } from './pressure-sheet';
 import { StackSheet } from './stack-sheet';
 import { WaterSheet } from './water-sheet';
@@ -47,6 +48,7 @@ type SheetName = (typeof sheetNames)[number];
     FinishSheet,
     FrySheet,
     StackSheet,
+    PracticeDialog,
     Warnings,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -179,6 +181,12 @@ type SheetName = (typeof sheetNames)[number];
                 [disabled]="!canRedo()"
                 (onClick)="redo()"
               />
+              <p-button
+                severity="secondary"
+                [label]="t('practice.start')"
+                [disabled]="!plan() || !!problem()"
+                (onClick)="practising.set(true)"
+              />
               <p-button [label]="t('bench.cook')" [disabled]="!plan() || !!problem()" (onClick)="cook()" />
             </div>
           </section>
@@ -193,6 +201,13 @@ type SheetName = (typeof sheetNames)[number];
             </section>
           }
         </div>
+        @if (practising() && plan()) {
+          <ek-practice-dialog
+            [whistle]="!!plan()!.program.whistles"
+            (started)="practise($event)"
+            (closed)="practising.set(false)"
+          />
+        }
       } @else if (failure(); as f) {
         <div class="page">
           <section class="panel empty">
@@ -218,6 +233,7 @@ export class BenchPage {
   readonly names = sheetNames;
   /** on a phone the pot and its verdicts are one line until they are asked for */
   readonly unfolded = signal(false);
+  readonly practising = signal(false);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly problem = this.store.selectSignal(benchFeature.selectProblem);
@@ -325,6 +341,10 @@ export class BenchPage {
   }
   cook(): void {
     this.store.dispatch(BenchActions.cookNow({ nowMs: Date.now() }));
+  }
+  practise(practice: Practice): void {
+    this.practising.set(false);
+    this.store.dispatch(BenchActions.cookNow({ nowMs: Date.now(), practice }));
   }
 
   key(e: KeyboardEvent): void {

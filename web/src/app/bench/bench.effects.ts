@@ -240,7 +240,7 @@ export const cookNow = createEffect(
     actions.pipe(
       ofType(BenchActions.cookNow),
       concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
-      concatMap(([{ nowMs }, s]) => {
+      concatMap(([{ nowMs, practice }, s]) => {
         if (!s.dish || !s.plan) return of();
         const cook: Cook = {
           format: cookFormat,
@@ -252,6 +252,7 @@ export const cookNow = createEffect(
           finishedMs: null,
           events: [],
           outcome: null,
+          ...(practice ? { practice } : {}),
         };
         return api.startCook(cook).pipe(
           tap(() => void router.navigate(['/stove', cook.id])),

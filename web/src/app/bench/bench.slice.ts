@@ -1,4 +1,4 @@
-import type { Dish, DonenessMap, Plan, Proposal, Ratios, School, Uncertainty } from '@einkorn/core';
+import type { Dish, DonenessMap, Plan, Practice, Proposal, Ratios, School, Uncertainty } from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { Failure, StoredDish } from '../api/client';
 import type { ProblemDoc } from '../workers/protocol';
@@ -37,7 +37,7 @@ export const BenchActions = createActionGroup({
     'Save Failed': props<{ failure: Failure }>(),
     Compare: props<{ holdMin: number; naturalMin: number }>(),
     Compared: props<{ plan: Plan }>(),
-    'Cook Now': props<{ nowMs: number }>(),
+    'Cook Now': props<{ nowMs: number; practice?: Practice }>(),
     'Cook Failed': props<{ failure: Failure }>(),
   },
 });

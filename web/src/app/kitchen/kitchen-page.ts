@@ -119,6 +119,19 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
               ariaLabelledBy="theme"
             />
           </div>
+          <div class="choice">
+            <span id="devices">{{ t('kitchen.devices') }}</span>
+            <p-selectbutton
+              [options]="deviceChoices()"
+              optionLabel="label"
+              optionValue="value"
+              [allowEmpty]="false"
+              [ngModel]="kitchen().devices"
+              (ngModelChange)="change({ devices: $event })"
+              ariaLabelledBy="devices"
+            />
+          </div>
+          <p class="quiet">{{ t('kitchen.devices-note') }}</p>
           <p class="quiet">{{ t('kitchen.units-note') }}</p>
           <p class="quiet">{{ t('app.safety') }}</p>
         </section>
@@ -238,6 +251,14 @@ export class KitchenPage {
   });
   readonly unitChoices = computed(() => this.labels('units', ['metric', 'cups']));
   readonly themes = computed(() => this.labels('theme', ['auto', 'light', 'dark']));
+
+  readonly deviceChoices = computed(() => {
+    this.fmt.locale();
+    return [false, true].map((value) => ({
+      value,
+      label: this.transloco.translate<string>(`kitchen.devices-${value ? 'on' : 'off'}`),
+    }));
+  });
 
   private labels(group: string, values: string[]): { value: string; label: string }[] {
     this.fmt.locale();

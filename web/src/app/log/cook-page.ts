@@ -1,7 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { actualOf, curveFromTaps, forecast, ratingKeys, ratingScales, type RatingKey } from '@einkorn/core';
+import {
+  actualOf,
+  curveFromTaps,
+  forecast,
+  ratingKeys,
+  ratingScales,
+  type RatingKey,
+  type StoredEvent,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Textarea } from 'primeng/textarea';
@@ -11,6 +19,7 @@ import { axis, Chart, token, type Figure } from '../ui/chart';
 import { patternOf } from '../ui/patterns';
 import { RatingScale } from '../ui/rating-scale';
 import { LogActions, logFeature } from './log.slice';
+import { LookBack } from './look-back';
 
 const tints: Record<RatingKey, string> = {
   grain: 'var(--turmeric-tint)',
@@ -30,7 +39,7 @@ const kinds: Record<RatingKey, string> = {
 /** One cook: as planned and as it was, how it came out on fixed scales, in the cook's own words. */
 @Component({
   selector: 'ek-cook-page',
-  imports: [FormsModule, RouterLink, TranslocoDirective, Textarea, Chart, RatingScale],
+  imports: [FormsModule, RouterLink, TranslocoDirective, Textarea, Chart, LookBack, RatingScale],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -39,6 +48,9 @@ const kinds: Record<RatingKey, string> = {
           <header class="panel head">
             <a class="back" routerLink="/log">‹ {{ t('log.all') }}</a>
             <h1>{{ c.dish.title }}</h1>
+            @if (c.practice) {
+              <span class="mark">{{ t('practice.word') }}</span>
+            }
             <span class="quiet"
               >{{ fmt.date(c.startedMs) }}, {{ t('log.for', { n: c.dish.serves }) }},
               {{ t('pot-name.' + c.plan.pot.id) }}</span
@@ -47,6 +59,9 @@ const kinds: Record<RatingKey, string> = {
               <a class="again" [routerLink]="['/bench', c.dishId, 'water']">{{ t('log.again') }}</a>
             }
           </header>
+          @if (lookBack(); as d) {
+            <ek-look-back class="panel" [debrief]="d" [cook]="c" />
+          }
           <section class="panel curve">
             <h2>
               {{ t('log.planned-actual') }}
@@ -161,7 +176,11 @@ const kinds: Record<RatingKey, string> = {
             <ol>
               @for (e of happened(); track e.id) {
                 <li>
-                  <span class="mono">{{ fmt.time(e.atMs) }}</span> {{ t('event.' + e.kind) }} {{ e.note ?? '' }}
+                  <span class="mono">{{ fmt.time(e.atMs) }}</span> {{ t('event.' + e.kind) }} {{ figure(e) }}
+                  {{ e.note ?? '' }}
+                  @if (e.device) {
+                    <span class="quiet">{{ t('log.by-device', { device: e.device }) }}</span>
+                  }
                 </li>
               } @empty {
                 <li class="quiet">{{ t('log.no-taps') }}</li>
@@ -193,6 +212,8 @@ export class CookPage {
   readonly failure = this.store.selectSignal(logFeature.selectFailure);
   readonly theme = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly cook = computed(() => this.all()[this.id()] ?? null);
+  private readonly debriefs = this.store.selectSignal(logFeature.selectDebriefs);
+  readonly lookBack = computed(() => this.debriefs()[this.id()] ?? null);
   readonly actual = computed(() => (this.cook() ? actualOf(this.cook()!) : null));
   readonly guess = computed(() => forecast(this.cook()!.plan));
   readonly note = signal<string | null>(null);
@@ -200,7 +221,14 @@ export class CookPage {
   readonly keys = computed(() => ratingKeys.filter((k) => k !== 'meat' || (this.cook()?.plan.meats.length ?? 0) > 0));
   readonly plannedTotal = computed(() => this.cook()?.plan.steps.reduce((m, s) => m + s.minutes, 0) ?? 0);
   readonly plannedServe = computed(() => (this.cook()?.startedMs ?? 0) + this.plannedTotal() * 60_000);
-  readonly happened = computed(() => this.cook()?.events.filter((e) => e.kind !== 'done') ?? []);
+  readonly happened = computed(
+    () => this.cook()?.events.filter((e) => !['done', 'gauge', 'timer-stop'].includes(e.kind)) ?? [],
+  );
+  figure(e: StoredEvent): string {
+    if (e.value === undefined) return '';
+    const unit = { core: ' °C', weight: ' g', timer: ' min' }[e.kind as string] ?? '';
+    return `${this.fmt.number(e.value, e.kind === 'core' ? 1 : 0)}${unit}`;
+  }
   pattern = (k: RatingKey): string => patternOf(kinds[k]);
   steps = (k: RatingKey): string[] => ratingScales[k].map((s) => this.words(`rating.${k}.${s}`));
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);

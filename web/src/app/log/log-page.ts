@@ -16,7 +16,10 @@ import { LogActions, logFeature } from './log.slice';
     <div class="page" *transloco="let t">
       <div class="head">
         <h1>{{ t('log.title') }}</h1>
-        <span class="quiet">{{ t('log.count', { n: rows().length }) }}</span>
+        <span class="quiet">{{ t('log.count', { n: real().length }) }}</span>
+        @if (rows().length > real().length) {
+          <span class="quiet">{{ t('log.practised', { n: rows().length - real().length }) }}</span>
+        }
         <span class="quiet legend">{{ t('log.legend') }}</span>
       </div>
       @if (failure(); as f) {
@@ -49,6 +52,9 @@ import { LogActions, logFeature } from './log.slice';
                     r.cook.dish.title
                   }}</a>
                   <span class="quiet">{{ t('log.for', { n: r.cook.dish.serves }) }}</span>
+                  @if (r.cook.practice) {
+                    <span class="mark">{{ t('practice.word') }}</span>
+                  }
                 </td>
                 <td>{{ fmt.ml(r.cook.plan.liquid.addMl) }}</td>
                 <td>
@@ -65,10 +71,10 @@ import { LogActions, logFeature } from './log.slice';
                 </td>
                 <td>
                   @if (said(r.cook); as word) {
-                    <span class="quiet">{{ t('band.' + r.cook.plan.grain.band) }}</span> →
+                    <span class="quiet">{{ band(r.cook, t) }}</span> →
                     <b>{{ t('rating.grain.' + word) }}</b>
                   } @else {
-                    <span class="quiet">{{ t('band.' + r.cook.plan.grain.band) }} → ?</span>
+                    <span class="quiet">{{ band(r.cook, t) }} → ?</span>
                   }
                 </td>
                 <td>
@@ -114,6 +120,14 @@ import { LogActions, logFeature } from './log.slice';
       white-space: nowrap;
       text-align: left;
     }
+    .mark {
+      border: 1.5px solid var(--steam);
+      border-radius: 6px;
+      color: var(--steam);
+      padding: 0 8px;
+      margin-left: 8px;
+      font-size: 15px;
+    }
     .on {
       color: var(--steam);
     }
@@ -123,6 +137,7 @@ export class LogPage {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   readonly rows = this.store.selectSignal(logFeature.selectRows);
+  readonly real = this.store.selectSignal(logFeature.selectReal);
   readonly loaded = this.store.selectSignal(logFeature.selectLoaded);
   readonly failure = this.store.selectSignal(logFeature.selectFailure);
 
@@ -134,6 +149,10 @@ export class LogPage {
   /** When the plan of that day would have served. */
   planned(c: Cook): number {
     return c.startedMs + c.plan.steps.reduce((m, s) => m + s.minutes, 0) * 60_000;
+  }
+  band(c: Cook, t: (key: string) => string): string {
+    const starch = c.plan.grain ?? c.plan.pasta;
+    return starch ? t(`band.${starch.band}`) : '–';
   }
   said(c: Cook): string | null {
     const i = c.outcome?.ratings.grain;

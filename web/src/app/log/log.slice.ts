@@ -1,9 +1,9 @@
 import { inject } from '@angular/core';
-import { actualOf, forecast, type Cook, type Outcome } from '@einkorn/core';
+import { actualOf, forecast, type Cook, type Debrief, type Outcome } from '@einkorn/core';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import { catchError, concatMap, map, of, switchMap } from 'rxjs';
+import { catchError, concatMap, filter, map, of, switchMap } from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
 
 export const LogActions = createActionGroup({
@@ -14,6 +14,7 @@ export const LogActions = createActionGroup({
     Failed: props<{ failure: Failure }>(),
     'Load One': props<{ id: string }>(),
     'Loaded One': props<{ cook: Cook }>(),
+    'Looked Back': props<{ id: string; debrief: Debrief | null }>(),
     Rate: props<{ id: string; outcome: Outcome }>(),
   },
 });
@@ -23,14 +24,17 @@ const adapter = createEntityAdapter<Cook>({ sortComparer: (a, b) => b.startedMs 
 export interface LogState extends EntityState<Cook> {
   loaded: boolean;
   failure: Failure | null;
+  /** what a practice cook taught, by its id */
+  debriefs: Record<string, Debrief | null>;
 }
 
 export const logFeature = createFeature({
   name: 'log',
   reducer: createReducer<LogState>(
-    adapter.getInitialState({ loaded: false, failure: null }),
+    adapter.getInitialState({ loaded: false, failure: null, debriefs: {} }),
     on(LogActions.loaded, (s, { cooks }) => adapter.setAll(cooks, { ...s, loaded: true, failure: null })),
     on(LogActions.loadedOne, (s, { cook }) => adapter.upsertOne(cook, { ...s, failure: null })),
+    on(LogActions.lookedBack, (s, { id, debrief }) => ({ ...s, debriefs: { ...s.debriefs, [id]: debrief } })),
     // The rating is shown at once; the server's answer replaces it.
     on(LogActions.rate, (s, { id, outcome }) => adapter.updateOne({ id, changes: { outcome } }, s)),
     on(LogActions.failed, (s, { failure }) => ({ ...s, failure, loaded: true })),
@@ -40,6 +44,8 @@ export const logFeature = createFeature({
     return {
       selectAll,
       /** what a row of the list shows: planned against actual */
+      /** cooks with real food; practice counts in no statistic */
+      selectReal: createSelector(selectAll, (cooks) => cooks.filter((c) => c.practice === undefined)),
       selectRows: createSelector(selectAll, (cooks) =>
         cooks.map((cook) => ({ cook, actual: actualOf(cook), forecast: forecast(cook.plan) })),
       ),
@@ -68,6 +74,22 @@ export const loadOne = createEffect(
       switchMap(({ id }) =>
         api.cook(id).pipe(
           map((cook) => LogActions.loadedOne({ cook })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** A practice cook is looked back at once it is over. */
+export const lookBack = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.loadedOne),
+      filter(({ cook }) => cook.practice !== undefined && cook.finishedMs !== null),
+      switchMap(({ cook }) =>
+        api.debrief(cook.id).pipe(
+          map((debrief) => LogActions.lookedBack({ id: cook.id, debrief })),
           catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
         ),
       ),

@@ -24,22 +24,27 @@ export function keepAwake(): void {
   });
 }
 
-/** Two short tones and the instruction spoken; both only when the cook left sound on. */
-export function announce(text: string, lang: string): void {
+/** Two short tones, and the instruction spoken: each only when the cook wants it. */
+export function announce(text: string, lang: string, how: { tone: boolean; voice: boolean }): void {
   try {
-    const context = new AudioContext();
-    for (const [i, hz] of [660, 880].entries()) {
-      const tone = context.createOscillator();
-      const gain = context.createGain();
-      gain.gain.value = 0.12;
-      tone.frequency.value = hz;
-      tone.connect(gain).connect(context.destination);
-      tone.start(context.currentTime + i * 0.22);
-      tone.stop(context.currentTime + i * 0.22 + 0.18);
+    if (how.tone) {
+      const context = new AudioContext();
+      for (const [i, hz] of [660, 880].entries()) {
+        const tone = context.createOscillator();
+        const gain = context.createGain();
+        gain.gain.value = 0.12;
+        tone.frequency.value = hz;
+        tone.connect(gain).connect(context.destination);
+        tone.start(context.currentTime + i * 0.22);
+        tone.stop(context.currentTime + i * 0.22 + 0.18);
+      }
+      setTimeout(() => void context.close(), 1000);
     }
-    const speech = new SpeechSynthesisUtterance(text);
-    speech.lang = lang;
-    speechSynthesis.speak(speech);
+    if (how.voice) {
+      const speech = new SpeechSynthesisUtterance(text);
+      speech.lang = lang;
+      speechSynthesis.speak(speech);
+    }
   } catch {
     // No sound on this device: the screen says it too.
   }

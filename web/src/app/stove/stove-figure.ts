@@ -1,12 +1,24 @@
-import type { Plan } from '@einkorn/core';
+import { steamC, type Plan } from '@einkorn/core';
 import { axis, token, type Figure } from '../ui/chart';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
 
-/** The planned curve dashed, what the taps tell so far solid, and a line for now. */
+/** Under this the head space holds air, and a gauge says nothing of the temperature, kPa. */
+const steamyKpa = 5;
+
+export interface Lived {
+  /** the planned curve moved to the taps */
+  taps: { minutes: number[]; tempC: number[] };
+  /** the rest as it now looks, computed anew from what happened */
+  ahead: { minutes: number[]; tempC: number[] } | null;
+  /** what the gauge of a device read */
+  needle: { ms: number; kpa: number }[];
+}
+
+/** The planned curve dashed, what the taps tell so far solid, the rest as it now looks, and a line for now. */
 export function stoveFigure(
   p: Plan,
-  taps: { minutes: number[]; tempC: number[] },
+  { taps, ahead, needle }: Lived,
   at: { lockMs: number; nowMs: number; locked: boolean },
   t: Words,
   time: (ms: number) => string,
@@ -14,8 +26,19 @@ export function stoveFigure(
   const planned = p.curve.minutes.map((m) => at.lockMs + m * 60_000);
   const told = taps.minutes.map((m) => at.lockMs + m * 60_000);
   const past = told.filter((ms) => ms <= at.nowMs).length;
+  const coming = ahead
+    ? ahead.minutes.flatMap((m, i) => {
+        const ms = at.lockMs + m * 60_000;
+        return ms >= at.nowMs ? [{ ms, c: ahead.tempC[i]! }] : [];
+      })
+    : told.slice(past).map((ms, i) => ({ ms, c: taps.tempC[past + i]! }));
+  const measured = needle
+    .filter((n) => n.kpa >= steamyKpa)
+    .map((n) => ({ ms: n.ms, c: steamC(n.kpa, p.pot.altitudeM) }));
   const first = at.lockMs - 60_000;
-  const last = Math.max(planned.at(-1) ?? at.lockMs, told.at(-1) ?? at.lockMs, at.locked ? at.nowMs : 0) + 60_000;
+  const last =
+    Math.max(planned.at(-1) ?? at.lockMs, told.at(-1) ?? at.lockMs, coming.at(-1)?.ms ?? 0, at.locked ? at.nowMs : 0) +
+    60_000;
   const ticks: number[] = [];
   for (let ms = Math.ceil(first / 600_000) * 600_000; ms <= last; ms += 600_000) ticks.push(ms);
   const nowTemp = past > 0 ? taps.tempC[Math.min(past, taps.tempC.length) - 1]! : (p.curve.tempC[0] ?? 20);
@@ -35,8 +58,8 @@ export function stoveFigure(
             {
               type: 'scatter' as const,
               mode: 'lines' as const,
-              x: told.slice(past),
-              y: taps.tempC.slice(past),
+              x: coming.map((x) => x.ms),
+              y: coming.map((x) => x.c),
               line: { color: token('steam'), width: 3, dash: 'dash' as const },
               hoverinfo: 'skip' as const,
             },
@@ -46,6 +69,18 @@ export function stoveFigure(
               x: told.slice(0, past),
               y: taps.tempC.slice(0, past),
               line: { color: token('rim'), width: 5 },
+              hoverinfo: 'skip' as const,
+            },
+          ]
+        : []),
+      ...(measured.length > 0
+        ? [
+            {
+              type: 'scatter' as const,
+              mode: 'markers' as const,
+              x: measured.map((x) => x.ms),
+              y: measured.map((x) => x.c),
+              marker: { size: 5, color: token('plum'), symbol: 'cross' },
               hoverinfo: 'skip' as const,
             },
           ]
@@ -90,6 +125,17 @@ export function stoveFigure(
           showarrow: false,
           font: { size: 16, color: token('quiet') },
         },
+        ...(measured.length > 3
+          ? [
+              {
+                x: measured[Math.floor(measured.length / 2)]!.ms,
+                y: measured[Math.floor(measured.length / 2)]!.c + 8,
+                text: `<b>${t('stove.word-measured')}</b>`,
+                showarrow: false,
+                font: { size: 16, color: token('plum') },
+              },
+            ]
+          : []),
         ...(at.locked && past > 8
           ? [
               {

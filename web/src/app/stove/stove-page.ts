@@ -1,9 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
   actualOf,
   curveFromTaps,
+  endsSomething,
   ratingKeys,
   ratingScales,
   replan,
@@ -26,9 +38,13 @@ import { MiniPot } from '../ui/mini-pot';
 import { RatingScale } from '../ui/rating-scale';
 import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
+import { cookNow } from './live';
+import { PracticeBar } from './practice-bar';
 import { RescueDialog } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { stepParams } from './step-text';
+import { ThermometerDialog } from './thermometer-dialog';
+import { WriteDown, type Told } from './write-down';
 
 /** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
 @Component({
@@ -43,10 +59,13 @@ import { stepParams } from './step-text';
     Chart,
     MiniPot,
     RatingScale,
+    PracticeBar,
     RescueDialog,
+    ThermometerDialog,
+    WriteDown,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)' },
+  host: { '(document:keydown)': 'key($event)', '(click)': 'lower($event)' },
   templateUrl: './stove-page.html',
   styleUrl: './stove-page.css',
 })
@@ -55,18 +74,28 @@ export class StovePage {
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);
-  readonly now = inject(WallClock).ticking();
+  private readonly wall = inject(WallClock).ticking();
   readonly cook = this.store.selectSignal(stoveFeature.selectCook);
+  private readonly practiceClock = this.store.selectSignal(stoveFeature.selectClock);
+  /** the time that this cook goes by; a practice has its own */
+  readonly now = computed(() => cookNow(this.cook(), this.practiceClock(), this.wall()));
+  readonly dials = this.store.selectSignal(stoveFeature.selectDials);
+  readonly speed = computed(() => this.practiceClock()?.speed ?? 0);
+  readonly practice = computed(() => this.cook()?.practice ?? null);
+  private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly devices = computed(() => this.practice() !== null || this.kitchen().devices);
   readonly failure = this.store.selectSignal(stoveFeature.selectFailure);
   readonly outlook = this.store.selectSignal(stoveFeature.selectOutlook);
   readonly unsent = this.store.selectSignal(stoveFeature.selectUnsent);
   readonly offline = this.store.selectSignal(stoveFeature.selectOffline);
   readonly sound = this.store.selectSignal(stoveFeature.selectSound);
-  readonly theme = this.store.selectSignal(kitchenFeature.selectKitchen);
-  readonly dialog = signal<'burn' | 'off-plan' | null>(null);
+  readonly voice = this.store.selectSignal(stoveFeature.selectVoice);
+  readonly theme = this.kitchen;
+  readonly dialog = signal<'burn' | 'off-plan' | 'meat-under' | 'write' | 'thermometer' | null>(null);
   readonly note = signal('');
   readonly ratings = signal<Ratings>({});
-  readonly coreC = signal<number | null>(null);
+  /** the last reading of the thermometer stands in the field; the cook may write another */
+  readonly coreC = linkedSignal<number | null>(() => this.tapsKept().findLast((e) => e.kind === 'core')?.value ?? null);
   readonly ratingKeys = ratingKeys;
 
   readonly timed = computed(() => {
@@ -100,9 +129,43 @@ export class StovePage {
   readonly whistles = computed(() => this.cook()?.events.filter((e) => e.kind === 'whistle').length ?? 0);
   readonly number = computed(() => (this.timed()?.current ?? 0) + 1);
   private readonly tapsKept = computed(() => kept(this.cook()?.events ?? []));
+  private readonly told = (kind: StoredEvent['kind']): boolean => this.tapsKept().some((e) => e.kind === kind);
+  /** Between the board and the heat: everything must be within reach before anything is hot. */
+  readonly gate = computed(() => {
+    const s = this.current();
+    const all = this.timed()?.steps ?? [];
+    return s !== null && all.find((x) => x.step.stage !== 'prep') === s && !this.told('heat-on');
+  });
+  /** What the big tap does now. */
+  readonly nextTap = computed((): 'heat-on' | 'valve-open' | 'thermometer' | 'done' => {
+    const s = this.current()?.step;
+    if (!s) return 'done';
+    if (this.gate()) return 'heat-on';
+    if (s.id === 'vent' && !this.told('valve-open')) return 'valve-open';
+    if (s.id === 'finish-check' && !this.told('core')) return 'thermometer';
+    return 'done';
+  });
+  /** Timers that the cook set, and the finished ones until they are put away. */
+  readonly ownTimers = computed(() => {
+    const stopped = new Set(this.tapsKept().flatMap((e) => (e.kind === 'timer-stop' ? [e.note ?? ''] : [])));
+    return this.tapsKept()
+      .filter((e) => e.kind === 'timer' && !stopped.has(e.id))
+      .map((e) => {
+        const whole = (e.value ?? 0) * 60_000;
+        const left = e.atMs + whole - this.now();
+        return { id: e.id, name: e.note ?? '', left, over: left <= 0, share: whole > 0 ? 1 - left / whole : 1 };
+      });
+  });
+  readonly minimumC = computed(() => Math.max(0, ...(this.cook()?.plan.meats.map((m) => m.safeMinimumC) ?? [])));
+  /** The pin as the devices show it, or as the taps tell. */
+  readonly pinIsUp = computed(() => this.dials().pinUp ?? (this.pinUpAt() !== null && this.pinDownAt() === null));
+  readonly gateFoods = computed(() => {
+    this.fmt.locale();
+    return (this.cook()?.dish.ingredients ?? []).map((i) => this.words(`food.${i.food}`)).join(', ');
+  });
   readonly pinUpAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-up')?.atMs ?? null);
   readonly pinDownAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-down')?.atMs ?? null);
-  readonly canUndo = computed(() => this.tapsKept().length > 0);
+  readonly canUndo = computed(() => this.tapsKept().some(endsSomething));
   readonly afterLid = computed(() => {
     const r = this.timed();
     return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
@@ -133,7 +196,7 @@ export class StovePage {
     if (!this.afterLid()) add('lid', r.steps.find((s) => s.step.id === 'lock')?.endMs ?? null);
     add('open', r.steps.find((s) => s.step.id === 'finish-open')?.startMs ?? stageEnd('natural'));
     add('serve', r.serveMs);
-    return out.slice(0, 3);
+    return out.slice(0, Math.max(1, 3 - this.ownTimers().length));
   });
   private readonly minute = computed(() => Math.floor(this.now() / 20_000));
   readonly drawing = computed((): (() => Figure) => {
@@ -142,9 +205,15 @@ export class StovePage {
     const lock = this.timed()?.steps.find((s) => s.step.id === 'lock')?.endMs ?? c.startedMs;
     const now = untracked(this.now);
     const shown = curveFromTaps(c);
+    const ahead = this.outlook()?.curve ?? null;
+    const needle = c.events.filter((e) => e.kind === 'gauge' && e.value !== undefined && e.atMs <= now);
     return () =>
-      stoveFigure(c.plan, shown, { lockMs: lock, nowMs: now, locked: this.afterLid() }, this.words, (ms) =>
-        this.fmt.time(ms),
+      stoveFigure(
+        c.plan,
+        { taps: shown, ahead, needle: needle.map((e) => ({ ms: e.atMs, kpa: e.value! })) },
+        { lockMs: lock, nowMs: now, locked: this.afterLid() },
+        this.words,
+        (ms) => this.fmt.time(ms),
       );
   });
   readonly steps = (key: RatingKey): string[] => ratingScales[key].map((s) => this.words(`rating.${key}.${s}`));
@@ -159,8 +228,26 @@ export class StovePage {
       if (!s || s.step.id === said) return;
       const first = said === null;
       said = s.step.id;
-      if (!first && untracked(this.sound)) announce(this.title(), this.fmt.locale());
+      if (!first) untracked(() => this.announce(this.title()));
     });
+    const rung = new Set<string>();
+    effect(() => {
+      for (const x of this.ownTimers())
+        if (x.over && !rung.has(x.id)) {
+          rung.add(x.id);
+          untracked(() => this.announce(x.name));
+        }
+    });
+    // A cooker that tells of burning by itself opens the rescue once; in a practice by hand the cook has to see it.
+    const met = new Set<string>();
+    effect(() => {
+      const burn = this.cook()?.events.find((e) => e.kind === 'burn' && e.device !== undefined);
+      if (!burn || met.has(burn.id)) return;
+      met.add(burn.id);
+      const seen = this.cook()!.events.some((e) => e.kind === 'burn' && e.device === undefined);
+      if (!seen && burn.atMs > untracked(this.now) - 600_000) untracked(() => this.dialog.set('burn'));
+    });
+    inject(DestroyRef).onDestroy(() => this.store.dispatch(StoveActions.left()));
   }
 
   params(): Record<string, unknown> {
@@ -179,14 +266,17 @@ export class StovePage {
   byItself = runsByItself;
 
   private send(kind: StoredEvent['kind'], more: Partial<StoredEvent> = {}): void {
-    const atMs = Date.now();
-    const id = `${atMs}-${Math.random().toString(36).slice(2, 10)}`;
+    const atMs = cookNow(this.cook(), this.practiceClock(), Date.now());
+    const id = `${Date.now()}-${Math.random().toString(36).slice(2, 10)}`;
     this.store.dispatch(StoveActions.tap({ event: { id, kind, atMs, ...more } }));
   }
   done(): void {
     const s = this.current();
     if (!s) return;
-    if (s.step.expects) this.send(s.step.expects);
+    const next = this.nextTap();
+    if (next === 'thermometer') this.dialog.set('thermometer');
+    else if (next !== 'done') this.send(next);
+    else if (s.step.expects) this.send(s.step.expects);
     else this.send('done', { step: s.step.id });
   }
   tap(kind: 'pin-up' | 'pin-down' | 'whistle'): void {
@@ -194,6 +284,45 @@ export class StovePage {
   }
   undo(): void {
     this.send('undo');
+  }
+  /** The whole lower half is the next step: for a wet hand that cannot aim. A wait is not ended by a stray touch. */
+  lower(e: MouseEvent): void {
+    const s = this.current();
+    const at = e.target as Element;
+    if (!s || runsByItself(s.step) || e.clientY < innerHeight / 2) return;
+    if (at.closest('button, a, input, textarea, [role="dialog"], .p-dialog-mask, p-selectbutton')) return;
+    this.done();
+  }
+  writeDown(x: Told): void {
+    this.send(x.kind, { ...(x.value === undefined ? {} : { value: x.value }), ...(x.note ? { note: x.note } : {}) });
+    this.dialog.set(null);
+  }
+  stopTimer(id: string): void {
+    this.send('timer-stop', { note: id });
+  }
+  measure(what: 'temperature' | 'weight'): void {
+    this.store.dispatch(StoveActions.measureAsked({ what }));
+  }
+  setSpeed(speed: number): void {
+    this.store.dispatch(StoveActions.speedAsked({ speed }));
+  }
+  setVoice(on: boolean): void {
+    this.store.dispatch(StoveActions.voice({ on }));
+  }
+  private announce(text: string): void {
+    announce(text, this.fmt.locale(), { tone: this.sound(), voice: this.voice() });
+  }
+  /** The thermometer's step ends with a number, or with the word that it was skipped. */
+  measured(value: number | null): void {
+    const s = this.current();
+    if (value === null) this.send('thermometer-skipped');
+    else this.send('core', { value });
+    if (s) this.send('done', { step: s.step.id });
+    this.dialog.set(null);
+  }
+  tooCold(value: number): void {
+    this.send('core', { value });
+    this.dialog.set('meat-under');
   }
   tell(kind: 'burn' | 'off-plan', note: string): void {
     this.send(kind, note ? { note: note.slice(0, 500) } : {});
@@ -242,14 +371,14 @@ export class StovePage {
     const note = this.note().trim();
     this.store.dispatch(
       StoveActions.finish({
-        finishedMs: Math.round(this.timed()?.serveMs ?? Date.now()),
+        finishedMs: Math.round(this.timed()?.serveMs ?? this.now()),
         outcome: { ratings: this.ratings(), ...(core === null ? {} : { coreC: core }), ...(note ? { note } : {}) },
       }),
     );
   }
   stop(): void {
     this.store.dispatch(
-      StoveActions.finish({ finishedMs: Date.now(), outcome: { ratings: {}, note: this.words('stove.stopped') } }),
+      StoveActions.finish({ finishedMs: this.now(), outcome: { ratings: {}, note: this.words('stove.stopped') } }),
     );
   }
   meatDone(): boolean {
@@ -260,21 +389,32 @@ export class StovePage {
   }
 
   key(e: KeyboardEvent): void {
-    const typing =
-      e.target instanceof HTMLInputElement ||
-      e.target instanceof HTMLTextAreaElement ||
-      e.target instanceof HTMLButtonElement ||
-      e.target instanceof HTMLAnchorElement;
-    if (this.dialog() || typing) return;
-    if (e.key === ' ' && this.current()) {
+    const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
+    if (this.dialog() || typing || !this.current()) return;
+    const plain = !e.ctrlKey && !e.metaKey && !e.altKey;
+    const tap = keys[e.key.toLowerCase()];
+    // Space is always the next step, also while a button that was tapped before still has the focus; Enter presses that.
+    if (e.key === ' ') {
       e.preventDefault();
-      this.done();
-    } else if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && this.canUndo()) {
+      if (!e.repeat) this.done();
+    } else if (plain && tap) this.send(tap);
+    else if (plain && e.key.toLowerCase() === 'n') this.dialog.set('write');
+    else if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && this.canUndo()) {
       e.preventDefault();
       this.undo();
     }
   }
 }
+
+const keys: Record<string, StoredEvent['kind'] | undefined> = {
+  h: 'heat-on',
+  o: 'hot',
+  u: 'pin-up',
+  c: 'countdown',
+  w: 'whistle',
+  v: 'valve-open',
+  d: 'pin-down',
+};
 
 /** The taps that stand: what an undo took back is gone. */
 function kept(events: readonly StoredEvent[]): StoredEvent[] {
@@ -282,7 +422,7 @@ function kept(events: readonly StoredEvent[]): StoredEvent[] {
   for (const e of events) {
     if (e.kind !== 'undo') out.push(e);
     else {
-      const i = out.findLastIndex((x) => x.kind === 'done' || x.kind === 'pin-up' || x.kind === 'pin-down');
+      const i = out.findLastIndex(endsSomething);
       if (i >= 0) out.splice(i, 1);
     }
   }

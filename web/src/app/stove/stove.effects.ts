@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import { cookSchema, kitchenSchema, lived, type Cook, type Reality, type StoredEvent } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
-import { Store } from '@ngrx/store';
+import { Store, type Action } from '@ngrx/store';
 import {
   catchError,
   combineLatest,
@@ -13,6 +13,7 @@ import {
   filter,
   map,
   merge,
+  Observable,
   of,
   switchMap,
   tap,
@@ -20,6 +21,7 @@ import {
 } from 'rxjs';
 import { Api, failureOf } from '../api/client';
 import { Planner } from '../workers/planner';
+import { cookNow, type StreamReading } from './live';
 import { StoveActions, stoveFeature } from './stove.slice';
 
 const key = (id: string): string => `einkorn.cook.${id}`;
@@ -91,14 +93,73 @@ export const keep = createEffect(
   { functional: true, dispatch: false },
 );
 
-/** How often a running cook is looked at anew when nobody taps, ms. */
+/** News of the cook that is open, as it happens: taps of other screens, devices, the practice clock. */
+export const listen = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(StoveActions.opened, StoveActions.left),
+      switchMap((a) => (a.type === StoveActions.opened.type && a.cook.finishedMs === null ? newsOf(a.cook.id) : of())),
+    ),
+  { functional: true },
+);
+
+/** The stream of a cook as actions; the browser itself connects again after a gap, and the whole list comes first. */
+const newsOf = (id: string): Observable<Action> =>
+  new Observable((out) => {
+    // The service worker would hold the stream back; the page asks the server itself.
+    const stream = new EventSource(`/api/cooks/${encodeURIComponent(id)}/stream?ngsw-bypass=true`);
+    const on = (name: string, action: (data: never) => Action): void =>
+      stream.addEventListener(name, (e: MessageEvent<string>) => out.next(action(JSON.parse(e.data) as never)));
+    on('events', (d: { events: StoredEvent[]; all?: boolean }) => StoveActions.eventsHeard(d));
+    on('clock', (d: { atMs: number; speed: number }) =>
+      StoveActions.clockHeard({ clock: { ...d, wallMs: Date.now() } }),
+    );
+    on('reading', (d: StreamReading) => StoveActions.readingHeard({ reading: d }));
+    on('finished', (d: { finishedMs: number }) => StoveActions.finishedElsewhere(d));
+    return () => stream.close();
+  });
+
+/** What a screen asks of the devices; a device that is not there does not answer, and nothing is lost by it. */
+export const askDevices = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
+    actions.pipe(
+      ofType(StoveActions.measureAsked, StoveActions.speedAsked),
+      concatLatestFrom(() => store.select(stoveFeature.selectCook)),
+      concatMap(([a, cook]) =>
+        cook
+          ? api
+              .command(
+                cook.id,
+                a.type === StoveActions.measureAsked.type
+                  ? { kind: 'measure', what: a.what }
+                  : { kind: 'speed', speed: a.speed },
+              )
+              .pipe(catchError(() => of(null)))
+          : of(null),
+      ),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** How often a running cook is looked at anew when nobody taps, ms of the wall clock. */
 const lookEveryMs = 20_000;
+const practiceLookEveryMs = 2_000;
 
 /** Grain and meat from what has really happened, again after every tap and while something is overdue. */
 export const lookAhead = createEffect(
   (store = inject(Store), planner = inject(Planner)) =>
-    combineLatest([store.select(stoveFeature.selectCook), timer(0, lookEveryMs)]).pipe(
-      map(([cook]) => (cook && cook.finishedMs === null ? { cook, real: lived(cook, Date.now()) } : null)),
+    combineLatest([
+      store.select(stoveFeature.selectCook),
+      store.select(stoveFeature.selectCook).pipe(
+        map((cook) => cook?.practice !== undefined),
+        distinctUntilChanged(),
+        switchMap((practice) => timer(0, practice ? practiceLookEveryMs : lookEveryMs)),
+      ),
+    ]).pipe(
+      concatLatestFrom(() => store.select(stoveFeature.selectClock)),
+      map(([[cook], clock]) =>
+        cook && cook.finishedMs === null ? { cook, real: lived(cook, cookNow(cook, clock, Date.now())) } : null,
+      ),
       // Half a minute more or less changes nothing that a cook would do.
       distinctUntilChanged((a, b) => rough(a) === rough(b)),
       switchMap((x) =>

@@ -1,6 +1,7 @@
 import type { Cook, Outcome, Outlook, StoredEvent } from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { Failure } from '../api/client';
+import { dialsAfter, merged, noDials, type Dials, type PracticeClock, type StreamReading } from './live';
 
 export const StoveActions = createActionGroup({
   source: 'Stove',
@@ -20,6 +21,16 @@ export const StoveActions = createActionGroup({
     /** the rest of the cook, from what has really happened */
     'Outlook Found': props<{ outlook: Outlook | null }>(),
     Sound: props<{ on: boolean }>(),
+    Voice: props<{ on: boolean }>(),
+    /** nobody looks at this cook on this page any more */
+    Left: emptyProps(),
+    /** from another screen, from a device, or our own come back */
+    'Events Heard': props<{ events: StoredEvent[]; all?: boolean }>(),
+    'Clock Heard': props<{ clock: PracticeClock }>(),
+    'Reading Heard': props<{ reading: StreamReading }>(),
+    'Finished Elsewhere': props<{ finishedMs: number }>(),
+    'Measure Asked': props<{ what: 'temperature' | 'weight' }>(),
+    'Speed Asked': props<{ speed: number }>(),
   },
 });
 
@@ -32,6 +43,9 @@ export interface StoveState {
   failure: Failure | null;
   offline: boolean;
   sound: boolean;
+  voice: boolean;
+  dials: Dials;
+  clock: PracticeClock | null;
   outlook: Outlook | null;
 }
 
@@ -43,12 +57,15 @@ const initial: StoveState = {
   failure: null,
   offline: false,
   sound: true,
+  voice: false,
+  dials: noDials,
+  clock: null,
   outlook: null,
 };
 
 export const stoveReducer = createReducer<StoveState>(
   initial,
-  on(StoveActions.open, (s, { id }) => (s.cook?.id === id ? s : { ...initial, sound: s.sound })),
+  on(StoveActions.open, (s, { id }) => (s.cook?.id === id ? s : { ...initial, sound: s.sound, voice: s.voice })),
   on(StoveActions.runningFound, (s, { cooks }) => ({ ...s, running: cooks, searched: true, failure: null })),
   on(StoveActions.opened, (s, { cook, unsent, fromServer }) => {
     const known = new Set(cook.events.map((e) => e.id));
@@ -73,6 +90,19 @@ export const stoveReducer = createReducer<StoveState>(
   on(StoveActions.finished, (s, { cook }) => ({ ...s, cook, running: s.running.filter((c) => c.id !== cook.id) })),
   on(StoveActions.outlookFound, (s, { outlook }) => ({ ...s, outlook })),
   on(StoveActions.sound, (s, { on: sound }) => ({ ...s, sound })),
+  on(StoveActions.voice, (s, { on: voice }) => ({ ...s, voice })),
+  on(StoveActions.eventsHeard, (s, { events, all }) => {
+    if (!s.cook) return s;
+    const heard = new Set(events.map((e) => e.id));
+    return {
+      ...s,
+      cook: { ...s.cook, events: merged(s.cook.events, events, all === true) },
+      unsent: s.unsent.filter((e) => !heard.has(e.id)),
+    };
+  }),
+  on(StoveActions.clockHeard, (s, { clock }) => ({ ...s, clock })),
+  on(StoveActions.readingHeard, (s, { reading }) => ({ ...s, dials: dialsAfter(s.dials, reading) })),
+  on(StoveActions.finishedElsewhere, (s, { finishedMs }) => (s.cook ? { ...s, cook: { ...s.cook, finishedMs } } : s)),
 );
 
 export const stoveFeature = createFeature({ name: 'stove', reducer: stoveReducer });

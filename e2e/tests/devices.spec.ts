@@ -1,0 +1,150 @@
+import { expect, test, type Page } from '@playwright/test';
+import { noBarriers } from '../helpers';
+import { Hut } from '../hut';
+
+let hut: Hut;
+test.beforeAll(async () => {
+  hut = await Hut.open();
+});
+test.afterAll(() => hut.close());
+const broken: string[] = [];
+test.beforeEach(({ context }) => {
+  broken.length = 0;
+  context.on('weberror', (e) => broken.push(e.error().message));
+});
+test.afterEach(() => {
+  expect(broken).toEqual([]);
+});
+
+const title = (page: Page) => page.locator('.main h1');
+const done = (page: Page) => page.locator('[data-tap="done"]');
+const cookId = (page: Page): string => page.url().split('/').at(-1)!;
+const kinds = async (page: Page): Promise<string[]> =>
+  (
+    (await (await page.request.get(`${hut.url}/api/cooks/${cookId(page)}`)).json()) as { events: { kind: string }[] }
+  ).events.map((e) => e.kind);
+
+/** Begins a practice at sixty times the clock and works the board and the pan up to the locked lid. */
+async function practise(page: Page, hands: 'I do' | 'the devices tell', trouble?: string): Promise<void> {
+  await page.goto(`${hut.url}/bench/plain-long-grain/water`);
+  await page.getByRole('button', { name: 'Practise' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: '60×' }).click();
+  await dialog.getByRole('button', { name: hands }).click();
+  if (trouble) {
+    await dialog.getByRole('button', { name: 'what I choose' }).click();
+    await dialog.getByText(trouble).click();
+  }
+  await noBarriers(page);
+  await dialog.getByRole('button', { name: 'Start the practice' }).click();
+  await expect(title(page)).toBeVisible();
+  for (let i = 0; i < 20 && !/^Wait for the pin/.test((await title(page).textContent()) ?? ''); i++) {
+    const now = (await title(page).textContent()) ?? '';
+    await done(page).click();
+    await expect(title(page)).not.toHaveText(now);
+  }
+}
+/** Taps what is next until the cook is over, writing down what the thermometer shows. */
+async function toTheTable(page: Page): Promise<void> {
+  const rate = page.getByRole('button', { name: 'Keep it in the Log' });
+  for (let i = 0; i < 40 && !(await rate.isVisible()); i++) {
+    const dialog = page.getByRole('dialog');
+    if (await dialog.isVisible()) await dialog.getByRole('button', { name: 'Go on without measuring' }).click();
+    else await done(page).click();
+    await page.waitForFunction(() => document.querySelector('.main h1, .rate h1') !== null);
+  }
+  await rate.click();
+}
+
+test('a whole cook on the simulated devices: pin, needle and release arrive by themselves, and the log looks back', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await practise(page, 'the devices tell');
+  const bar = page.locator('ek-practice-bar');
+  await expect(bar).toContainText('Practice');
+  await expect(bar).toContainText(/\d+ kPa/);
+  await noBarriers(page);
+  await expect(page.locator('[data-tap="pin-up"]')).toContainText('tapped', { timeout: 30_000 });
+  await expect.poll(() => kinds(page), { timeout: 20_000 }).toContain('countdown');
+  await expect.poll(() => kinds(page)).toContain('gauge');
+  await toTheTable(page);
+  await expect(page.getByText('Looking back at the practice')).toBeVisible();
+  await expect(page.locator('ek-look-back')).toContainText('The food would have been');
+  await noBarriers(page);
+  await page.goto(`${hut.url}/log`);
+  await expect(page.locator('.mark').first()).toHaveText('Practice');
+  const real = (await page.locator('.head').textContent()) ?? '';
+  expect(real).toMatch(/and 1 practised/);
+});
+
+test('a practice by hand: the cooker warns of burning, the cook sees it, acts, and it goes on', async ({ page }) => {
+  test.setTimeout(120_000);
+  await practise(page, 'I do', 'burn warning');
+  const bar = page.locator('ek-practice-bar');
+  await expect(bar).toContainText('It shows: burn', { timeout: 30_000 });
+  expect(await kinds(page)).not.toContain('burn');
+  await page.locator('[data-tap="burn"]').click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Done, note it' }).click();
+  await expect(bar).toContainText('pin is up', { timeout: 40_000 });
+  // Nobody but the cook says so.
+  expect(await kinds(page)).not.toContain('pin-up');
+  await page.keyboard.press('u');
+  await expect(page.locator('[data-tap="pin-up"]')).toContainText('tapped');
+});
+
+test('the practice clock stands while nobody looks, and is right after a reload', async ({ page }) => {
+  await practise(page, 'I do');
+  await expect(page.locator('ek-practice-bar')).toContainText(/[1-9]\d* kPa/, { timeout: 30_000 });
+  const clockOf = (): Promise<string> => page.locator('.clock .mono').innerText();
+  await page.reload();
+  await expect(title(page)).toHaveText(/Wait for the pin/);
+  const at = await clockOf();
+  await expect.poll(clockOf).not.toBe(at);
+});
+
+test('the devices switched on in the Kitchen take part in a real cook; the needle is on its page', async ({ page }) => {
+  await page.goto(`${hut.url}/kitchen`);
+  await page.getByRole('button', { name: 'take part' }).click();
+  await expect(page.getByText('saved')).toBeVisible();
+  await page.goto(`${hut.url}/bench/plain-long-grain/water`);
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(page.locator('ek-practice-bar')).toContainText('Devices');
+  // Any device that speaks the protocol is heard: here a cooker of another maker tells its pin.
+  await expect(title(page)).toBeVisible();
+  const sent = await page.request.post(`${hut.url}/api/devices/readings`, {
+    data: {
+      format: 'einkorn.device/1',
+      device: 'my-cooker',
+      readings: [
+        { kind: 'pressure', kpa: 33, atMs: Date.now() },
+        { kind: 'whistle', count: 1, atMs: Date.now() },
+      ],
+    },
+  });
+  expect(sent.ok()).toBe(true);
+  await expect(page.locator('ek-practice-bar')).toContainText('33 kPa');
+  await expect.poll(() => kinds(page)).toContain('whistle');
+  await page.goto(`${hut.url}/kitchen`);
+  await page.getByRole('button', { name: 'are off' }).click();
+  await expect(page.getByText('saved')).toBeVisible();
+});
+
+test('two screens on one cook: a tap on one is on the other at once', async ({ page, context }) => {
+  await page.goto(`${hut.url}/bench/plain-long-grain/water`);
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(title(page)).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(title(other)).toBeVisible();
+  const before = (await title(page).textContent()) ?? '';
+  await done(page).click();
+  await expect(title(page)).not.toHaveText(before);
+  await expect(title(other)).toHaveText((await title(page).textContent()) ?? '');
+  await other.locator('[data-tap="write"]').click();
+  await other.getByRole('dialog').getByLabel('for what').or(other.getByPlaceholder('for what')).fill('bread');
+  await other.getByRole('dialog').getByRole('button', { name: 'Start' }).click();
+  await expect(page.locator('.timer.own')).toContainText('bread');
+  await page.locator('.timer.own').click();
+  await expect(other.locator('.timer.own')).toHaveCount(0);
+});

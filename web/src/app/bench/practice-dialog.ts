@@ -1,0 +1,144 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { faults, type Fault, type Practice } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Button } from 'primeng/button';
+import { Checkbox } from 'primeng/checkbox';
+import { Dialog } from 'primeng/dialog';
+import { SelectButton } from 'primeng/selectbutton';
+import { Format } from '../i18n/format';
+
+type Trouble = 'none' | 'one-surprise' | 'chosen';
+
+/** How to practise this dish: how fast the clock runs, what goes wrong, and who watches the pin. */
+@Component({
+  selector: 'ek-practice-dialog',
+  imports: [FormsModule, TranslocoDirective, Button, Checkbox, Dialog, SelectButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <p-dialog
+        [visible]="true"
+        (visibleChange)="closed.emit()"
+        [modal]="true"
+        [closeAriaLabel]="t('app.close')"
+        [header]="t('practice.title')"
+        [style]="{ width: 'min(46rem, 97vw)' }"
+      >
+        <p>{{ t('practice.what') }}</p>
+        <div class="ask">
+          <span id="pr-speed">{{ t('practice.speed') }}</span>
+          <p-selectbutton
+            [options]="speeds"
+            [ngModel]="speed()"
+            (ngModelChange)="speed.set($event)"
+            [allowEmpty]="false"
+            ariaLabelledBy="pr-speed"
+          >
+            <ng-template #item let-x>{{ t('practice.times', { n: x }) }}</ng-template>
+          </p-selectbutton>
+          <span id="pr-faults">{{ t('practice.faults') }}</span>
+          <p-selectbutton
+            [options]="troubles()"
+            optionLabel="label"
+            optionValue="value"
+            [ngModel]="trouble()"
+            (ngModelChange)="trouble.set($event)"
+            [allowEmpty]="false"
+            ariaLabelledBy="pr-faults"
+          />
+          @if (trouble() === 'chosen') {
+            <span></span>
+            <div class="faults">
+              @for (f of possible(); track f) {
+                <label [for]="'fault-' + f">
+                  <p-checkbox
+                    [inputId]="'fault-' + f"
+                    [binary]="true"
+                    [ngModel]="picked().includes(f)"
+                    (ngModelChange)="pick(f, $event)"
+                  />
+                  {{ t('fault.' + f) }}
+                </label>
+              }
+            </div>
+          }
+          <span id="pr-hands">{{ t('practice.hands') }}</span>
+          <p-selectbutton
+            [options]="watchers()"
+            optionLabel="label"
+            optionValue="value"
+            [ngModel]="hands()"
+            (ngModelChange)="hands.set($event)"
+            [allowEmpty]="false"
+            ariaLabelledBy="pr-hands"
+          />
+        </div>
+        <p class="quiet">{{ t('practice.mark') }}</p>
+        <p class="row"><p-button [label]="t('practice.go')" (onClick)="go()" /></p>
+      </p-dialog>
+    </ng-container>
+  `,
+  styles: `
+    .ask {
+      display: grid;
+      grid-template-columns: auto 1fr;
+      gap: 14px 18px;
+      align-items: center;
+      margin: 16px 0;
+    }
+    .faults {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px 20px;
+    }
+    .faults label {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      min-height: 34px;
+    }
+    .row {
+      margin-top: 14px;
+    }
+    @media (max-width: 760px) {
+      .ask {
+        grid-template-columns: 1fr;
+        gap: 8px;
+      }
+    }
+  `,
+})
+export class PracticeDialog {
+  /** whistles are counted in this pot */
+  readonly whistle = input.required<boolean>();
+  readonly started = output<Practice>();
+  readonly closed = output();
+  private readonly transloco = inject(TranslocoService);
+  private readonly fmt = inject(Format);
+  readonly speeds = [1, 5, 10, 30, 60];
+  readonly speed = signal(10);
+  readonly trouble = signal<Trouble>('none');
+  readonly picked = signal<Fault[]>([]);
+  readonly hands = signal<Practice['hands']>('you');
+  readonly possible = computed(() => faults.filter((f) => f !== (this.whistle() ? 'burn-cut-out' : 'late-whistle')));
+  readonly troubles = computed(() => this.labels(['none', 'one-surprise', 'chosen']));
+  readonly watchers = computed(() => this.labels(['you', 'devices'], 'hands-'));
+
+  private labels(values: string[], prefix = ''): { value: string; label: string }[] {
+    this.fmt.locale();
+    return values.map((value) => ({ value, label: this.transloco.translate(`practice.${prefix}${value}`) }));
+  }
+  pick(f: Fault, on: boolean): void {
+    this.picked.update((p) => (on ? [...p, f] : p.filter((x) => x !== f)));
+  }
+  go(): void {
+    this.started.emit({
+      seed: Math.floor(Math.random() * 2_147_483_647),
+      faults: this.trouble() === 'chosen' ? this.picked() : [],
+      surprise: this.trouble() === 'one-surprise',
+      speed: this.speed(),
+      hands: this.hands(),
+    });
+  }
+}

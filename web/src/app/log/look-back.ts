@@ -1,0 +1,105 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { Cook, Debrief, Noticed } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Format } from '../i18n/format';
+
+/** What a practice taught: what was wrong, what was noticed when, and what the food would have become. */
+@Component({
+  selector: 'ek-look-back',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <h2>{{ t('back.title') }}</h2>
+      <p>
+        <strong>{{ t('back.faults') }}</strong>
+        @for (f of debrief().faults; track f; let last = $last) {
+          {{ t('fault.' + f) }}{{ last ? '.' : ',' }}
+        } @empty {
+          {{ t('practice.no-faults') }}.
+        }
+      </p>
+      <ul>
+        @for (n of debrief().noticed; track n.what) {
+          <li [class.late]="!n.prompt">
+            <span class="sign" aria-hidden="true">{{ n.prompt ? '✓' : '!' }}</span>
+            <strong>{{ t('back.' + n.what, { at: fmt.number(n.atMin, 1) }) }}</strong>
+            {{ seen(n, t) }}
+          </li>
+        } @empty {
+          <li class="quiet">{{ t('back.nothing') }}</li>
+        }
+      </ul>
+      @if (debrief().food; as f) {
+        <p>
+          <strong>{{ t('back.food') }}</strong>
+          @if (f.band) {
+            {{ t('band.' + f.band) }}, {{ fmt.number(100 * (f.moisture ?? 0), 0) }} %
+            @if (debrief().planned.band; as was) {
+              <span class="quiet">{{
+                t('back.planned', {
+                  band: t('band.' + was),
+                  share: fmt.number(100 * (debrief().planned.moisture ?? 0), 0),
+                })
+              }}</span>
+            }
+          }
+          @for (m of f.meats; track m.ingredient) {
+            · {{ t('food.' + food(m.ingredient)) }} {{ fmt.celsius(m.coreC) }}
+            <span [class.stop-text]="!m.ok">{{
+              t(m.ok ? 'back.meat-ok' : 'back.meat-under', { c: m.safeMinimumC })
+            }}</span>
+          }
+        </p>
+      }
+      <p class="quiet">{{ t('back.honest') }}</p>
+      @if (skipped()) {
+        <p class="stop-text">{{ t('back.skipped') }}</p>
+      }
+    </ng-container>
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 14px 18px;
+      font-size: 18px;
+    }
+    ul {
+      list-style: none;
+      padding: 0;
+      margin: 8px 0;
+      display: grid;
+      gap: 6px;
+    }
+    .sign {
+      display: inline-grid;
+      place-content: center;
+      width: 26px;
+      height: 26px;
+      border: 2px solid var(--leaf);
+      border-radius: 50%;
+      margin-right: 6px;
+      font-weight: 700;
+      color: var(--leaf);
+    }
+    .late .sign {
+      border-color: var(--paprika);
+      color: var(--paprika);
+    }
+  `,
+})
+export class LookBack {
+  readonly debrief = input.required<Debrief>();
+  readonly cook = input.required<Cook>();
+  readonly fmt = inject(Format);
+  readonly skipped = computed(() => this.cook().events.some((e) => e.kind === 'thermometer-skipped'));
+
+  seen(n: Noticed, t: (key: string, p?: Record<string, unknown>) => string): string {
+    if (n.lateMin === null) return t('back.never');
+    const min = this.fmt.number(Math.abs(n.lateMin), 1);
+    return t(n.prompt ? 'back.prompt' : n.lateMin > 0 ? 'back.late' : 'back.early', { min });
+  }
+  food(id: string): string {
+    return this.cook().dish.ingredients.find((i) => i.id === id)?.food ?? id;
+  }
+}

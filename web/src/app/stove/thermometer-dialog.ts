@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import type { StoredEvent } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Button } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
+import { InputNumber } from 'primeng/inputnumber';
+
+/**
+ * The thermometer decides. The step is done with a number; without one it can only be skipped openly, and that is written
+ * down. A number under the published minimum leads to the rescue for undercooked meat.
+ */
+@Component({
+  selector: 'ek-thermometer-dialog',
+  imports: [FormsModule, TranslocoDirective, Button, Dialog, InputNumber],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      <p-dialog
+        [visible]="true"
+        (visibleChange)="closed.emit()"
+        [modal]="true"
+        [closeAriaLabel]="t('app.close')"
+        [header]="t('thermo.title')"
+        [style]="{ width: 'min(44rem, 97vw)' }"
+      >
+        <p class="ask">{{ t('thermo.ask', { c: minimumC() }) }}</p>
+        <p class="row">
+          <p-inputnumber
+            inputId="thermo"
+            [ariaLabel]="t('write.core')"
+            suffix=" °C"
+            [min]="0"
+            [max]="130"
+            [maxFractionDigits]="1"
+            [ngModel]="value()"
+            (ngModelChange)="value.set($event)"
+            [inputStyle]="{ width: '10rem', fontSize: '30px', fontWeight: 700, textAlign: 'center' }"
+          />
+          @if (devices()) {
+            <p-button severity="secondary" [label]="t('write.read')" (onClick)="measure.emit()" />
+          }
+        </p>
+        @if (value() !== null) {
+          <p class="verdict" [class.stop-text]="under()" role="status">
+            <strong>{{ t(under() ? 'thermo.under' : 'thermo.fine', { c: minimumC() }) }}</strong>
+          </p>
+        }
+        <p class="row">
+          @if (under()) {
+            <p-button severity="danger" [label]="t('thermo.rescue')" (onClick)="short.emit(value()!)" />
+          }
+          <p-button
+            [label]="t(under() ? 'thermo.keep-under' : 'thermo.keep')"
+            [severity]="under() ? 'secondary' : undefined"
+            [disabled]="value() === null"
+            (onClick)="measured.emit(value()!)"
+          />
+        </p>
+        <p class="skip">
+          <button type="button" class="linklike" (click)="skipped.emit()">{{ t('thermo.skip') }}</button>
+          <span class="quiet">{{ t('thermo.skip-note') }}</span>
+        </p>
+      </p-dialog>
+    </ng-container>
+  `,
+  styles: `
+    .ask {
+      font-size: 21px;
+    }
+    .row {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      margin: 14px 0;
+    }
+    .verdict {
+      font-size: 22px;
+    }
+    .skip {
+      border-top: 1px solid var(--hair);
+      padding-top: 10px;
+      display: flex;
+      flex-wrap: wrap;
+      gap: 12px;
+      align-items: baseline;
+    }
+    .linklike {
+      border: 0;
+      background: none;
+      text-decoration: underline;
+      color: var(--ink);
+      cursor: pointer;
+      padding: 6px 0;
+      font-size: 18px;
+    }
+  `,
+})
+export class ThermometerDialog {
+  /** what was measured so far in this cook */
+  readonly events = input.required<readonly StoredEvent[]>();
+  readonly minimumC = input.required<number>();
+  readonly devices = input.required<boolean>();
+  readonly measured = output<number>();
+  readonly short = output<number>();
+  readonly skipped = output();
+  readonly measure = output();
+  readonly closed = output();
+  /** the last reading of a device fills the field; the cook may write another */
+  readonly value = linkedSignal<number | null>(
+    () => this.events().findLast((e) => e.kind === 'core' && e.device !== undefined)?.value ?? null,
+  );
+  readonly under = computed(() => this.value() !== null && this.value()! < this.minimumC());
+}
