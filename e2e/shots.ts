@@ -114,6 +114,25 @@ await shot('stove-rescue', wide, async (p) => {
   await p.locator('[data-tap="burn"]').click();
   await p.getByRole('dialog').locator('.moves').waitFor();
 });
+await shot('practice', wide, async (p) => {
+  await bench('water')(p);
+  await p.getByRole('button', { name: 'Practise' }).click();
+  const dialog = p.getByRole('dialog');
+  await dialog.getByRole('button', { name: '60×' }).click();
+  await dialog.getByRole('button', { name: 'what I choose' }).click();
+  await dialog.getByText('weak heater').click();
+  await dialog.getByRole('button', { name: 'Start the practice' }).click();
+  const title = p.locator('.main h1');
+  await title.waitFor();
+  for (let i = 0; i < 30 && !/Wait for the pin/.test((await title.textContent()) ?? ''); i++) {
+    const before = await title.textContent();
+    await p.locator('[data-tap="done"]').click();
+    await p.waitForFunction((b) => document.querySelector('.main h1')?.textContent !== b, before);
+  }
+  await p.locator('ek-practice-bar').getByText('counting down').waitFor({ timeout: 40_000 });
+  await p.locator('[data-tap="pin-up"]').click();
+  await p.locator('.outlook').waitFor();
+});
 await shot('stove-phone', phone, (p) => cookTo(p, 'fry'));
 await shot('bench-phone', phone, bench('water'));
 await shot('log', wide, async (p) => {

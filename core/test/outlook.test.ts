@@ -26,6 +26,12 @@ test('the pin came late: minutes come off the hold, the texture is kept, the mea
   expect(o.meats.every((m) => m.ok)).toBe(true);
   expect(o.laterMin).toBeGreaterThan(1);
 });
+test('the pin came very late: the weak heater is found, and the pot still comes to pressure', () => {
+  const o = see({ toPinMin: on + 8 });
+  expect(Math.max(...o.curve.gaugeKpa)).toBeGreaterThan(0.85 * p.program.gaugeKpa);
+  expect(Math.abs(o.curve.minutes[o.curve.gaugeKpa.findIndex((k) => k > 3)]! - (on + 8))).toBeLessThan(0.6);
+  expect(Math.abs(o.softer)).toBeLessThan(2);
+});
 test('the pin came early: the hold is not shorter, and supper is not later', () => {
   const o = see({ toPinMin: on - 2 });
   expect(o.holdChangeMin).toBeGreaterThanOrEqual(0);

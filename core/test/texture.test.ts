@@ -2,8 +2,9 @@ import { findFood } from '../src/food/find';
 import { bowlHistory, bowlLitres } from '../src/grain/bowl';
 import { bedLagS, drinksG, grainTemps, runClock, uptakePerMin } from '../src/grain/clock';
 import { aimIndexOf, pastaBand, sauceBand, texture, wishShift } from '../src/grain/texture';
-import { uptakeGPerG } from '../src/grain/uptake';
+import { soakGPerG, uptakeGPerG } from '../src/grain/uptake';
 import type { History } from '../src/pot/history';
+import { standIn } from './helpers/standin';
 
 const rice = findFood('rice-long').grain!;
 const quinoa = findFood('quinoa').grain!;
@@ -181,4 +182,48 @@ describe('the inner bowl', () => {
   test('its volume is that of the grain and the water', () => {
     expect(bowlLitres(1450, 998)).toBeCloseTo(2, 9);
   });
+});
+
+// Table of the notes for covered steel bowls of 16 cm (docs/engine.md, section 3): 6 min to the boil, 4 min at pressure
+// and the extra minutes that the bowl needs.
+describe('the inner bowl against its table', () => {
+  test.each([
+    [150, 190, 4.3, 80, 115, 2.7],
+    [200, 250, 5.6, 74, 114, 3.3],
+    [300, 375, 7.8, 66, 113, 4.4],
+  ])('%d g rice and %d g water', (rice, water, extraMin, atHighC, atEndC, lagMin) => {
+    const { tempC, releaseAt } = standIn(360, 20, 240 + 60 * extraMin, 600);
+    const bowl = bowlHistory(
+      { dtS: 1, tempC, gaugeKpa: new Float64Array(tempC.length), releaseAt, openAt: tempC.length - 1 },
+      rice,
+      water,
+      20,
+    ).tempC;
+    expect(Math.abs(bowl[360 + 90]! - atHighC)).toBeLessThan(1.2);
+    expect(Math.abs(bowl[releaseAt]! - atEndC)).toBeLessThan(1.2);
+    expect(Math.abs((bowl.findIndex((c) => c >= 95) - 360) / 60 - lagMin)).toBeLessThan(0.2);
+    // Its water boils as the pressure falls: never more than 3 K above the pot, and the wall lets it be at least 1.
+    for (let i = releaseAt + 1; i < bowl.length; i++) expect(bowl[i]! - tempC[i]!).toBeLessThanOrEqual(3 + 1e-9);
+    expect(Math.max(...bowl.subarray(releaseAt + 1).map((c, i) => c - tempC[releaseAt + 1 + i]!))).toBeGreaterThan(1);
+  });
+});
+
+// Arrhenius with 25 kJ/mol by hand: ten minutes at 35 degC are 13.87 min at 25 degC.
+test('warm water soaks faster', () => {
+  expect(soakGPerG(0.12, false, 10, 35)).toBeCloseTo(soakGPerG(0.12, false, 13.87, 25), 4);
+  expect(soakGPerG(0.12, false, 10, 15)).toBeLessThan(soakGPerG(0.12, false, 10, 25));
+  expect(soakGPerG(0.12, false, 0)).toBe(0);
+  // Even a minute counts.
+  expect(soakGPerG(0.12, false, 1)).toBeGreaterThan(0);
+});
+// The bed's water boils as the pressure falls: from the release on it stays within 1 K of the pot, before it may lag.
+test('the bed follows a falling pot within a degree', () => {
+  const tempC = Float64Array.from({ length: 600 }, (_, i) => (i < 300 ? 116 : 116 - (i - 300) * 0.05));
+  const temps = grainTemps(
+    { dtS: 1, tempC, gaugeKpa: new Float64Array(600), releaseAt: 299, openAt: 599 },
+    { lagS: 200, standMin: 0 },
+  );
+  expect(temps[10]).toBe(116);
+  for (let i = 300; i < 600; i++) expect(temps[i]! - tempC[i]!).toBeLessThanOrEqual(1 + 1e-9);
+  expect(temps[500]! - tempC[500]!).toBeCloseTo(1, 6);
 });

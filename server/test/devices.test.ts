@@ -94,6 +94,23 @@ describe('a device that speaks einkorn.device/1', () => {
       .send({ format, device: 'probe', readings: [{ kind: 'temperature', celsius: 70, atMs: newest.startedMs }] });
     expect(r.body).toEqual({ cook: newest.id, kept: 1 });
   });
+  test('a dozen devices and hands that write in the same moment: nothing is refused, nothing is doubled', async () => {
+    const cook = await start();
+    const readings = [{ kind: 'pin', value: 'up', atMs: cook.startedMs + 9000 }];
+    const answers = await Promise.all(
+      Array.from({ length: 24 }, (_, i) =>
+        i % 2 === 0
+          ? api.post('/api/devices/readings').send({ format, device: `d${i}`, cook: cook.id, readings })
+          : api
+              .post(`/api/cooks/${cook.id}/events`)
+              .send({ events: [{ id: `tap-${i % 6}`, kind: 'note', note: 'x', atMs: cook.startedMs + i }] }),
+      ),
+    );
+    expect(answers.map((r) => r.status).filter((s) => s >= 300)).toEqual([]);
+    const all = await kinds(cook.id);
+    expect(all.filter((k) => k === 'pin-up')).toHaveLength(1);
+    expect(all.filter((k) => k === 'note')).toHaveLength(3);
+  });
   test('a pin that the cook already tapped is not told again', async () => {
     const cook = await start();
     const tap: StoredEvent = { id: 'hand', kind: 'pin-up', atMs: cook.startedMs + 1000 };

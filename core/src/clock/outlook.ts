@@ -89,20 +89,22 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
 
 const half = (minutes: number): number => Math.round(minutes * 2) / 2;
 
-/** The same pot with its heater so much weaker or stronger that the pin rises when it did; two secant steps are enough. */
+/** The same pot with its heater so much weaker or stronger that the pin rises when it did, by bisection on its logarithm. */
 function withPinAt(b: Bench, planned: Plan, toPinMin: number): Bench {
-  let power = planned.program.pinUpMin / Math.max(0.5, toPinMin);
-  let pot = b.pot;
-  for (let i = 0; i < 3; i++) {
-    power = Math.min(factor.most, Math.max(factor.least, power));
-    pot = { ...b.pot, efficiency: b.pot.efficiency * power };
-    const { pinUpS } = heat({ ...b, pot }, planned.liquid.addMl, planned.program.pressure).heated;
-    if (pinUpS === null) break;
-    const ratio = pinUpS / 60 / toPinMin;
-    if (Math.abs(ratio - 1) < 0.01) break;
-    power *= ratio;
+  const potAt = (power: number): Bench['pot'] => ({ ...b.pot, efficiency: b.pot.efficiency * power });
+  // A heater too weak to lift the pin at all is simply too weak.
+  const pinMin = (power: number): number =>
+    (heat({ ...b, pot: potAt(power) }, planned.liquid.addMl, planned.program.pressure).heated.pinUpS ?? Infinity) / 60;
+  let low = Math.log(factor.least);
+  let high = Math.log(factor.most);
+  for (let i = 0; i < 10; i++) {
+    const mid = (low + high) / 2;
+    const min = pinMin(Math.exp(mid));
+    if (Math.abs(min / toPinMin - 1) < 0.01) return { ...b, pot: potAt(Math.exp(mid)) };
+    if (min > toPinMin) low = mid;
+    else high = mid;
   }
-  return { ...b, pot };
+  return { ...b, pot: potAt(Math.exp(high)) };
 }
 
 /** The hold that gives the starch what the plan gave it, and longer where a meat still needs it. */

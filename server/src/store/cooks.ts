@@ -36,51 +36,55 @@ export const newestRunning = async (store: Store): Promise<Cook | undefined> =>
   (await runningCooks(store)).find((c) => !c.practice);
 
 /** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */
-export async function addCook({ models, sequelize }: Store, cook: Cook): Promise<void> {
-  await sequelize.transaction(async (transaction) => {
-    if (await models.Cooks.findByPk(cook.id, { transaction })) return;
-    const dish = cook.dishId === null ? null : await models.Dishes.findByPk(cook.dishId, { transaction });
-    const { id, startedMs, finishedMs, outcome } = cook;
-    await models.Cooks.create(
-      {
-        id,
-        dishId: dish?.id ?? null,
-        dish: cook.dish,
-        plan: cook.plan,
-        startedMs,
-        finishedMs,
-        outcome,
-        practice: cook.practice ?? null,
-      },
-      { transaction },
-    );
-    await models.Events.bulkCreate(
-      cook.events.map((e, seq) => eventRow(id, e, seq)),
-      { transaction },
-    );
-  });
+export async function addCook({ models, sequelize, inTurn }: Store, cook: Cook): Promise<void> {
+  await inTurn(() =>
+    sequelize.transaction(async (transaction) => {
+      if (await models.Cooks.findByPk(cook.id, { transaction })) return;
+      const dish = cook.dishId === null ? null : await models.Dishes.findByPk(cook.dishId, { transaction });
+      const { id, startedMs, finishedMs, outcome } = cook;
+      await models.Cooks.create(
+        {
+          id,
+          dishId: dish?.id ?? null,
+          dish: cook.dish,
+          plan: cook.plan,
+          startedMs,
+          finishedMs,
+          outcome,
+          practice: cook.practice ?? null,
+        },
+        { transaction },
+      );
+      await models.Events.bulkCreate(
+        cook.events.map((e, seq) => eventRow(id, e, seq)),
+        { transaction },
+      );
+    }),
+  );
 }
 
-/** Adds events that are not there yet, in the order given. */
-export async function addEvents({ models, sequelize }: Store, cookId: string, events: StoredEvent[]): Promise<void> {
-  await sequelize.transaction(async (transaction) => {
-    if (!(await models.Cooks.findByPk(cookId, { transaction }))) throw missing();
-    let seq = await models.Events.count({ where: { cookId }, transaction });
-    for (const e of events) {
-      if (await models.Events.findByPk(e.id, { transaction })) continue;
-      await models.Events.create(eventRow(cookId, e, seq++), { transaction });
-    }
-  });
+/** Adds events that are not there yet, in the order given. One after another: taps and devices write at the same time. */
+export function addEvents({ models, sequelize, inTurn }: Store, cookId: string, events: StoredEvent[]): Promise<void> {
+  return inTurn(() =>
+    sequelize.transaction(async (transaction) => {
+      if (!(await models.Cooks.findByPk(cookId, { transaction }))) throw missing();
+      const seq = await models.Events.count({ where: { cookId }, transaction });
+      await models.Events.bulkCreate(
+        events.map((e, i) => eventRow(cookId, e, seq + i)),
+        { transaction, ignoreDuplicates: true },
+      );
+    }),
+  );
 }
 
 export async function finishCook(
-  { models }: Store,
+  { models, inTurn }: Store,
   id: string,
   change: { finishedMs?: number; outcome?: Outcome },
 ): Promise<void> {
   const row = await models.Cooks.findByPk(id);
   if (!row) throw missing();
-  await row.update(change);
+  await inTurn(() => row.update(change));
 }
 
 export async function removeCook({ models }: Store, id: string): Promise<void> {

@@ -32,40 +32,42 @@ export async function getDish({ models }: Store, id: string): Promise<StoredDish
 }
 
 export async function addDish(
-  { models }: Store,
+  { models, inTurn }: Store,
   dish: Dish,
   id: string = randomUUID(),
   updatedMs = Date.now(),
 ): Promise<StoredDish> {
-  return toDish(await models.Dishes.create({ id, doc: dish, revision: 1, updatedMs }));
+  return toDish(await inTurn(() => models.Dishes.create({ id, doc: dish, revision: 1, updatedMs })));
 }
 
 /** Saves a dish over the revision it was read at. A newer revision on the shelf is a conflict, never overwritten. */
 export async function saveDish(
-  { models, sequelize }: Store,
+  { models, sequelize, inTurn }: Store,
   id: string,
   dish: Dish,
   revision: number,
 ): Promise<StoredDish> {
-  return sequelize.transaction(async (transaction) => {
-    const row = await models.Dishes.findByPk(id, { transaction });
-    if (!row) throw missing();
-    if (row.revision !== revision)
-      throw new Problem(
-        'dish-changed',
-        'This dish was changed on another screen. Load it again, then repeat your change.',
-        [{ path: 'revision', message: `The shelf holds revision ${row.revision}, this screen had ${revision}.` }],
-      );
-    await row.update({ doc: dish, revision: revision + 1, updatedMs: Date.now() }, { transaction });
-    return toDish(row);
-  });
+  return inTurn(() =>
+    sequelize.transaction(async (transaction) => {
+      const row = await models.Dishes.findByPk(id, { transaction });
+      if (!row) throw missing();
+      if (row.revision !== revision)
+        throw new Problem(
+          'dish-changed',
+          'This dish was changed on another screen. Load it again, then repeat your change.',
+          [{ path: 'revision', message: `The shelf holds revision ${row.revision}, this screen had ${revision}.` }],
+        );
+      await row.update({ doc: dish, revision: revision + 1, updatedMs: Date.now() }, { transaction });
+      return toDish(row);
+    }),
+  );
 }
 
 /** Puts a dish away, or back on the shelf. Its document and revision stay as they are. */
-export async function archiveDish({ models }: Store, id: string, archived: boolean): Promise<StoredDish> {
+export async function archiveDish({ models, inTurn }: Store, id: string, archived: boolean): Promise<StoredDish> {
   const row = await models.Dishes.findByPk(id);
   if (!row) throw missing();
-  await row.update({ archivedMs: archived ? Date.now() : null });
+  await inTurn(() => row.update({ archivedMs: archived ? Date.now() : null }));
   return toDish(row);
 }
 

@@ -8,7 +8,7 @@ export async function getKitchen({ models }: Store): Promise<Kitchen> {
   return readKitchen(row?.doc ?? {});
 }
 
-export async function saveKitchen({ models }: Store, kitchen: Kitchen): Promise<Kitchen> {
-  await models.Settings.upsert({ key, doc: kitchen });
+export async function saveKitchen({ models, inTurn }: Store, kitchen: Kitchen): Promise<Kitchen> {
+  await inTurn(() => models.Settings.upsert({ key, doc: kitchen }));
   return kitchen;
 }

@@ -128,8 +128,9 @@ export function stoveFigure(
         ...(measured.length > 3
           ? [
               {
-                x: measured[Math.floor(measured.length / 2)]!.ms,
-                y: measured[Math.floor(measured.length / 2)]!.c + 8,
+                x: measured[0]!.ms,
+                y: measured[0]!.c + 6,
+                xanchor: 'right' as const,
                 text: `<b>${t('stove.word-measured')}</b>`,
                 showarrow: false,
                 font: { size: 16, color: token('plum') },
