@@ -1,15 +1,21 @@
 // npm run bench: times the core and prints a table with ratios. npm run bench -- residuals: the facts and the model.
-// npm run bench -- memory: the heap over ten thousand plans.
+// npm run bench -- memory: the heap over ten thousand plans. npm run bench -- kills: taps lost when the browser is killed.
 import { join } from 'node:path';
 import { install } from './install.mjs';
 install();
-const { root } = await import('./build.mjs');
+const { buildServer, buildWeb, root } = await import('./build.mjs');
+const name = ['residuals', 'memory', 'kills'].find((x) => process.argv.includes(x)) ?? 'run';
+if (name === 'kills') {
+  (await import('./chromium.mjs')).chromium();
+  await buildServer();
+  await buildWeb();
+}
 const { build } = await import('esbuild');
 // Bundled first, so that what is measured is what ships, not a loader.
 const outfile = join(root, 'dist', 'bench.mjs');
 await build({
   absWorkingDir: root,
-  entryPoints: [`bench/${['residuals', 'memory'].find((x) => process.argv.includes(x)) ?? 'run'}.ts`],
+  entryPoints: [`bench/${name}.ts`],
   outfile,
   bundle: true,
   platform: 'node',

@@ -52,3 +52,11 @@ export * from './clock/record';
 export { lived } from './clock/lived';
 export { became, loadOfPlan, type Became } from './clock/became';
 export { type Debrief, type Noticed } from './clock/lookback';
+export {
+  evening,
+  type Clash,
+  type Evening,
+  type EveningDish,
+  type EveningTask,
+  type PlacedDish,
+} from './clock/evening';

@@ -17,6 +17,8 @@ import * as shelfEffects from './shelf/shelf.slice';
 import { shelfFeature } from './shelf/shelf.slice';
 import * as kitchenEffects from './state/kitchen';
 import { kitchenFeature } from './state/kitchen';
+import * as eveningEffects from './stove/evening.slice';
+import { eveningFeature } from './stove/evening.slice';
 import * as stoveEffects from './stove/stove.effects';
 import { stoveFeature } from './stove/stove.slice';
 import { enamelPreset } from './theme/preset';
@@ -31,6 +33,7 @@ export const appConfig: ApplicationConfig = {
     provideState(shelfFeature),
     provideState(benchFeature),
     provideState(stoveFeature),
+    provideState(eveningFeature),
     provideState(logFeature),
     provideEffects(
       { loadKitchen: kitchenEffects.loadKitchen, saveKitchen: kitchenEffects.saveKitchen },
@@ -45,6 +48,11 @@ export const appConfig: ApplicationConfig = {
       },
       benchEffects,
       stoveEffects,
+      {
+        loadEvening: eveningEffects.loadEvening,
+        planCourses: eveningEffects.planCourses,
+        startCourse: eveningEffects.startCourse,
+      },
       { load: logEffects.load, loadOne: logEffects.loadOne, lookBack: logEffects.lookBack, rate: logEffects.rate },
     ),
     provideTransloco({

@@ -7,6 +7,7 @@ import { Button } from 'primeng/button';
 import { TabsModule } from 'primeng/tabs';
 import { Tooltip } from 'primeng/tooltip';
 import { Format } from '../i18n/format';
+import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Brief } from '../ui/brief';
 import { MiniPot } from '../ui/mini-pot';
@@ -195,6 +196,7 @@ type SheetName = (typeof sheetNames)[number];
               <ek-ribbon
                 [plan]="p"
                 [serveAt]="d.serveAt ?? '19:00'"
+                [now]="minute()"
                 (moved)="shift($event)"
                 (exported)="toCalendar($event)"
               />
@@ -233,6 +235,9 @@ export class BenchPage {
   readonly names = sheetNames;
   /** on a phone the pot and its verdicts are one line until they are asked for */
   readonly unfolded = signal(false);
+  private readonly now = inject(WallClock).ticking();
+  /** the clock to the minute: nothing here needs it finer */
+  readonly minute = computed(() => Math.floor(this.now() / 60_000) * 60_000);
   readonly practising = signal(false);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);

@@ -256,7 +256,7 @@ export class KitchenPage {
     this.fmt.locale();
     return [false, true].map((value) => ({
       value,
-      label: this.transloco.translate<string>(`kitchen.devices-${value ? 'on' : 'off'}`),
+      label: this.transloco.translate(`kitchen.devices-${value ? 'on' : 'off'}`),
     }));
   });
 

@@ -156,6 +156,19 @@ export class StovePage {
         return { id: e.id, name: e.note ?? '', left, over: left <= 0, share: whole > 0 ? 1 - left / whole : 1 };
       });
   });
+  private readonly running = this.store.selectSignal(stoveFeature.selectRunning);
+  /** Other pots of the same evening, each with the clock of its own step. */
+  readonly others = computed(() => {
+    const now = this.wall();
+    return this.running()
+      .filter((c) => c.id !== this.id() && c.practice === undefined)
+      .map((c) => {
+        const r = replan(c.plan.steps, c.startedMs, c.events, now);
+        const s = r.steps[r.current];
+        const left = s ? s.startMs + s.step.minutes * 60_000 - now : 0;
+        return { id: c.id, title: c.dish.title, left };
+      });
+  });
   readonly minimumC = computed(() => Math.max(0, ...(this.cook()?.plan.meats.map((m) => m.safeMinimumC) ?? [])));
   /** The pin as the devices show it, or as the taps tell. */
   readonly pinIsUp = computed(() => this.dials().pinUp ?? (this.pinUpAt() !== null && this.pinDownAt() === null));
@@ -196,7 +209,7 @@ export class StovePage {
     if (!this.afterLid()) add('lid', r.steps.find((s) => s.step.id === 'lock')?.endMs ?? null);
     add('open', r.steps.find((s) => s.step.id === 'finish-open')?.startMs ?? stageEnd('natural'));
     add('serve', r.serveMs);
-    return out.slice(0, Math.max(1, 3 - this.ownTimers().length));
+    return out.slice(0, Math.max(1, 3 - this.ownTimers().length - this.others().length));
   });
   private readonly minute = computed(() => Math.floor(this.now() / 20_000));
   readonly drawing = computed((): (() => Figure) => {
@@ -222,6 +235,11 @@ export class StovePage {
   constructor() {
     keepAwake();
     effect(() => this.store.dispatch(StoveActions.open({ id: this.id() })));
+    // The other pots are looked at again whenever the drawing is.
+    effect(() => {
+      this.minute();
+      untracked(() => this.store.dispatch(StoveActions.findRunning()));
+    });
     let said: string | null = null;
     effect(() => {
       const s = this.current();

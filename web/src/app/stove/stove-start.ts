@@ -1,14 +1,15 @@
-import { ChangeDetectionStrategy, Component, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
+import { EveningPlan } from './evening-plan';
 import { StoveActions, stoveFeature } from './stove.slice';
 
-/** /stove: straight to the cook in progress; a choice when there are several; a word on how to start when there is none. */
+/** /stove: straight to the cook in progress; a choice when there are several; else how to start, and the evening's plan. */
 @Component({
   selector: 'ek-stove-start',
-  imports: [RouterLink, TranslocoDirective],
+  imports: [RouterLink, TranslocoDirective, EveningPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page" *transloco="let t">
@@ -27,6 +28,7 @@ import { StoveActions, stoveFeature } from './stove.slice';
             }
           }
         </section>
+        <ek-evening-plan />
       }
     </div>
   `,
@@ -36,6 +38,9 @@ export class StoveStart {
   readonly fmt = inject(Format);
   readonly running = this.store.selectSignal(stoveFeature.selectRunning);
   readonly searched = this.store.selectSignal(stoveFeature.selectSearched);
+  /** /stove?plan=evening stays here while something cooks, to plan the next dish */
+  readonly plan = input<string>();
+  readonly planning = computed(() => this.plan() === 'evening');
   readonly failure = this.store.selectSignal(stoveFeature.selectFailure);
 
   constructor() {
@@ -43,7 +48,8 @@ export class StoveStart {
     this.store.dispatch(StoveActions.findRunning());
     effect(() => {
       const [only, another] = this.running();
-      if (this.searched() && only && !another) void router.navigate(['/stove', only.id], { replaceUrl: true });
+      if (this.searched() && only && !another && !this.planning())
+        void router.navigate(['/stove', only.id], { replaceUrl: true });
     });
   }
 }

@@ -69,7 +69,7 @@ export const findRunning = createEffect(
       switchMap(() =>
         api.cooks().pipe(
           map((all) => StoveActions.runningFound({ cooks: all.filter((c) => c.finishedMs === null) })),
-          catchError((e: unknown) => of(StoveActions.failed({ failure: failureOf(e) }))),
+          catchError((e: unknown) => of(StoveActions.searchFailed({ failure: failureOf(e) }))),
         ),
       ),
     ),

@@ -8,6 +8,7 @@ export const StoveActions = createActionGroup({
   events: {
     Open: props<{ id: string }>(),
     'Find Running': emptyProps(),
+    'Search Failed': props<{ failure: Failure }>(),
     'Running Found': props<{ cooks: Cook[] }>(),
     /** `fromServer`: what the cook holds is confirmed; from this browser the unsent taps are among its events */
     Opened: props<{ cook: Cook; unsent: StoredEvent[]; fromServer: boolean }>(),
@@ -65,8 +66,12 @@ const initial: StoveState = {
 
 export const stoveReducer = createReducer<StoveState>(
   initial,
-  on(StoveActions.open, (s, { id }) => (s.cook?.id === id ? s : { ...initial, sound: s.sound, voice: s.voice })),
-  on(StoveActions.runningFound, (s, { cooks }) => ({ ...s, running: cooks, searched: true, failure: null })),
+  on(StoveActions.open, (s, { id }) =>
+    s.cook?.id === id ? s : { ...initial, sound: s.sound, voice: s.voice, running: s.running },
+  ),
+  on(StoveActions.runningFound, (s, { cooks }) => ({ ...s, running: cooks, searched: true })),
+  // An open cook goes on without knowing of the others.
+  on(StoveActions.searchFailed, (s, { failure }) => (s.cook ? s : { ...s, failure, searched: true })),
   on(StoveActions.opened, (s, { cook, unsent, fromServer }) => {
     const known = new Set(cook.events.map((e) => e.id));
     const missing = unsent.filter((e) => !known.has(e.id));

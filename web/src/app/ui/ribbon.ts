@@ -17,6 +17,7 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
         <span class="quiet">{{ t('ribbon.heat-on') }}</span>
         <strong class="mono">{{ fmt.time(heatOnMs()) }}</strong>
         <span class="quiet">{{ t('ribbon.start', { time: fmt.time(startMs()) }) }}</span>
+        <span class="quiet" [title]="t('ribbon.now-why')">{{ t('ribbon.now', { time: fmt.time(ifNowMs()) }) }}</span>
         <button type="button" class="cal" (click)="exported.emit(serveMs())">{{ t('ribbon.calendar') }}</button>
       </div>
       <svg
@@ -87,7 +88,8 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
     .heat {
       display: grid;
       align-content: center;
-      font-size: 15px;
+      font-size: 14px;
+      line-height: 1.15;
     }
     .cal {
       border: 0;
@@ -101,7 +103,7 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
       min-height: 24px;
     }
     .heat strong {
-      font-size: 30px;
+      font-size: 26px;
       line-height: 1.1;
     }
     svg {
@@ -183,6 +185,8 @@ export class Ribbon {
   readonly exported = output<number>();
   readonly moved = output<number>();
   readonly fmt = inject(Format);
+  /** the clock of the place, epoch ms */
+  readonly now = input.required<number>();
   readonly view = view;
   private grabbedX: number | null = null;
 
@@ -197,6 +201,8 @@ export class Ribbon {
     const [h, m] = this.serveAt().split(':').map(Number) as [number, number];
     return h * 60 + m;
   });
+  /** On the table then, if the cook began this minute. */
+  readonly ifNowMs = computed(() => this.now() + this.totalMin() * 60_000);
   readonly startMs = computed(() => this.serveMs() - this.totalMin() * 60_000);
   private readonly heatMin = computed(() => this.plan().timeline.find((s) => s.stage !== 'prep')?.startMin ?? 0);
   readonly heatOnMs = computed(() => this.startMs() + this.heatMin() * 60_000);

@@ -1,0 +1,312 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { evening, pots, type Clash, type EveningTask, type Plan } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { InputText } from 'primeng/inputtext';
+import { Select } from 'primeng/select';
+import { Format } from '../i18n/format';
+import { WallClock } from '../state/clock';
+import { kitchenFeature } from '../state/kitchen';
+import { patternOf } from '../ui/patterns';
+import { EveningActions, eveningFeature, planKey, type Course } from './evening.slice';
+
+const most = 3;
+const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/;
+
+/** Two or three dishes on one table: when each begins, what the one pair of hands does when, and what clashes. */
+@Component({
+  selector: 'ek-evening-plan',
+  imports: [FormsModule, TranslocoDirective, Button, InputText, Select],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="panel" *transloco="let t" [attr.aria-label]="t('evening.title')">
+      <div class="head">
+        <h2>{{ t('evening.title') }}</h2>
+        <label for="ev-at">{{ t('evening.serve-at') }}</label>
+        <input
+          pInputText
+          id="ev-at"
+          class="at"
+          inputmode="numeric"
+          maxlength="5"
+          [ngModel]="serveAt()"
+          (ngModelChange)="setTime($event)"
+        />
+        <span class="quiet">{{ t('evening.hint') }}</span>
+      </div>
+      @if (failure(); as f) {
+        <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
+      }
+      @for (c of courses(); track $index; let i = $index) {
+        <div class="course">
+          <p-select
+            [options]="dishes()"
+            optionLabel="label"
+            optionValue="id"
+            [filter]="true"
+            [ngModel]="c.dishId"
+            (ngModelChange)="change(i, { dishId: $event })"
+            [ariaLabel]="t('evening.dish', { n: i + 1 })"
+            appendTo="body"
+          />
+          <p-select
+            [options]="allPots()"
+            optionLabel="label"
+            optionValue="id"
+            [ngModel]="c.potId"
+            (ngModelChange)="change(i, { potId: $event })"
+            [ariaLabel]="t('evening.pot', { n: i + 1 })"
+            appendTo="body"
+          />
+          <span class="when" [attr.data-course]="i">
+            @if (rows()[i]; as r) {
+              @if (r.problem) {
+                <span class="stop-text">{{ r.problem }}</span>
+              } @else if (r.placed; as p) {
+                {{ t('evening.begin') }} <b class="mono">{{ fmt.time(p.startMs) }}</b>, {{ t('evening.ready') }}
+                <b class="mono">{{ fmt.time(p.readyMs) }}</b>
+                @if (p.waitsMin > 0) {
+                  <span class="quiet">{{ t('evening.waits', { min: fmt.minutes(p.waitsMin) }) }}</span>
+                }
+              } @else {
+                <span class="quiet">{{ t('bench.thinking') }}</span>
+              }
+            }
+          </span>
+          <span class="acts">
+            <p-button size="small" [label]="t('bench.cook')" [disabled]="!rows()[i]?.placed" (onClick)="start(c)" />
+            <p-button size="small" severity="secondary" [label]="t('evening.leave-out')" (onClick)="drop(i)" />
+          </span>
+        </div>
+      }
+      @if (courses().length < most) {
+        <p>
+          <p-button
+            severity="secondary"
+            [label]="t(courses().length === 0 ? 'evening.first' : 'evening.another')"
+            [disabled]="dishes().length === 0"
+            (onClick)="add()"
+          />
+        </p>
+      }
+      @if (plan(); as e) {
+        <div class="bands" role="img" [attr.aria-label]="t('evening.bands')">
+          @for (b of bands(); track b.id) {
+            <div class="band">
+              @for (s of b.parts; track $index) {
+                <svg class="part" preserveAspectRatio="none" [style.left.%]="s.left" [style.width.%]="s.width">
+                  <rect width="100%" height="100%" [attr.fill]="s.fill" stroke="var(--rim)" stroke-width="1.2" />
+                </svg>
+              }
+              <span class="name">{{ b.name }}</span>
+            </div>
+          }
+        </div>
+        @for (c of e.clashes; track $index) {
+          <p class="clash" role="status">{{ clashText(c, t) }}</p>
+        } @empty {
+          @if (e.dishes.length > 1) {
+            <p class="fine" role="status">{{ t('evening.no-clash') }}</p>
+          }
+        }
+        <h3>{{ t('evening.hands') }}</h3>
+        <ol>
+          @for (x of e.tasks; track $index) {
+            <li>
+              <b class="mono">{{ fmt.time(x.startMs) }}</b> {{ task(x, t) }}
+              <span class="quiet">{{ nameOf(x.id) }}</span>
+            </li>
+          }
+        </ol>
+      }
+    </section>
+  `,
+  styles: `
+    .panel {
+      padding: 16px 20px;
+      margin-top: 10px;
+    }
+    .head {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px 14px;
+      align-items: center;
+      margin-bottom: 10px;
+    }
+    .at {
+      width: 6rem;
+      font: 700 22px var(--mono);
+      text-align: center;
+    }
+    .course {
+      display: grid;
+      grid-template-columns: minmax(180px, 1.2fr) minmax(150px, 0.8fr) minmax(220px, 1.3fr) auto;
+      gap: 10px;
+      align-items: center;
+      margin-bottom: 8px;
+    }
+    .acts {
+      display: flex;
+      gap: 8px;
+    }
+    .bands {
+      margin: 14px 0 8px;
+      display: grid;
+      gap: 6px;
+    }
+    .band {
+      position: relative;
+      height: 46px;
+      border-bottom: 1px solid var(--hair);
+    }
+    .part {
+      position: absolute;
+      top: 18px;
+      height: 26px;
+    }
+    .name {
+      position: absolute;
+      left: 0;
+      top: -3px;
+      font-size: 15px;
+    }
+    .clash {
+      border-left: 5px solid var(--paprika);
+      background: var(--well);
+      padding: 6px 12px;
+      margin: 4px 0;
+    }
+    .fine {
+      color: var(--leaf);
+      font-weight: 700;
+    }
+    h3 {
+      font: 700 17px var(--read);
+      margin: 12px 0 4px;
+    }
+    ol {
+      list-style: none;
+      padding: 0;
+      margin: 0;
+      columns: 2;
+      column-gap: 28px;
+    }
+    li {
+      padding: 2px 0;
+      break-inside: avoid;
+    }
+    @media (max-width: 760px) {
+      .course {
+        grid-template-columns: 1fr;
+      }
+      ol {
+        columns: 1;
+      }
+    }
+  `,
+})
+export class EveningPlan {
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  readonly fmt = inject(Format);
+  private readonly now = inject(WallClock).ticking();
+  private readonly stored = this.store.selectSignal(eveningFeature.selectDishes);
+  private readonly plans = this.store.selectSignal(eveningFeature.selectPlans);
+  private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly courses = this.store.selectSignal(eveningFeature.selectCourses);
+  readonly serveAt = this.store.selectSignal(eveningFeature.selectServeAt);
+  readonly failure = this.store.selectSignal(eveningFeature.selectFailure);
+  readonly most = most;
+  readonly dishes = computed(() => this.stored().map((d) => ({ id: d.id, label: d.dish.title })));
+  readonly allPots = computed(() => {
+    this.fmt.locale();
+    return pots.map((p) => ({ id: p.id, label: this.transloco.translate(`pot-name.${p.id}`) }));
+  });
+  /** The next time that the clock shows the serving time. */
+  readonly serveMs = computed(() => {
+    const m = clock.exec(this.serveAt());
+    const d = new Date(Math.floor(this.now() / 60_000) * 60_000);
+    if (m) d.setHours(Number(m[1]), Number(m[2]), 0, 0);
+    return d.getTime();
+  });
+  private readonly ready = computed(() =>
+    this.courses().flatMap((c, i) => {
+      const plan = this.plans()[planKey(c)]?.plan;
+      return plan ? [{ id: String(i), plan }] : [];
+    }),
+  );
+  readonly plan = computed(() => (this.ready().length > 0 ? evening(this.ready(), this.serveMs()) : null));
+  readonly rows = computed(() =>
+    this.courses().map((c, i) => ({
+      problem: this.plans()[planKey(c)]?.problem ?? null,
+      placed: this.plan()?.dishes.find((d) => d.id === String(i)) ?? null,
+    })),
+  );
+  readonly bands = computed(() => {
+    const e = this.plan();
+    if (!e) return [];
+    const span = Math.max(1, e.serveMs - e.startMs);
+    return this.ready().map(({ id, plan }: { id: string; plan: Plan }) => {
+      const from = e.dishes.find((d) => d.id === id)!.startMs;
+      return {
+        id,
+        name: this.nameOf(id),
+        parts: plan.timeline.map((s) => ({
+          left: (100 * (from + s.startMin * 60_000 - e.startMs)) / span,
+          width: (100 * (s.endMin - s.startMin) * 60_000) / span,
+          fill: patternOf(s.stage),
+        })),
+      };
+    });
+  });
+
+  constructor() {
+    this.store.dispatch(EveningActions.load());
+  }
+
+  nameOf(id: string): string {
+    const c = this.courses()[Number(id)];
+    return this.stored().find((d) => d.id === c?.dishId)?.dish.title ?? '';
+  }
+  private set(courses: Course[]): void {
+    this.store.dispatch(EveningActions.courses({ courses }));
+  }
+  add(): void {
+    const taken = new Set(this.courses().map((c) => c.dishId));
+    const free = this.stored().find((d) => !taken.has(d.id)) ?? this.stored()[0];
+    const potsTaken = new Set(this.courses().map((c) => c.potId));
+    const own = this.kitchen().potId;
+    const pot = potsTaken.has(own) ? (pots.find((p) => !potsTaken.has(p.id))?.id ?? own) : own;
+    if (free) this.set([...this.courses(), { dishId: free.id, potId: pot }]);
+  }
+  change(i: number, change: Partial<Course>): void {
+    this.set(this.courses().map((c, k) => (k === i ? { ...c, ...change } : c)));
+  }
+  drop(i: number): void {
+    this.set(this.courses().filter((_, k) => k !== i));
+  }
+  setTime(time: string): void {
+    if (clock.test(time)) this.store.dispatch(EveningActions.serveAt({ time: time.padStart(5, '0') }));
+  }
+  start(course: Course): void {
+    this.store.dispatch(EveningActions.start({ course, nowMs: Date.now() }));
+  }
+  task(x: EveningTask, t: (key: string, p?: Record<string, unknown>) => string): string {
+    const dish = this.stored().find((d) => d.id === this.courses()[Number(x.id)]?.dishId)?.dish;
+    const foods = x.step.ingredients
+      .map((i) => dish?.ingredients.find((y) => y.id === i)?.food)
+      .flatMap((f) => (f ? [t(`food.${f}`)] : []))
+      .join(', ');
+    return t(`calendar.${x.step.stage}`, { foods, min: this.fmt.minutes(x.step.minutes) });
+  }
+  clashText(c: Clash, t: (key: string, p?: Record<string, unknown>) => string): string {
+    return t(`evening.clash-${c.kind}`, {
+      from: this.fmt.time(c.fromMs),
+      to: this.fmt.time(c.toMs),
+      a: this.nameOf(c.ids[0]),
+      b: this.nameOf(c.ids[1]),
+    });
+  }
+}

@@ -1,0 +1,137 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { cookFormat, type Cook, type Plan } from '@einkorn/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props, Store } from '@ngrx/store';
+import { catchError, concatMap, filter, from, map, of, switchMap, tap } from 'rxjs';
+import { Api, failureOf, type Failure, type StoredDish } from '../api/client';
+import { kitchenFeature } from '../state/kitchen';
+import { Planner, PlanProblem } from '../workers/planner';
+
+/** One dish of the evening and the pot that it cooks in. */
+export interface Course {
+  dishId: string;
+  potId: string;
+}
+export const planKey = (c: Course): string => `${c.dishId}@${c.potId}`;
+
+export const EveningActions = createActionGroup({
+  source: 'Evening',
+  events: {
+    Load: emptyProps(),
+    Loaded: props<{ dishes: StoredDish[] }>(),
+    Courses: props<{ courses: Course[] }>(),
+    'Serve At': props<{ time: string }>(),
+    Planned: props<{ key: string; plan: Plan | null; problem: string | null }>(),
+    /** a course goes on the stove now */
+    Start: props<{ course: Course; nowMs: number }>(),
+    Failed: props<{ failure: Failure }>(),
+  },
+});
+
+export interface EveningState {
+  dishes: StoredDish[];
+  courses: Course[];
+  /** "19:00" of the kitchen's day */
+  serveAt: string;
+  plans: Record<string, { plan: Plan | null; problem: string | null }>;
+  failure: Failure | null;
+}
+
+export const eveningFeature = createFeature({
+  name: 'evening',
+  reducer: createReducer<EveningState>(
+    { dishes: [], courses: [], serveAt: '19:00', plans: {}, failure: null },
+    // A dish may have been changed on the Bench since: plans are made anew.
+    on(EveningActions.loaded, (s, { dishes }) => ({ ...s, dishes, plans: {}, failure: null })),
+    on(EveningActions.courses, (s, { courses }) => ({ ...s, courses })),
+    on(EveningActions.serveAt, (s, { time }) => ({ ...s, serveAt: time })),
+    on(EveningActions.planned, (s, { key, plan, problem }) => ({
+      ...s,
+      plans: { ...s.plans, [key]: { plan, problem } },
+    })),
+    on(EveningActions.failed, (s, { failure }) => ({ ...s, failure })),
+  ),
+});
+
+export const loadEvening = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(EveningActions.load),
+      switchMap(() =>
+        api.dishes().pipe(
+          map((dishes) => EveningActions.loaded({ dishes })),
+          catchError((e: unknown) => of(EveningActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Every course that has no plan yet gets one, in its own pot at the kitchen's altitude. */
+export const planCourses = createEffect(
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+    actions.pipe(
+      ofType(EveningActions.courses, EveningActions.loaded),
+      concatLatestFrom(() => [
+        store.select(eveningFeature.selectEveningState),
+        store.select(kitchenFeature.selectKitchen),
+      ]),
+      switchMap(([, s, kitchen]) =>
+        from(s.courses.filter((c) => !s.plans[planKey(c)])).pipe(
+          concatMap((c) => {
+            const dish = s.dishes.find((d) => d.id === c.dishId)?.dish;
+            if (!dish) return of();
+            return planner.planLater(dish, { ...kitchen, potId: c.potId }).pipe(
+              map((plan) => EveningActions.planned({ key: planKey(c), plan, problem: null })),
+              catchError((e: unknown) =>
+                of(
+                  EveningActions.planned({
+                    key: planKey(c),
+                    plan: null,
+                    problem: e instanceof PlanProblem ? e.problem.message : String(e),
+                  }),
+                ),
+              ),
+            );
+          }),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const startCourse = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api), router = inject(Router)) =>
+    actions.pipe(
+      ofType(EveningActions.start),
+      concatLatestFrom(() => store.select(eveningFeature.selectEveningState)),
+      map(([{ course, nowMs }, s]) => {
+        const dish = s.dishes.find((d) => d.id === course.dishId)?.dish;
+        const plan = s.plans[planKey(course)]?.plan;
+        if (!dish || !plan) return null;
+        const cook: Cook = {
+          format: cookFormat,
+          id: (crypto as Partial<Crypto>).randomUUID?.() ?? `cook-${nowMs}-${Math.round(performance.now())}`,
+          dishId: course.dishId,
+          dish,
+          plan,
+          startedMs: nowMs,
+          finishedMs: null,
+          events: [],
+          outcome: null,
+        };
+        return cook;
+      }),
+      filter((cook) => cook !== null),
+      concatMap((cook) =>
+        api.startCook(cook).pipe(
+          tap(() => void router.navigate(['/stove', cook.id])),
+          switchMap(() => of()),
+          catchError((e: unknown) => of(EveningActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
