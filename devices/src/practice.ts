@@ -142,7 +142,9 @@ export function debrief(cook: Cook): Debrief | null {
   const steps = replan(cook.plan.steps, cook.startedMs, cook.events, end).steps;
   const quick = cook.plan.program.release.kind !== 'natural';
   const naturalMin = cook.plan.program.release.naturalMin ?? 0;
-  const holdEnd = told('hold-end');
+  // A valve opened before the hold was over is told against the moment when it would have been.
+  const counted = told('countdown');
+  const holdEnd = told('hold-end') ?? (counted === null ? null : counted + cook.plan.program.holdMin);
   const row = (what: Noticed['what'], at: number | null, seen: number | null): Noticed[] =>
     at === null
       ? []
@@ -165,7 +167,7 @@ export function debrief(cook: Cook): Debrief | null {
       ? row('hold-end', holdEnd + naturalMin, tapped('valve-open', 'pin-down'))
       : []),
     ...(hands === 'you' && !quick ? row('pin-down', told('pin-down'), byHand('pin-down')) : []),
-  ];
+  ].sort((a, b) => a.atMin - b.atMin);
   const run = rig.cooker.run();
   const every = Math.max(1, Math.round(10 / run.history.dtS));
   const at = Array.from({ length: Math.ceil(run.history.tempC.length / every) }, (_, i) => i * every);

@@ -140,6 +140,12 @@ describe('the look back', () => {
     expect(Math.abs(d.food!.softer!)).toBeLessThan(2);
     expect(d.food!.meats.length).toBe(planned.meats.length);
   });
+  test('a valve that is opened too soon is told as too soon', () => {
+    const early = [lock, { id: 'v', kind: 'valve-open' as const, atMs: at(first(clean, 'countdown') + 0.5) }];
+    const d = debrief({ ...cook({}, early), finishedMs: at(end) })!;
+    expect(d.noticed.find((n) => n.what === 'hold-end')!.lateMin!).toBeLessThan(-planned.program.holdMin);
+    expect(d.food!.softer!).toBeLessThan(-1);
+  });
   test('a lid that was never locked has no look back', () => expect(debrief(cook())).toBeNull());
   test('devices that tell the pin leave only the hand’s own work to be noticed', () => {
     const d = debrief({ ...cook({ hands: 'devices' }, taps(0)), finishedMs: at(end + 10) })!;

@@ -162,7 +162,7 @@ test('two dishes on one table: when each begins, what the hands do, and both clo
   // The same pot for both is either put apart in time or said.
   await plan.getByRole('button', { name: 'Cook this now' }).first().click();
   await expect(title(page)).toBeVisible();
-  await page.getByRole('link', { name: 'Another dish for this evening' }).click();
+  await page.getByRole('link', { name: 'Another dish', exact: true }).click();
   await expect(plan.locator('[data-course="1"]')).toContainText(/begin \d/);
   await plan.getByRole('button', { name: 'Cook this now' }).nth(1).click();
   await expect(title(page)).toBeVisible();

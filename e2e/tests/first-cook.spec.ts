@@ -253,10 +253,12 @@ test('a biryani in a whistle cooker: first stage, rice on top, counted whistles,
     'Thermometer in the thickest piece',
   ])
     expect(all).toContain(part);
-  const cook = (await (await page.request.get(`${hut.url}/api/cooks/${page.url().split('/').at(-1)}`)).json()) as {
-    events: { kind: string }[];
-  };
-  expect(cook.events.map((e) => e.kind)).toContain('thermometer-skipped');
+  const id = page.url().split('/').at(-1)!;
+  const kinds = async (): Promise<string[]> =>
+    (
+      (await (await page.request.get(`${hut.url}/api/cooks/${id}`)).json()) as { events: { kind: string }[] }
+    ).events.map((e) => e.kind);
+  await expect.poll(kinds).toContain('thermometer-skipped');
   await page.goto(`${hut.url}/kitchen`);
   await page.locator('[data-pot="electric-5.7"]').click();
   await expect(page.getByText('saved', { exact: true })).toBeVisible();

@@ -166,22 +166,24 @@ type SheetName = (typeof sheetNames)[number];
               <span class="save quiet" role="status">{{ t('save.' + save()) }}</span>
               <p-button
                 severity="secondary"
-                [label]="t('bench.undo')"
                 [ariaLabel]="undoName(t, 'undo', undoing())"
                 [pTooltip]="undoName(t, 'undo', undoing())"
                 tooltipPosition="top"
                 [disabled]="!canUndo()"
                 (onClick)="undo()"
-              />
+                ><svg viewBox="0 0 28 26" width="26" height="24" aria-hidden="true">
+                  <path d="M8 9H18a6 6 0 0 1 0 12H10M8 9l5-5M8 9l5 5" /></svg
+              ></p-button>
               <p-button
                 severity="secondary"
-                [label]="t('bench.redo')"
                 [ariaLabel]="undoName(t, 'redo', redoing())"
                 [pTooltip]="undoName(t, 'redo', redoing())"
                 tooltipPosition="top"
                 [disabled]="!canRedo()"
                 (onClick)="redo()"
-              />
+                ><svg viewBox="0 0 28 26" width="26" height="24" aria-hidden="true">
+                  <path d="M20 9H10a6 6 0 0 0 0 12H18M20 9l-5-5M20 9l-5 5" /></svg
+              ></p-button>
               <p-button
                 severity="secondary"
                 [label]="t('practice.start')"

@@ -10,6 +10,7 @@ import { Format } from '../i18n/format';
 import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { patternOf } from '../ui/patterns';
+import { stepParams } from './step-text';
 import { EveningActions, eveningFeature, planKey, type Course } from './evening.slice';
 
 const most = 3;
@@ -293,13 +294,12 @@ export class EveningPlan {
   start(course: Course): void {
     this.store.dispatch(EveningActions.start({ course, nowMs: Date.now() }));
   }
+  /** In the words of the stove: "fry turkey thigh". */
   task(x: EveningTask, t: (key: string, p?: Record<string, unknown>) => string): string {
-    const dish = this.stored().find((d) => d.id === this.courses()[Number(x.id)]?.dishId)?.dish;
-    const foods = x.step.ingredients
-      .map((i) => dish?.ingredients.find((y) => y.id === i)?.food)
-      .flatMap((f) => (f ? [t(`food.${f}`)] : []))
-      .join(', ');
-    return t(`calendar.${x.step.stage}`, { foods, min: this.fmt.minutes(x.step.minutes) });
+    const course = this.courses()[Number(x.id)];
+    const dish = this.stored().find((d) => d.id === course?.dishId)?.dish;
+    const plan = course ? this.plans()[planKey(course)]?.plan : null;
+    return dish && plan ? t(`step.${x.step.text}.next`, stepParams(x.step, { dish, plan }, this.fmt, t)) : '';
   }
   clashText(c: Clash, t: (key: string, p?: Record<string, unknown>) => string): string {
     return t(`evening.clash-${c.kind}`, {

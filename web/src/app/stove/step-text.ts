@@ -4,7 +4,12 @@ import type { Format } from '../i18n/format';
 type Words = (key: string, p?: Record<string, unknown>) => string;
 
 /** Fills the parameters of a step in the cook's words: foods by name, amounts in kitchen precision. */
-export function stepParams(step: Step, cook: Cook, fmt: Format, t: Words): Record<string, unknown> {
+export function stepParams(
+  step: Step,
+  cook: Pick<Cook, 'dish' | 'plan'>,
+  fmt: Format,
+  t: Words,
+): Record<string, unknown> {
   const foodOf = (id: string): string => cook.dish.ingredients.find((i) => i.id === id)?.food ?? id;
   const foods = step.ingredients.map((id) => t(`food.${foodOf(id)}`));
   const p = step.params;

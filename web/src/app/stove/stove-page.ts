@@ -275,7 +275,9 @@ export class StovePage {
   }
   title(): string {
     const s = this.current();
-    return s ? this.words(`step.${s.step.text}.title`, this.params()) : '';
+    if (!s) return '';
+    if (s.step.id === 'vent' && this.told('valve-open')) return this.words('stove.venting');
+    return this.words(`step.${s.step.text}.title`, this.params());
   }
   nextTitle(step: NonNullable<ReturnType<typeof this.current>>['step']): string {
     const c = this.cook();

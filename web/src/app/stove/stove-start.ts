@@ -11,6 +11,12 @@ import { StoveActions, stoveFeature } from './stove.slice';
   selector: 'ek-stove-start',
   imports: [RouterLink, TranslocoDirective, EveningPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    .empty {
+      padding: 14px 20px;
+      gap: 6px;
+    }
+  `,
   template: `
     <div class="page" *transloco="let t">
       @if (failure(); as f) {

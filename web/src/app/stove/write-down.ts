@@ -114,8 +114,8 @@ const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', wei
   styles: `
     .moments {
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-      gap: 10px;
+      grid-template-columns: repeat(auto-fit, minmax(156px, 1fr));
+      gap: 8px;
       margin-bottom: 16px;
     }
     .moments button {
@@ -124,13 +124,14 @@ const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', wei
       border-radius: 14px;
       background: var(--enamel);
       color: var(--ink);
-      font-size: 20px;
+      font-size: 19px;
+      line-height: 1.1;
       cursor: pointer;
       display: flex;
-      gap: 10px;
+      gap: 8px;
       align-items: center;
       justify-content: space-between;
-      padding: 6px 14px;
+      padding: 6px 10px;
       text-align: left;
     }
     kbd {
