@@ -60,3 +60,4 @@ export {
   type EveningTask,
   type PlacedDish,
 } from './clock/evening';
+export { schedulesFor, type KnownProgram } from './plan/schedules';

@@ -215,3 +215,57 @@ test('a broken file: what is understood comes in, the rest is told with its plac
   await expect(page.getByRole('link', { name: /From elsewhere/ })).toBeVisible();
   await noBarriers(page);
 });
+
+test('the chosen point is taken and moved on the map; all curves; set beside the last time', async ({ page }) => {
+  await page.goto(`${hut.url}/bench/turkey-leek-lemon/pressure`);
+  await expect(page.locator('.map .js-plotly-plot .contourlayer')).toBeVisible();
+  const hold = page.locator('#hold');
+  const before = await hold.inputValue();
+  const chart = page.locator('.map ek-chart');
+  const box = (await chart.boundingBox())!;
+  // Where the point lies is the chart's own business: it is the last one drawn, named A.
+  const at = await page.evaluate(() => {
+    interface Drawn {
+      _fullLayout: {
+        xaxis: { d2p(x: number): number };
+        yaxis: { d2p(y: number): number };
+        _size: { l: number; t: number };
+      };
+      data: { x: number[]; y: number[] }[];
+    }
+    const el = document.querySelector('.map .js-plotly-plot') as unknown as Drawn;
+    const { xaxis, yaxis, _size } = el._fullLayout;
+    const point = el.data.at(-1)!;
+    return { x: _size.l + xaxis.d2p(point.x[0]!), y: _size.t + yaxis.d2p(point.y[0]!) };
+  });
+  await page.mouse.move(box.x + at.x, box.y + at.y);
+  await page.mouse.down();
+  await page.mouse.move(box.x + at.x + 90, box.y + at.y, { steps: 6 });
+  await expect(chart.locator('.says')).toContainText('min');
+  await page.mouse.up();
+  await expect(hold).not.toHaveValue(before);
+  await expect(page.locator('.yours')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(hold).toHaveValue(before);
+  await page.getByRole('button', { name: 'all curves' }).click();
+  await expect(page.getByRole('dialog').locator('.js-plotly-plot')).toBeVisible();
+  await noBarriers(page);
+  await page.keyboard.press('Escape');
+  await page
+    .locator('[data-program="B"]')
+    .getByRole('button', { name: /as last time/ })
+    .click();
+  await expect(page.locator('[data-program="B"] h3')).toContainText(/min/);
+  await noBarriers(page);
+});
+
+test('a stop stands on the tab, on its sheet and in the line that is always there', async ({ page }) => {
+  await page.goto(`${hut.url}/bench/plain-long-grain/stack`);
+  await expect(page.locator('.tab-name .mark')).toHaveCount(0);
+  await tab(page, 'Gather').click();
+  await page.locator('[data-amount="rice"]').fill('2 kg');
+  await expect(tab(page, 'Stack').locator('.mark.stop')).toBeVisible();
+  await tab(page, 'Stack').click();
+  await expect(page.locator('.here.stop').first()).toContainText(/limit/);
+  await noBarriers(page);
+});

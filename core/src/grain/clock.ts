@@ -56,6 +56,8 @@ export interface ClockInput {
   reachableG: number;
   /** slowing of the uptake by tomato in an unstirred pot, 0..1 (1 = none) */
   slowing: number;
+  /** filled with the free water left after every sample, g, for a chart; one entry a sample */
+  freeTraceG?: Float64Array;
 }
 
 export interface ClockResult {
@@ -85,13 +87,18 @@ export function runClock(temps: Float64Array, dtS: number, input: ClockInput): C
   let w = max(0, input.reachableG) / dry;
   let e = 0;
   const dtMin = dtS / 60;
+  const trace = input.freeTraceG;
   for (let i = 0; i < temps.length; i++) {
     const worth = r(temps[i]!) * dtMin;
-    if (worth === 0) continue;
+    if (worth === 0) {
+      if (trace) trace[i] = w * dry;
+      continue;
+    }
     e += worth;
     const d = min(w, max(0, perMin * worth * (full - m) * (w / (w + wetting))));
     m += d;
     w -= d;
+    if (trace) trace[i] = w * dry;
   }
   return { equivalentMin: e, moisture: m / (1 + m), freeG: w * dry };
 }

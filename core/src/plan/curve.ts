@@ -1,5 +1,6 @@
 import type { Curve } from './document';
 import type { Cooked } from './solve';
+import { grainOutcome, starchTemps } from './water';
 
 /** The history thinned to about one point in fifteen seconds, for the charts. */
 export function curveOf(c: Cooked): Curve {
@@ -14,9 +15,26 @@ export function curveOf(c: Cooked): Curve {
     gaugeKpa.push(round(h.gaugeKpa[i]!, 2));
   }
   const thickest = [...c.chosen.meats].sort((a, b) => a.verdict.cautiousCoreC - b.verdict.cautiousCoreC)[0];
-  if (!thickest || thickest.trace.minutes.length === 0) return { minutes, tempC, gaugeKpa };
-  const t = thickest.trace;
-  return { minutes, tempC, gaugeKpa, meatC: minutes.map((m) => round(interpolate(t.minutes, t.coreC, m), 2)) };
+  const t = thickest?.trace;
+  return {
+    minutes,
+    tempC,
+    gaugeKpa,
+    ...(t && t.minutes.length > 0 ? { meatC: minutes.map((m) => round(interpolate(t.minutes, t.coreC, m), 2)) } : {}),
+    ...starchCurve(c, every, minutes.length),
+  };
+}
+
+/** Temperature of the starch and the liquid around it at the same moments; nothing in a dish without one. */
+function starchCurve(c: Cooked, every: number, count: number): Pick<Curve, 'grainC' | 'freeG'> {
+  const { b, h, addMl } = c;
+  if (!b.g.grain) return {};
+  const temps = starchTemps(b.g, c.chosen.run, addMl, h.depthCm);
+  const free = new Float64Array(temps.length);
+  grainOutcome(b.g, b.src, c.chosen.run, addMl, h.depthCm, b.first?.steamG ?? 0, free);
+  const at = (xs: Float64Array, digits: number): number[] =>
+    Array.from({ length: count }, (_, k) => round(xs[Math.min(k * every, xs.length - 1)]!, digits));
+  return { grainC: at(temps, 2), freeG: at(free, 1) };
 }
 
 const round = (x: number, digits: number): number => Math.round(x * 10 ** digits) / 10 ** digits;

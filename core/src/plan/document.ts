@@ -156,6 +156,10 @@ export const curveSchema = z.object({
   gaugeKpa: z.array(num),
   /** centre of the slowest meat, when there is one */
   meatC: z.array(num).optional(),
+  /** the grain or pasta itself: its bed lags behind the pot */
+  grainC: z.array(num).optional(),
+  /** liquid that it has not drunk yet, g */
+  freeG: z.array(num).optional(),
 });
 export type Curve = z.infer<typeof curveSchema>;
 

@@ -108,7 +108,8 @@ function reachableG(g: Gathered, src: Sources, lostG: number, addMl: number): nu
 
 /**
  * What the starch becomes in this run of the pot with `addMl` of liquid: one clock for doneness and uptake.
- * `earlierSteamG` is what an earlier stage of the same cook has already lost.
+ * `earlierSteamG` is what an earlier stage of the same cook has already lost; `freeTraceG`, as long as `starchTemps`, is
+ * filled with the free water at every sample.
  */
 export function grainOutcome(
   g: Gathered,
@@ -117,6 +118,7 @@ export function grainOutcome(
   addMl: number,
   depthCm: number,
   earlierSteamG = 0,
+  freeTraceG?: Float64Array,
 ): GrainOutcome {
   const grain = g.grain!;
   const rec = grain.food.grain!;
@@ -128,6 +130,7 @@ export function grainOutcome(
     soakedG: src.soakG,
     reachableG: reachableG(g, src, lost, addMl),
     slowing,
+    ...(freeTraceG ? { freeTraceG } : {}),
   });
   const finishedG = finishedMass(g, addMl) - (g.inBowl ? 0 : lost + src.simmerG + src.reducedG);
   const freeShare = clock.freeG / Math.max(1, finishedG);

@@ -4,6 +4,8 @@ import type { PotProfile } from './profile';
 import { PotState, type Load, type SteamLost } from './state';
 import { step } from './step';
 
+const { max, min } = Math;
+
 export interface Release {
   kind: 'quick' | 'natural' | 'timed';
   /** minutes of natural release before the valve is opened (timed only) */
@@ -56,9 +58,10 @@ const calmSamples = (dtS: number): number => Math.max(1, Math.round(calm.stepS /
 /** One step of so many samples, each recorded. */
 function leap(s: PotState, recorder: Recorder, dtS: number, samples: number, heaterW: number): void {
   const from = s.tempC;
-  const fromKpa = s.gauge / 1000;
+  const fromKpa = (s.pinUp ? s.gauge : min(max(s.gauge, 0), purgePa)) / 1000;
   step(s, dtS * samples, heaterW);
-  const toKpa = s.gauge / 1000;
+  // With the pin down the float opening holds the gauge near nothing; a long step cannot follow the air through it.
+  const toKpa = (s.pinUp ? s.gauge : min(max(s.gauge, 0), purgePa)) / 1000;
   for (let i = 1; i <= samples; i++) {
     const f = i / samples;
     recorder.push(from + (s.tempC - from) * f, fromKpa + (toKpa - fromKpa) * f);

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import * as z from 'zod';
 import { problemOf, readDish } from '@einkorn/core';
 import type { Store } from '../store/connect';
+import { lastCook } from '../store/cooks';
 import { addDish, archiveDish, getDish, listDishes, removeDish, saveDish } from '../store/dishes';
 
 const saving = z.strictObject({ dish: z.unknown(), revision: z.number().int().min(0) });
@@ -13,6 +14,7 @@ export function dishRoutes(store: Store): Router {
   const r = Router();
   r.get('/', async (req, res) => void res.json(await listDishes(store, req.query['archived'] === 'true')));
   r.get('/:id', async (req, res) => void res.json(await getDish(store, req.params.id)));
+  r.get('/:id/last-cook', async (req, res) => void res.json(await lastCook(store, req.params.id)));
   r.post('/', async (req, res) => void res.status(201).json(await addDish(store, readDish(req.body))));
   r.put('/:id', async (req, res) => {
     const parsed = saving.safeParse(req.body ?? {});

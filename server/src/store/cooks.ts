@@ -35,6 +35,17 @@ export async function runningCooks(store: Store): Promise<Cook[]> {
 export const newestRunning = async (store: Store): Promise<Cook | undefined> =>
   (await runningCooks(store)).find((c) => !c.practice);
 
+/** The newest finished cook of a dish with real food, or null. */
+export async function lastCook(store: Store, dishId: string): Promise<Cook | null> {
+  const rows = await store.models.Cooks.findAll({
+    where: { dishId },
+    attributes: ['id', 'finishedMs', 'practice'],
+    order: [['startedMs', 'DESC']],
+  });
+  const row = rows.find((c) => c.finishedMs !== null && !c.practice);
+  return row ? getCook(store, row.id) : null;
+}
+
 /** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */
 export async function addCook({ models, sequelize, inTurn }: Store, cook: Cook): Promise<void> {
   await inTurn(() =>

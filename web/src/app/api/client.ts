@@ -18,6 +18,10 @@ export class Api {
   dishes(archived = false): Observable<StoredDish[]> {
     return this.http.get<StoredDish[]>(archived ? '/api/dishes?archived=true' : '/api/dishes');
   }
+  /** the newest finished cook of a dish with real food, or null */
+  lastCook(dishId: string): Observable<Cook | null> {
+    return this.http.get<Cook | null>(`/api/dishes/${encodeURIComponent(dishId)}/last-cook`);
+  }
   archiveDish(id: string, archived: boolean): Observable<StoredDish> {
     return this.http.patch<StoredDish>(`/api/dishes/${encodeURIComponent(id)}`, { archived });
   }

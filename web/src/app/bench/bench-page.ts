@@ -24,6 +24,7 @@ import { PracticeDialog } from './practice-dialog';
 import { PressureSheet } from './pressure-sheet';
 import { StackSheet } from './stack-sheet';
 import { WaterSheet } from './water-sheet';
+import { warningsAt } from './warning-places';
 import { Warnings } from './warnings';
 
 export const sheetNames = ['gather', 'fry', 'water', 'stack', 'pressure', 'finish'] as const;
@@ -115,7 +116,12 @@ type SheetName = (typeof sheetNames)[number];
                       ><span class="no" aria-hidden="true">{{ i + 1 }}</span
                       >{{ t('sheet.' + s) }}</span
                     >
-                    <span class="tab-result" [class.long]="results()[s].length > 11">{{ results()[s] }}</span>
+                    <span class="tab-result" [class.long]="results()[s].length > 11"
+                      >{{ results()[s] }}
+                      @if (marks()[s]; as m) {
+                        <span [class]="'mark ' + m" [attr.aria-label]="t('severity.' + m)" role="img">!</span>
+                      }
+                    </span>
                   </p-tab>
                 }
               </p-tablist>
@@ -138,6 +144,11 @@ type SheetName = (typeof sheetNames)[number];
                       <p-button [label]="t('bench.reload')" size="small" (onClick)="reload()" />
                     }
                   </div>
+                }
+                @for (w of here(); track w.code + $index) {
+                  <p [class]="'here ' + w.severity" role="status">
+                    <b>{{ t('severity.' + w.severity) }}</b> {{ t('warning.' + w.code, warningParams(t, w)) }}
+                  </p>
                 }
                 @switch (sheet()) {
                   @case ('gather') {
@@ -275,6 +286,25 @@ export class BenchPage {
       finish: `${this.fmt.number(Math.round(span('finish')))} min`,
     };
   });
+
+  /** The warnings that belong to this sheet, and the worst of each sheet for its tab. */
+  readonly here = computed(() => warningsAt(this.plan()?.warnings ?? [], this.sheet()));
+  readonly marks = computed((): Partial<Record<SheetName, 'stop' | 'caution'>> => {
+    const all = this.plan()?.warnings ?? [];
+    return Object.fromEntries(
+      sheetNames.flatMap((s) => {
+        const own = warningsAt(all, s);
+        return own.length > 0 ? [[s, own.some((w) => w.severity === 'stop') ? 'stop' : 'caution'] as const] : [];
+      }),
+    );
+  });
+  warningParams(
+    t: (key: string) => string,
+    w: { params?: Record<string, string | number> | undefined },
+  ): Record<string, string | number> {
+    const id = w.params?.['ingredient'];
+    return typeof id === 'string' ? { ...w.params, ingredient: t(`food.${this.foods()[id] ?? id}`) } : { ...w.params };
+  }
 
   constructor() {
     effect(() => this.store.dispatch(BenchActions.open({ id: this.id() })));

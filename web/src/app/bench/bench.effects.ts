@@ -20,6 +20,7 @@ import {
 import { Api, failureOf } from '../api/client';
 import { kitchenFeature } from '../state/kitchen';
 import { PlanProblem, Planner } from '../workers/planner';
+import { lastTime } from './last-time';
 import { BenchActions, benchFeature, type AsideKey } from './bench.slice';
 import { withOverrides } from './edits';
 import { Drafts } from './drafts';
@@ -182,15 +183,30 @@ export const compare = createEffect(
         store.select(benchFeature.selectPlan),
         store.select(kitchenFeature.selectKitchen),
       ]),
-      switchMap(([{ holdMin, naturalMin }, dish, plan, kitchen]) => {
+      switchMap(([{ holdMin, naturalMin, liquidMl }, dish, plan, kitchen]) => {
         if (!dish || !plan) return of();
         const release = naturalMin > 0 ? ({ kind: 'timed', naturalMin } as const) : ({ kind: 'quick' } as const);
-        const other = withOverrides(dish, { holdMin, release, liquidMl: plan.liquid.addMl });
+        const other = withOverrides(dish, { holdMin, release, liquidMl: liquidMl ?? plan.liquid.addMl });
         return planner.planLater(other, kitchen).pipe(
           map((p) => BenchActions.compared({ plan: p })),
           catchError(() => of()),
         );
       }),
+    ),
+  { functional: true },
+);
+
+/** The last real cook of the dish on the bench, for "as you did last time". */
+export const findLast = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(BenchActions.open),
+      switchMap(({ id }) =>
+        api.lastCook(id).pipe(
+          map((cook) => BenchActions.lastFound({ last: cook ? lastTime(cook) : null })),
+          catchError(() => of(BenchActions.lastFound({ last: null }))),
+        ),
+      ),
     ),
   { functional: true },
 );

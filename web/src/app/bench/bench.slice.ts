@@ -22,6 +22,7 @@ export const BenchActions = createActionGroup({
     'Schools Found': props<{ schools: School[] }>(),
     'Map Wanted': props<{ wanted: boolean }>(),
     /** a longer sum that a sheet shows while it is open */
+    'Last Found': props<{ last: LastTime | null }>(),
     'Aside Wanted': props<{ key: AsideKey; wanted: boolean }>(),
     'Aside Found': props<{ key: AsideKey; value: Asides[AsideKey] }>(),
     /** one thing changed, to see what follows; nothing is kept */
@@ -35,7 +36,7 @@ export const BenchActions = createActionGroup({
     Saving: emptyProps(),
     Saved: props<{ revision: number; dish: Dish }>(),
     'Save Failed': props<{ failure: Failure }>(),
-    Compare: props<{ holdMin: number; naturalMin: number }>(),
+    Compare: props<{ holdMin: number; naturalMin: number; liquidMl?: number }>(),
     Compared: props<{ plan: Plan }>(),
     'Cook Now': props<{ nowMs: number; practice?: Practice }>(),
     'Cook Failed': props<{ failure: Failure }>(),
@@ -43,6 +44,14 @@ export const BenchActions = createActionGroup({
 });
 
 /** Sums that take longer than a verdict and are shown beside it. */
+/** What was really done the last time. */
+export interface LastTime {
+  startedMs: number;
+  holdMin: number;
+  naturalMin: number;
+  liquidMl: number;
+}
+
 export interface Asides {
   proposals: Proposal[] | null;
   chances: Uncertainty | null;
@@ -76,6 +85,8 @@ export interface BenchState {
   map: DonenessMap | null;
   mapShare: number;
   other: Plan | null;
+  /** the last real cook of this dish */
+  last: LastTime | null;
   wanted: Record<AsideKey, boolean>;
   asides: Asides;
   tried: Tried | null;
@@ -101,6 +112,7 @@ const initial: BenchState = {
   mapShare: 0,
   other: null,
   wanted: { proposals: false, chances: false, ratios: false },
+  last: null,
   asides: { proposals: null, chances: null, ratios: null },
   tried: null,
   potFits: null,
@@ -183,6 +195,7 @@ export const benchReducer = createReducer<BenchState>(
   on(BenchActions.mapProgress, (s, { share }) => ({ ...s, mapShare: share })),
   on(BenchActions.mapFound, (s, { map }) => ({ ...s, map, mapShare: 1 })),
   on(BenchActions.compared, (s, { plan }) => ({ ...s, other: plan })),
+  on(BenchActions.lastFound, (s, { last }) => ({ ...s, last })),
   on(BenchActions.asideWanted, (s, { key, wanted }) => ({ ...s, wanted: { ...s.wanted, [key]: wanted } })),
   on(BenchActions.asideFound, (s, { key, value }) => ({ ...s, asides: { ...s.asides, [key]: value } })),
   on(BenchActions.try, (s, { key, dish }) => ({ ...s, tried: { key, dish, plan: null } })),

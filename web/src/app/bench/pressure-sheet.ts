@@ -5,6 +5,7 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
+import { Dialog } from 'primeng/dialog';
 import { ProgressBar } from 'primeng/progressbar';
 import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
@@ -12,7 +13,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { BenchActions, benchFeature } from './bench.slice';
 import { withOverrides } from './edits';
-import { curveFigure, mapFigure, sameDoneness } from './pressure-figures';
+import { curveFigure, mapFigure, sameDoneness, wholeFigure } from './pressure-figures';
 import { Chances } from './chances';
 import { TryIt } from './try-it';
 import { WhyText } from './why-text';
@@ -24,6 +25,7 @@ import { WhyText } from './why-text';
     FormsModule,
     TranslocoDirective,
     Button,
+    Dialog,
     InputNumber,
     ProgressBar,
     SelectButton,
@@ -50,7 +52,10 @@ import { WhyText } from './why-text';
                 [figure]="mapDrawing()"
                 [redraw]="theme()"
                 [label]="t('pressure.map-label')"
+                [handle]="handle()"
+                [says]="says"
                 (picked)="pick($event)"
+                (moved)="moveTo($event)"
               />
             } @else {
               <div class="chart wait">
@@ -93,6 +98,11 @@ import { WhyText } from './why-text';
                 @if (x.key === 'A') {
                   <p class="in-use">{{ t('pressure.in-use') }}</p>
                 } @else {
+                  @if (last(); as l) {
+                    <button type="button" class="last" (click)="asLastTime()">
+                      {{ t('pressure.last-time', { date: fmt.day(l.startedMs) }) }}
+                    </button>
+                  }
                   <p-button severity="secondary" size="small" [label]="t('pressure.use-b')" (onClick)="use(x.plan)" />
                 }
               </article>
@@ -156,6 +166,7 @@ import { WhyText } from './why-text';
           <section class="curve">
             <h2>
               {{ t('pressure.curve') }} <span class="quiet sub">{{ t('pressure.curve-sub') }}</span>
+              <button type="button" class="all" (click)="whole.set(true)">{{ t('pressure.whole') }}</button>
             </h2>
             <ek-chart
               class="chart"
@@ -197,6 +208,46 @@ import { WhyText } from './why-text';
           <ek-chances />
         </div>
         <ek-try-it sheet="pressure" />
+        <p-dialog
+          [visible]="whole()"
+          (visibleChange)="whole.set($event)"
+          [modal]="true"
+          [dismissableMask]="true"
+          [closeAriaLabel]="t('app.close')"
+          [header]="t('pressure.whole-title')"
+          [style]="{ width: 'min(70rem, 97vw)' }"
+        >
+          @if (whole()) {
+            <ek-chart class="whole" [figure]="wholeDrawing()" [redraw]="theme()" [label]="t('pressure.whole-label')" />
+            <details>
+              <summary>{{ t('chart.table') }}</summary>
+              <table>
+                <thead>
+                  <tr>
+                    <th>{{ t('chart.minutes') }}</th>
+                    <th>{{ t('pressure.line-pot') }} °C</th>
+                    <th>{{ t('pressure.line-grain') }} °C</th>
+                    <th>{{ t('pressure.meat-line') }} °C</th>
+                    <th>kPa</th>
+                    <th>{{ t('pressure.line-free') }} g</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  @for (r of table(p); track r.m) {
+                    <tr>
+                      <td>{{ fmt.number(r.m, 1) }}</td>
+                      <td>{{ fmt.number(r.c, 1) }}</td>
+                      <td>{{ r.grain === null ? '–' : fmt.number(r.grain, 1) }}</td>
+                      <td>{{ r.meat === null ? '–' : fmt.number(r.meat, 1) }}</td>
+                      <td>{{ fmt.number(r.k, 0) }}</td>
+                      <td>{{ r.free === null ? '–' : fmt.number(r.free, 0) }}</td>
+                    </tr>
+                  }
+                </tbody>
+              </table>
+            </details>
+          }
+        </p-dialog>
       }
     </ng-container>
   `,
@@ -247,6 +298,46 @@ export class PressureSheet {
     const b = this.other();
     return () => curveFigure(p!, b, this.words);
   });
+
+  readonly whole = signal(false);
+  readonly wholeDrawing = computed((): (() => Figure) => {
+    const p = this.plan();
+    const b = this.other();
+    return () => wholeFigure(p!, b, this.words);
+  });
+  /** The chosen point, to be taken and moved on the map; a cooker with fixed programs lets nobody choose. */
+  readonly handle = computed(() => {
+    const p = this.plan();
+    return p && !p.program.program && !p.program.whistles
+      ? { x: p.program.holdMin, y: this.natural(p), name: 'A' }
+      : null;
+  });
+  readonly says = (x: number, y: number): string => {
+    const at = snap({ x, y });
+    return at.natural === 0
+      ? this.words('pressure.name-quick', { hold: this.fmt.minutes(at.hold) })
+      : this.words('pressure.name-timed', { hold: this.fmt.minutes(at.hold), natural: this.fmt.minutes(at.natural) });
+  };
+  moveTo(point: { x: number; y: number }): void {
+    const at = snap(point);
+    const dish = this.dish();
+    if (dish)
+      this.store.dispatch(
+        BenchActions.edit({
+          dish: withOverrides(dish, {
+            holdMin: at.hold,
+            release: at.natural === 0 ? { kind: 'quick' } : { kind: 'timed', naturalMin: at.natural },
+          }),
+        }),
+      );
+  }
+  readonly last = this.store.selectSignal(benchFeature.selectLast);
+  /** The program of the last time, put beside this one. */
+  asLastTime(): void {
+    const l = this.last();
+    if (l)
+      this.store.dispatch(BenchActions.compare({ holdMin: l.holdMin, naturalMin: l.naturalMin, liquidMl: l.liquidMl }));
+  }
 
   constructor() {
     // The other program starts as the same doneness with a quick release, once the map can tell which that is.
@@ -354,9 +445,30 @@ export class PressureSheet {
         }),
       );
   }
-  table(p: Plan): { m: number; c: number; k: number }[] {
-    return p.curve.minutes.flatMap((m, i) =>
-      i % 8 === 0 ? [{ m, c: p.curve.tempC[i]!, k: p.curve.gaugeKpa[i]! }] : [],
+  table(
+    p: Plan,
+  ): { m: number; c: number; k: number; grain: number | null; meat: number | null; free: number | null }[] {
+    const c = p.curve;
+    const every = 8;
+    return c.minutes.flatMap((m, i) =>
+      i % every === 0
+        ? [
+            {
+              m,
+              c: c.tempC[i]!,
+              k: c.gaugeKpa[i]!,
+              grain: c.grainC?.[i] ?? null,
+              meat: c.meatC?.[i] ?? null,
+              free: c.freeG?.[i] ?? null,
+            },
+          ]
+        : [],
     );
   }
+}
+
+/** A cooker is set in whole minutes, under five in halves. */
+function snap({ x, y }: { x: number; y: number }): { hold: number; natural: number } {
+  const hold = x < 5 ? Math.round(x * 2) / 2 : Math.round(x);
+  return { hold: Math.max(0, hold), natural: Math.max(0, Math.round(y)) };
 }

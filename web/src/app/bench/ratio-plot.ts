@@ -38,7 +38,7 @@ import { BenchActions, benchFeature } from './bench.slice';
                   <tr [class.here]="p.factor === 1">
                     <td>× {{ fmt.number(p.factor, 1) }}</td>
                     <td>{{ fmt.ml(p.addMl) }}</td>
-                    <td>1 : {{ fmt.number(p.mlPerMl, 2) }}</td>
+                    <td>1 : {{ fmt.fixed(p.mlPerMl, 2) }}</td>
                   </tr>
                 }
               </tbody>

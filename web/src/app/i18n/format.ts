@@ -22,6 +22,12 @@ export class Format {
   number(x: number, digits = 0): string {
     return new Intl.NumberFormat(this.lang(), { maximumFractionDigits: digits, minimumFractionDigits: 0 }).format(x);
   }
+  /** With all its decimals: 1.00 beside 1.25. */
+  fixed(x: number, digits: number): string {
+    return new Intl.NumberFormat(this.lang(), { maximumFractionDigits: digits, minimumFractionDigits: digits }).format(
+      x,
+    );
+  }
   grams(g: number): string {
     return `${this.number(roundKitchen(Math.abs(g)) * Math.sign(g))} g`;
   }
@@ -66,6 +72,10 @@ export class Format {
   }
   date(ms: number): string {
     return new Intl.DateTimeFormat(this.lang(), { day: 'numeric', month: 'short', year: 'numeric' }).format(ms);
+  }
+  /** A day of this year, short: 14 Nov. */
+  day(ms: number): string {
+    return new Intl.DateTimeFormat(this.lang(), { day: 'numeric', month: 'short' }).format(ms);
   }
   /** 2:28 or 1:05:00. */
   clock(ms: number): string {

@@ -154,7 +154,7 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
     }
     .pots {
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(196px, 1fr));
+      grid-template-columns: repeat(auto-fit, minmax(176px, 1fr));
       gap: 12px;
       margin: 10px 0;
     }
@@ -168,7 +168,7 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
       background: var(--enamel);
       padding: 10px 8px;
       cursor: pointer;
-      min-height: 210px;
+      min-height: 196px;
       align-content: start;
     }
     .pot.on {

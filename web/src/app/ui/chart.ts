@@ -7,6 +7,7 @@ import {
   inject,
   input,
   output,
+  signal,
   viewChild,
 } from '@angular/core';
 import type { Config, Data, Layout } from 'plotly.js';
@@ -15,7 +16,13 @@ type PlotlyModule = {
   react(el: HTMLElement, data: Data[], layout: Partial<Layout>, config: Partial<Config>): Promise<unknown>;
   purge(el: HTMLElement): void;
 };
+interface PlotAxis {
+  p2d(px: number): number;
+  d2p(x: number): number;
+  range: [number, number];
+}
 interface PlotElement extends HTMLDivElement {
+  _fullLayout?: { xaxis: PlotAxis; yaxis: PlotAxis; _size: { l: number; t: number } };
   on?(event: 'plotly_click', f: (e: { points: { x: number; y: number }[] }) => void): void;
 }
 
@@ -38,11 +45,46 @@ export interface Figure {
 @Component({
   selector: 'ek-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<div #plot class="plot" role="img" [attr.aria-label]="label()"></div>`,
+  host: {
+    '(pointerdown)': 'grab($event)',
+    '(pointermove)': 'drag($event)',
+    '(pointerup)': 'drop()',
+    '(pointercancel)': 'held.set(null)',
+  },
+  template: `<div #plot class="plot" role="img" [attr.aria-label]="label()"></div>
+    @if (held(); as h) {
+      <div class="held" [style.left.px]="h.px" [style.top.px]="h.py" aria-hidden="true">{{ handle()?.name }}</div>
+      <div class="says" [style.left.px]="h.px" [style.top.px]="h.py" role="status">{{ says()(h.x, h.y) }}</div>
+    }`,
   styles: `
     :host {
       display: block;
       min-height: 0;
+      position: relative;
+    }
+    .held {
+      position: absolute;
+      width: 30px;
+      height: 30px;
+      margin: -15px 0 0 -15px;
+      border-radius: 50%;
+      display: grid;
+      place-content: center;
+      background: var(--rim);
+      color: var(--onrim);
+      font-weight: 700;
+      pointer-events: none;
+    }
+    .says {
+      position: absolute;
+      transform: translate(-50%, -52px);
+      background: var(--enamel);
+      border: 1.5px solid var(--rim);
+      border-radius: 6px;
+      padding: 2px 10px;
+      white-space: nowrap;
+      font-weight: 700;
+      pointer-events: none;
     }
     .plot {
       width: 100%;
@@ -56,6 +98,12 @@ export class Chart {
   /** any value: a change draws again (theme, language) */
   readonly redraw = input<unknown>(null);
   readonly picked = output<{ x: number; y: number }>();
+  /** a point of the chart that can be taken and moved, in its own units */
+  readonly handle = input<{ x: number; y: number; name: string } | null>(null);
+  /** what the held point would mean, while it moves */
+  readonly says = input<(x: number, y: number) => string>(() => '');
+  readonly moved = output<{ x: number; y: number }>();
+  readonly held = signal<{ px: number; py: number; x: number; y: number } | null>(null);
   private readonly plot = viewChild.required<ElementRef<PlotElement>>('plot');
   private alive = true;
   private bound = false;
@@ -70,6 +118,39 @@ export class Chart {
       this.redraw();
       void this.draw(figure());
     });
+  }
+
+  /** How near a finger must be to take the point, px. */
+  private static readonly reachPx = 26;
+
+  grab(e: PointerEvent): void {
+    const h = this.handle();
+    const el = this.plot().nativeElement;
+    const full = el._fullLayout;
+    if (!h || !full) return;
+    const box = el.getBoundingClientRect();
+    const px = full._size.l + full.xaxis.d2p(h.x);
+    const py = full._size.t + full.yaxis.d2p(h.y);
+    if (Math.hypot(e.clientX - box.left - px, e.clientY - box.top - py) > Chart.reachPx) return;
+    e.preventDefault();
+    e.stopPropagation();
+    (e.currentTarget as HTMLElement).setPointerCapture(e.pointerId);
+    this.held.set({ px, py, x: h.x, y: h.y });
+  }
+  drag(e: PointerEvent): void {
+    const el = this.plot().nativeElement;
+    const full = el._fullLayout;
+    if (!this.held() || !full) return;
+    const box = el.getBoundingClientRect();
+    const inside = (value: number, [from, to]: [number, number]): number => Math.min(to, Math.max(from, value));
+    const x = inside(full.xaxis.p2d(e.clientX - box.left - full._size.l), full.xaxis.range);
+    const y = inside(full.yaxis.p2d(e.clientY - box.top - full._size.t), full.yaxis.range);
+    this.held.set({ px: full._size.l + full.xaxis.d2p(x), py: full._size.t + full.yaxis.d2p(y), x, y });
+  }
+  drop(): void {
+    const h = this.held();
+    this.held.set(null);
+    if (h) this.moved.emit({ x: h.x, y: h.y });
   }
 
   private async draw({ data, layout }: Figure): Promise<void> {
