@@ -5,15 +5,15 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 import { Dialog } from 'primeng/dialog';
-import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
+import { Choice } from '../ui/choice';
 
 type Trouble = 'none' | 'one-surprise' | 'chosen';
 
 /** How to practise this dish: how fast the clock runs, what goes wrong, and who watches the pin. */
 @Component({
   selector: 'ek-practice-dialog',
-  imports: [FormsModule, TranslocoDirective, Button, Checkbox, Dialog, SelectButton],
+  imports: [FormsModule, TranslocoDirective, Button, Checkbox, Choice, Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -27,28 +27,9 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
       >
         <p>{{ t('practice.what') }}</p>
         <div class="ask">
-          <span id="pr-speed">{{ t('practice.speed') }}</span>
-          <p-selectbutton
-            [options]="speeds"
-            [ngModel]="speed()"
-            (ngModelChange)="speed.set($event)"
-            [allowEmpty]="false"
-            ariaLabelledBy="pr-speed"
-          >
-            <ng-template #item let-x>{{ t('practice.times', { n: x }) }}</ng-template>
-          </p-selectbutton>
-          <span id="pr-faults">{{ t('practice.faults') }}</span>
-          <p-selectbutton
-            [options]="troubles()"
-            optionLabel="label"
-            optionValue="value"
-            [ngModel]="trouble()"
-            (ngModelChange)="trouble.set($event)"
-            [allowEmpty]="false"
-            ariaLabelledBy="pr-faults"
-          />
+          <ek-choice [label]="t('practice.speed')" [options]="speeds()" [(value)]="speed" />
+          <ek-choice [label]="t('practice.faults')" [options]="troubles()" [(value)]="trouble" />
           @if (trouble() === 'chosen') {
-            <span></span>
             <div class="faults">
               @for (f of possible(); track f) {
                 <label [for]="'fault-' + f">
@@ -63,16 +44,7 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
               }
             </div>
           }
-          <span id="pr-hands">{{ t('practice.hands') }}</span>
-          <p-selectbutton
-            [options]="watchers()"
-            optionLabel="label"
-            optionValue="value"
-            [ngModel]="hands()"
-            (ngModelChange)="hands.set($event)"
-            [allowEmpty]="false"
-            ariaLabelledBy="pr-hands"
-          />
+          <ek-choice [label]="t('practice.hands')" [options]="watchers()" [(value)]="hands" />
         </div>
         <p class="quiet">{{ t('practice.mark') }}</p>
         <p class="row"><p-button [label]="t('practice.go')" (onClick)="go()" /></p>
@@ -82,10 +54,8 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
   styles: `
     .ask {
       display: grid;
-      grid-template-columns: auto 1fr;
-      gap: 14px 18px;
-      align-items: center;
-      margin: 16px 0;
+      gap: 8px;
+      margin: 14px 0;
     }
     .faults {
       display: flex;
@@ -101,12 +71,6 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
     .row {
       margin-top: 14px;
     }
-    @media (max-width: 760px) {
-      .ask {
-        grid-template-columns: 1fr;
-        gap: 8px;
-      }
-    }
   `,
 })
 export class PracticeDialog {
@@ -116,12 +80,15 @@ export class PracticeDialog {
   readonly closed = output();
   private readonly transloco = inject(TranslocoService);
   private readonly fmt = inject(Format);
-  readonly speeds = [1, 5, 10, 30, 60];
-  readonly speed = signal(10);
-  readonly trouble = signal<Trouble>('none');
+  readonly speed = signal<unknown>(10);
+  readonly trouble = signal<unknown>('none' satisfies Trouble);
   readonly picked = signal<Fault[]>([]);
-  readonly hands = signal<Practice['hands']>('you');
+  readonly hands = signal<unknown>('you' satisfies Practice['hands']);
   readonly possible = computed(() => faults.filter((f) => f !== (this.whistle() ? 'burn-cut-out' : 'late-whistle')));
+  readonly speeds = computed(() => {
+    this.fmt.locale();
+    return [1, 5, 10, 30, 60].map((n) => ({ value: n, label: this.transloco.translate('practice.times', { n }) }));
+  });
   readonly troubles = computed(() => this.labels(['none', 'one-surprise', 'chosen']));
   readonly watchers = computed(() => this.labels(['you', 'devices'], 'hands-'));
 
@@ -137,8 +104,8 @@ export class PracticeDialog {
       seed: Math.floor(Math.random() * 2_147_483_647),
       faults: this.trouble() === 'chosen' ? this.picked() : [],
       surprise: this.trouble() === 'one-surprise',
-      speed: this.speed(),
-      hands: this.hands(),
+      speed: this.speed() as number,
+      hands: this.hands() as Practice['hands'],
     });
   }
 }

@@ -5,7 +5,6 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
-import { Dialog } from 'primeng/dialog';
 import { ProgressBar } from 'primeng/progressbar';
 import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
@@ -13,9 +12,10 @@ import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { BenchActions, benchFeature } from './bench.slice';
 import { withOverrides } from './edits';
-import { curveFigure, mapFigure, sameDoneness, wholeFigure } from './pressure-figures';
+import { curveFigure, mapFigure, sameDoneness } from './pressure-figures';
 import { Chances } from './chances';
 import { TryIt } from './try-it';
+import { WholeCurves } from './whole-curves';
 import { WhyText } from './why-text';
 
 /** 5 Pressure: equal doneness over minutes and release, two programs side by side, the curve of the pot. */
@@ -25,13 +25,13 @@ import { WhyText } from './why-text';
     FormsModule,
     TranslocoDirective,
     Button,
-    Dialog,
     InputNumber,
     ProgressBar,
     SelectButton,
     Chances,
     Chart,
     TryIt,
+    WholeCurves,
     WhyText,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -208,46 +208,9 @@ import { WhyText } from './why-text';
           <ek-chances />
         </div>
         <ek-try-it sheet="pressure" />
-        <p-dialog
-          [visible]="whole()"
-          (visibleChange)="whole.set($event)"
-          [modal]="true"
-          [dismissableMask]="true"
-          [closeAriaLabel]="t('app.close')"
-          [header]="t('pressure.whole-title')"
-          [style]="{ width: 'min(70rem, 97vw)' }"
-        >
-          @if (whole()) {
-            <ek-chart class="whole" [figure]="wholeDrawing()" [redraw]="theme()" [label]="t('pressure.whole-label')" />
-            <details>
-              <summary>{{ t('chart.table') }}</summary>
-              <table>
-                <thead>
-                  <tr>
-                    <th>{{ t('chart.minutes') }}</th>
-                    <th>{{ t('pressure.line-pot') }} °C</th>
-                    <th>{{ t('pressure.line-grain') }} °C</th>
-                    <th>{{ t('pressure.meat-line') }} °C</th>
-                    <th>kPa</th>
-                    <th>{{ t('pressure.line-free') }} g</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  @for (r of table(p); track r.m) {
-                    <tr>
-                      <td>{{ fmt.number(r.m, 1) }}</td>
-                      <td>{{ fmt.number(r.c, 1) }}</td>
-                      <td>{{ r.grain === null ? '–' : fmt.number(r.grain, 1) }}</td>
-                      <td>{{ r.meat === null ? '–' : fmt.number(r.meat, 1) }}</td>
-                      <td>{{ fmt.number(r.k, 0) }}</td>
-                      <td>{{ r.free === null ? '–' : fmt.number(r.free, 0) }}</td>
-                    </tr>
-                  }
-                </tbody>
-              </table>
-            </details>
-          }
-        </p-dialog>
+        @if (whole()) {
+          <ek-whole-curves [plan]="p" [other]="other()" [redraw]="theme()" (closed)="whole.set(false)" />
+        }
       }
     </ng-container>
   `,
@@ -300,11 +263,6 @@ export class PressureSheet {
   });
 
   readonly whole = signal(false);
-  readonly wholeDrawing = computed((): (() => Figure) => {
-    const p = this.plan();
-    const b = this.other();
-    return () => wholeFigure(p!, b, this.words);
-  });
   /** The chosen point, to be taken and moved on the map; a cooker with fixed programs lets nobody choose. */
   readonly handle = computed(() => {
     const p = this.plan();
@@ -445,24 +403,9 @@ export class PressureSheet {
         }),
       );
   }
-  table(
-    p: Plan,
-  ): { m: number; c: number; k: number; grain: number | null; meat: number | null; free: number | null }[] {
-    const c = p.curve;
-    const every = 8;
-    return c.minutes.flatMap((m, i) =>
-      i % every === 0
-        ? [
-            {
-              m,
-              c: c.tempC[i]!,
-              k: c.gaugeKpa[i]!,
-              grain: c.grainC?.[i] ?? null,
-              meat: c.meatC?.[i] ?? null,
-              free: c.freeG?.[i] ?? null,
-            },
-          ]
-        : [],
+  table(p: Plan): { m: number; c: number; k: number }[] {
+    return p.curve.minutes.flatMap((m, i) =>
+      i % 8 === 0 ? [{ m, c: p.curve.tempC[i]!, k: p.curve.gaugeKpa[i]! }] : [],
     );
   }
 }

@@ -4,14 +4,14 @@ import { baseAreaCm2, pots, steamC, type Kitchen, type PotProfile } from '@einko
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { InputNumber } from 'primeng/inputnumber';
-import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
+import { Choice } from '../ui/choice';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 
 /** The Kitchen: which pot, how high above the sea, and what that does to the heat inside. */
 @Component({
   selector: 'ek-kitchen-page',
-  imports: [FormsModule, TranslocoDirective, InputNumber, SelectButton],
+  imports: [FormsModule, TranslocoDirective, Choice, InputNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page" *transloco="let t">
@@ -95,42 +95,24 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
         </section>
         <section class="panel">
           <h2>{{ t('kitchen.shown') }}</h2>
-          <div class="choice">
-            <span id="units">{{ t('kitchen.units') }}</span>
-            <p-selectbutton
-              [options]="unitChoices()"
-              optionLabel="label"
-              optionValue="value"
-              [allowEmpty]="false"
-              [ngModel]="kitchen().units"
-              (ngModelChange)="change({ units: $event })"
-              ariaLabelledBy="units"
-            />
-          </div>
-          <div class="choice">
-            <span id="theme">{{ t('kitchen.theme') }}</span>
-            <p-selectbutton
-              [options]="themes()"
-              optionLabel="label"
-              optionValue="value"
-              [allowEmpty]="false"
-              [ngModel]="kitchen().theme"
-              (ngModelChange)="change({ theme: $event })"
-              ariaLabelledBy="theme"
-            />
-          </div>
-          <div class="choice">
-            <span id="devices">{{ t('kitchen.devices') }}</span>
-            <p-selectbutton
-              [options]="deviceChoices()"
-              optionLabel="label"
-              optionValue="value"
-              [allowEmpty]="false"
-              [ngModel]="kitchen().devices"
-              (ngModelChange)="change({ devices: $event })"
-              ariaLabelledBy="devices"
-            />
-          </div>
+          <ek-choice
+            [label]="t('kitchen.units')"
+            [options]="unitChoices()"
+            [value]="kitchen().units"
+            (valueChange)="change({ units: $any($event) })"
+          />
+          <ek-choice
+            [label]="t('kitchen.theme')"
+            [options]="themes()"
+            [value]="kitchen().theme"
+            (valueChange)="change({ theme: $any($event) })"
+          />
+          <ek-choice
+            [label]="t('kitchen.devices')"
+            [options]="deviceChoices()"
+            [value]="kitchen().devices"
+            (valueChange)="change({ devices: $any($event) })"
+          />
           <p class="quiet">{{ t('kitchen.devices-note') }}</p>
           <p class="quiet">{{ t('kitchen.units-note') }}</p>
           <p class="quiet">{{ t('app.safety') }}</p>
@@ -210,21 +192,9 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
     h2 {
       margin-bottom: 8px;
     }
-    .choice {
-      display: flex;
-      gap: 16px;
-      align-items: center;
-      padding: 6px 0;
-    }
-    .choice > span {
-      min-width: 90px;
-    }
     @media (max-width: 760px) {
       .row {
         grid-template-columns: 1fr;
-      }
-      .choice {
-        flex-wrap: wrap;
       }
     }
   `,

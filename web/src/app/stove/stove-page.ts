@@ -43,6 +43,7 @@ import { PracticeBar } from './practice-bar';
 import { RescueDialog } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { stepParams } from './step-text';
+import { atGate, kept, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
 import { WriteDown, type Told } from './write-down';
 
@@ -130,32 +131,9 @@ export class StovePage {
   readonly number = computed(() => (this.timed()?.current ?? 0) + 1);
   private readonly tapsKept = computed(() => kept(this.cook()?.events ?? []));
   private readonly told = (kind: StoredEvent['kind']): boolean => this.tapsKept().some((e) => e.kind === kind);
-  /** Between the board and the heat: everything must be within reach before anything is hot. */
-  readonly gate = computed(() => {
-    const s = this.current();
-    const all = this.timed()?.steps ?? [];
-    return s !== null && all.find((x) => x.step.stage !== 'prep') === s && !this.told('heat-on');
-  });
-  /** What the big tap does now. */
-  readonly nextTap = computed((): 'heat-on' | 'valve-open' | 'thermometer' | 'done' => {
-    const s = this.current()?.step;
-    if (!s) return 'done';
-    if (this.gate()) return 'heat-on';
-    if (s.id === 'vent' && !this.told('valve-open')) return 'valve-open';
-    if (s.id === 'finish-check' && !this.told('core')) return 'thermometer';
-    return 'done';
-  });
-  /** Timers that the cook set, and the finished ones until they are put away. */
-  readonly ownTimers = computed(() => {
-    const stopped = new Set(this.tapsKept().flatMap((e) => (e.kind === 'timer-stop' ? [e.note ?? ''] : [])));
-    return this.tapsKept()
-      .filter((e) => e.kind === 'timer' && !stopped.has(e.id))
-      .map((e) => {
-        const whole = (e.value ?? 0) * 60_000;
-        const left = e.atMs + whole - this.now();
-        return { id: e.id, name: e.note ?? '', left, over: left <= 0, share: whole > 0 ? 1 - left / whole : 1 };
-      });
-  });
+  readonly gate = computed(() => atGate(this.current(), this.timed(), this.tapsKept()));
+  readonly nextTap = computed(() => nextTap(this.current(), this.gate(), this.tapsKept()));
+  readonly ownTimers = computed(() => ownTimers(this.tapsKept(), this.now()));
   private readonly running = this.store.selectSignal(stoveFeature.selectRunning);
   /** Other pots of the same evening, each with the clock of its own step. */
   readonly others = computed(() => {
@@ -412,7 +390,7 @@ export class StovePage {
     const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
     if (this.dialog() || typing || !this.current()) return;
     const plain = !e.ctrlKey && !e.metaKey && !e.altKey;
-    const tap = keys[e.key.toLowerCase()];
+    const tap = tapKeys[e.key.toLowerCase()];
     // Space is always the next step, also while a button that was tapped before still has the focus; Enter presses that.
     if (e.key === ' ') {
       e.preventDefault();
@@ -424,27 +402,4 @@ export class StovePage {
       this.undo();
     }
   }
-}
-
-const keys: Record<string, StoredEvent['kind'] | undefined> = {
-  h: 'heat-on',
-  o: 'hot',
-  u: 'pin-up',
-  c: 'countdown',
-  w: 'whistle',
-  v: 'valve-open',
-  d: 'pin-down',
-};
-
-/** The taps that stand: what an undo took back is gone. */
-function kept(events: readonly StoredEvent[]): StoredEvent[] {
-  const out: StoredEvent[] = [];
-  for (const e of events) {
-    if (e.kind !== 'undo') out.push(e);
-    else {
-      const i = out.findLastIndex(endsSomething);
-      if (i >= 0) out.splice(i, 1);
-    }
-  }
-  return out;
 }

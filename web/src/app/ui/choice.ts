@@ -1,0 +1,46 @@
+import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { SelectButton } from 'primeng/selectbutton';
+
+export interface ChoiceOption {
+  value: unknown;
+  label: string;
+}
+let made = 0;
+
+/** A named choice of one among a few, all of them to be seen. */
+@Component({
+  selector: 'ek-choice',
+  imports: [FormsModule, SelectButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <span [id]="id">{{ label() }}</span>
+    <p-selectbutton
+      [options]="$any(options())"
+      optionLabel="label"
+      optionValue="value"
+      [allowEmpty]="false"
+      [ngModel]="value()"
+      (ngModelChange)="value.set($event)"
+      [ariaLabelledBy]="id"
+    />
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 16px;
+      align-items: center;
+      padding: 6px 0;
+    }
+    span {
+      min-width: 9.5rem;
+    }
+  `,
+})
+export class Choice {
+  readonly label = input.required<string>();
+  readonly options = input.required<readonly ChoiceOption[]>();
+  readonly value = model.required<unknown>();
+  readonly id = `choice-${(made += 1)}`;
+}
