@@ -74,7 +74,7 @@ import { benchFeature } from './bench.slice';
     .stop .tag {
       background: var(--paprika-tint);
       border-color: var(--paprika);
-      color: var(--paprika);
+      color: var(--ink);
     }
     .caution .tag {
       background: var(--turmeric-tint);
