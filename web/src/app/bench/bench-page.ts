@@ -114,14 +114,12 @@ type SheetName = (typeof sheetNames)[number];
                   <p-tab [value]="s">
                     <span class="tab-name"
                       ><span class="no" aria-hidden="true">{{ i + 1 }}</span
-                      >{{ t('sheet.' + s) }}</span
-                    >
-                    <span class="tab-result" [class.long]="results()[s].length > 11"
-                      >{{ results()[s] }}
+                      >{{ t('sheet.' + s) }}
                       @if (marks()[s]; as m) {
                         <span [class]="'mark ' + m" [attr.aria-label]="t('severity.' + m)" role="img">!</span>
                       }
                     </span>
+                    <span class="tab-result" [class.long]="results()[s].length > 11">{{ results()[s] }}</span>
                   </p-tab>
                 }
               </p-tablist>
