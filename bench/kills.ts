@@ -51,8 +51,7 @@ for (let i = 0; i < kills; i++) {
     await pause(random() * 60);
   }
   tapped += taps;
-  // With the server gone only the browser's own disk can keep a tap; it writes within some seconds.
-  await pause(away ? 6000 : random() * 333);
+  await pause(random() * 333);
   // Asked of the system itself: the browser is not told and has no time to say goodbye.
   try {
     execFileSync('pkill', ['-9', '-f', profile]);

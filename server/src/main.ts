@@ -36,7 +36,8 @@ function stop(): void {
   if (stopping) return;
   stopping = true;
   stopDevices();
-  server.close(() => void store.sequelize.close().then(() => process.exit(0)));
+  // What is being written is written to its end.
+  server.close(() => void store.inTurn(() => store.sequelize.close()).then(() => process.exit(0)));
   // Open streams have no end of their own.
   server.closeAllConnections();
   setTimeout(() => process.exit(0), 2000).unref();

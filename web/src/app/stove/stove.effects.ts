@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { cookSchema, kitchenSchema, lived, type Cook, type Reality, type StoredEvent } from '@einkorn/core';
+import { kitchenSchema, lived, type Cook, type Reality, type StoredEvent } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store, type Action } from '@ngrx/store';
@@ -11,8 +11,10 @@ import {
   debounceTime,
   distinctUntilChanged,
   filter,
+  from,
   map,
   merge,
+  mergeMap,
   Observable,
   of,
   switchMap,
@@ -22,20 +24,8 @@ import {
 import { Api, failureOf } from '../api/client';
 import { Planner } from '../workers/planner';
 import { cookNow, type StreamReading } from './live';
+import { ownStore } from './own-store';
 import { StoveActions, stoveFeature } from './stove.slice';
-
-const key = (id: string): string => `einkorn.cook.${id}`;
-
-/** The cook as this browser last knew it, with the taps that the server may not have. */
-function held(id: string): { cook: Cook; unsent: StoredEvent[] } | null {
-  try {
-    const raw = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as { cook: unknown; unsent: StoredEvent[] } | null;
-    const cook = cookSchema.safeParse(raw?.cook);
-    return raw && cook.success ? { cook: cook.data, unsent: raw.unsent } : null;
-  } catch {
-    return null;
-  }
-}
 
 export const open = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
@@ -44,18 +34,21 @@ export const open = createEffect(
       concatLatestFrom(() => store.select(stoveFeature.selectCook)),
       filter(([, cook]) => cook === null),
       switchMap(([{ id }]) =>
-        api.cook(id).pipe(
-          map((cook) => StoveActions.opened({ cook, unsent: held(id)?.unsent ?? [], fromServer: true })),
-          catchError((e: unknown) => {
-            const failure = failureOf(e);
-            const own = held(id);
-            // Without the network the stove goes on from what this browser knows.
-            return of(
-              failure.offline && own
-                ? StoveActions.opened({ ...own, fromServer: false })
-                : StoveActions.failed({ failure }),
-            );
-          }),
+        from(ownStore.held(id)).pipe(
+          switchMap((own) =>
+            api.cook(id).pipe(
+              map((cook) => StoveActions.opened({ cook, unsent: own.unsent, fromServer: true })),
+              catchError((e: unknown) => {
+                const failure = failureOf(e);
+                // Without the network the stove goes on from what this browser knows.
+                return of(
+                  failure.offline && own.cook
+                    ? StoveActions.opened({ cook: own.cook, unsent: own.unsent, fromServer: false })
+                    : StoveActions.failed({ failure }),
+                );
+              }),
+            ),
+          ),
         ),
       ),
     ),
@@ -76,19 +69,31 @@ export const findRunning = createEffect(
   { functional: true },
 );
 
-/** Every state of the cook is kept in the browser: a reload, a sleep or a closed tab finds the same clocks. */
-export const keep = createEffect(
+/** A tap is on this browser's disk before anything else is done with it. */
+export const keepTap = createEffect(
+  (actions = inject(Actions), store = inject(Store)) =>
+    actions.pipe(
+      ofType(StoveActions.tap),
+      concatLatestFrom(() => store.select(stoveFeature.selectCook)),
+      mergeMap(([{ event }, cook]) => (cook ? ownStore.keepTap(cook.id, event) : of())),
+    ),
+  { functional: true, dispatch: false },
+);
+/** What the server has confirmed, by its answer or over the stream, needs no second copy. */
+export const forgetTaps = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(StoveActions.sent, StoveActions.eventsHeard),
+      mergeMap((a) => ownStore.forgetTaps(a.type === StoveActions.sent.type ? a.ids : a.events.map((e) => e.id))),
+    ),
+  { functional: true, dispatch: false },
+);
+/** The cook itself is kept too: a reload, a sleep or a closed tab without a network finds the same clocks. */
+export const keepCook = createEffect(
   (store = inject(Store)) =>
-    store.select(stoveFeature.selectStoveState).pipe(
-      tap(({ cook, unsent }) => {
-        if (!cook) return;
-        try {
-          if (cook.finishedMs === null) localStorage.setItem(key(cook.id), JSON.stringify({ cook, unsent }));
-          else localStorage.removeItem(key(cook.id));
-        } catch {
-          // A full store only loses the second copy.
-        }
-      }),
+    store.select(stoveFeature.selectCook).pipe(
+      filter((cook) => cook !== null),
+      switchMap((cook) => (cook.finishedMs === null ? ownStore.keepCook(cook) : ownStore.forgetCook(cook.id))),
     ),
   { functional: true, dispatch: false },
 );

@@ -1,0 +1,64 @@
+import { cookSchema, type Cook, type StoredEvent } from '@einkorn/core';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+
+interface Own extends DBSchema {
+  cooks: { key: string; value: Cook };
+  taps: { key: string; value: { id: string; cookId: string; event: StoredEvent }; indexes: { cook: string } };
+}
+
+let opening: Promise<IDBPDatabase<Own>> | null = null;
+const database = (): Promise<IDBPDatabase<Own>> => {
+  opening ??= openDB<Own>('einkorn', 1, {
+    upgrade(db) {
+      db.createObjectStore('cooks', { keyPath: 'id' });
+      db.createObjectStore('taps', { keyPath: 'id' }).createIndex('cook', 'cookId');
+    },
+  });
+  return opening;
+};
+
+/** A browser that keeps nothing (a private window, a full disk) only loses the second copy: the server has the first. */
+const quietly = async <T>(work: () => Promise<T>, otherwise: T): Promise<T> => {
+  try {
+    return await work();
+  } catch {
+    return otherwise;
+  }
+};
+
+/**
+ * The cooks of this browser on its own disk. Taps are written one by one and flushed before they count as written: the
+ * browser's simpler store holds a large text back for minutes, and a killed browser would take the taps with it.
+ */
+export const ownStore = {
+  keepTap: (cookId: string, event: StoredEvent): Promise<void> =>
+    quietly(async () => {
+      const tx = (await database()).transaction('taps', 'readwrite', { durability: 'strict' });
+      await tx.store.put({ id: event.id, cookId, event });
+      await tx.done;
+    }, undefined),
+  forgetTaps: (ids: readonly string[]): Promise<void> =>
+    quietly(async () => {
+      if (ids.length === 0) return;
+      const tx = (await database()).transaction('taps', 'readwrite');
+      await Promise.all([...ids.map((id) => tx.store.delete(id)), tx.done]);
+    }, undefined),
+  keepCook: (cook: Cook): Promise<void> =>
+    quietly(async () => {
+      await (await database()).put('cooks', cook);
+    }, undefined),
+  /** A finished cook leaves the browser; its taps are with the server. */
+  forgetCook: (id: string): Promise<void> => quietly(async () => (await database()).delete('cooks', id), undefined),
+  /** The cook as this browser last knew it, and its taps that the server may not have, oldest first. */
+  held: (id: string): Promise<{ cook: Cook | null; unsent: StoredEvent[] }> =>
+    quietly(
+      async () => {
+        const db = await database();
+        const [raw, taps] = await Promise.all([db.get('cooks', id), db.getAllFromIndex('taps', 'cook', id)]);
+        const cook = cookSchema.safeParse(raw);
+        const unsent = taps.map((t) => t.event).sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
+        return { cook: cook.success ? cook.data : null, unsent };
+      },
+      { cook: null, unsent: [] },
+    ),
+};
