@@ -40,7 +40,7 @@ describe('stove', () => {
   });
   test('only confirmed taps leave the waiting line', () => {
     let s = opened([], []);
-    for (const id of ['a', 'b', 'c']) s = stoveReducer(s, StoveActions.tap({ event: tap(id, 'whistle', 1) }));
+    for (const id of ['a', 'b', 'c']) s = stoveReducer(s, StoveActions.tapKept({ event: tap(id, 'whistle', 1) }));
     s = stoveReducer(s, StoveActions.sent({ ids: ['a', 'c'] }));
     expect(s.unsent.map((e) => e.id)).toEqual(['b']);
     expect(s.cook?.events).toHaveLength(3);

@@ -69,15 +69,17 @@ export const findRunning = createEffect(
   { functional: true },
 );
 
-/** A tap is on this browser's disk before anything else is done with it. */
+/** A tap is on this browser's disk before the screen shows it: what was seen is never lost, even by a killed browser. */
 export const keepTap = createEffect(
   (actions = inject(Actions), store = inject(Store)) =>
     actions.pipe(
       ofType(StoveActions.tap),
       concatLatestFrom(() => store.select(stoveFeature.selectCook)),
-      mergeMap(([{ event }, cook]) => (cook ? ownStore.keepTap(cook.id, event) : of())),
+      concatMap(([{ event }, cook]) =>
+        cook ? from(ownStore.keepTap(cook.id, event)).pipe(map(() => StoveActions.tapKept({ event }))) : of(),
+      ),
     ),
-  { functional: true, dispatch: false },
+  { functional: true },
 );
 /** What the server has confirmed, by its answer or over the stream, needs no second copy. */
 export const forgetTaps = createEffect(
@@ -199,7 +201,7 @@ function rough(x: Looked | null): string {
 export const send = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
     merge(
-      actions.pipe(ofType(StoveActions.tap, StoveActions.opened, StoveActions.sent)),
+      actions.pipe(ofType(StoveActions.tapKept, StoveActions.opened, StoveActions.sent)),
       actions.pipe(ofType(StoveActions.sendFailed), debounceTime(4000)),
     ).pipe(
       concatLatestFrom(() => store.select(stoveFeature.selectStoveState)),

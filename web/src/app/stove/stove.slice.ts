@@ -13,8 +13,9 @@ export const StoveActions = createActionGroup({
     /** `fromServer`: what the cook holds is confirmed; from this browser the unsent taps are among its events */
     Opened: props<{ cook: Cook; unsent: StoredEvent[]; fromServer: boolean }>(),
     Failed: props<{ failure: Failure }>(),
-    /** a tap or a tick; kept here at once, sent when the server answers */
+    /** a tap or a tick; it counts once it is on this browser's disk, and is sent when the server answers */
     Tap: props<{ event: StoredEvent }>(),
+    'Tap Kept': props<{ event: StoredEvent }>(),
     Sent: props<{ ids: string[] }>(),
     'Send Failed': props<{ failure: Failure }>(),
     Finish: props<{ finishedMs: number; outcome: Outcome }>(),
@@ -83,7 +84,7 @@ export const stoveReducer = createReducer<StoveState>(
     };
   }),
   on(StoveActions.failed, (s, { failure }) => ({ ...s, failure, searched: true })),
-  on(StoveActions.tap, (s, { event }) =>
+  on(StoveActions.tapKept, (s, { event }) =>
     s.cook ? { ...s, cook: { ...s.cook, events: [...s.cook.events, event] }, unsent: [...s.unsent, event] } : s,
   ),
   on(StoveActions.sent, (s, { ids }) => ({
