@@ -47,6 +47,10 @@ import { atGate, kept, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
 import { WriteDown, type Told } from './write-down';
 
+/** A cook that began longer ago than this is not of this evening; and so many others have room beside this one. */
+const eveningMs = 12 * 3_600_000;
+const mostOthers = 2;
+
 /** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
 @Component({
   selector: 'ek-stove-page',
@@ -138,8 +142,10 @@ export class StovePage {
   /** Other pots of the same evening, each with the clock of its own step. */
   readonly others = computed(() => {
     const now = this.wall();
+    if (this.practice()) return [];
     return this.running()
-      .filter((c) => c.id !== this.id() && c.practice === undefined)
+      .filter((c) => c.id !== this.id() && c.practice === undefined && Math.abs(now - c.startedMs) < eveningMs)
+      .slice(0, mostOthers)
       .map((c) => {
         const r = replan(c.plan.steps, c.startedMs, c.events, now);
         const s = r.steps[r.current];
