@@ -94,6 +94,7 @@ test('ribbon: arrows and brackets move the serving time by five minutes, and it 
   const p = plan(turkeyDish(), kitchenSchema.parse({}));
   f.componentRef.setInput('plan', p);
   f.componentRef.setInput('serveAt', '19:00');
+  f.componentRef.setInput('now', Date.UTC(2026, 10, 20, 17));
   const moved: number[] = [];
   f.componentInstance.moved.subscribe((m) => moved.push(m));
   f.detectChanges();
@@ -107,4 +108,6 @@ test('ribbon: arrows and brackets move the serving time by five minutes, and it 
     p.steps.reduce((s, x) => s + x.minutes, 0),
     6,
   );
+  // "Start now": on the table as long after this minute as the plan takes.
+  expect((f.componentInstance.ifNowMs() - Date.UTC(2026, 10, 20, 17)) / 60_000).toBeCloseTo(minutes, 6);
 });
