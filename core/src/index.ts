@@ -41,6 +41,7 @@ export { symptoms, type Answers, type Move, type MoveStep, type Symptom } from '
 export {
   endsSomething,
   eventKinds,
+  ownHoldMin,
   replan,
   runsByItself,
   type CookEvent,

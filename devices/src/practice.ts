@@ -2,8 +2,8 @@ import {
   became,
   kitchenSchema,
   loadOfPlan,
+  ownHoldMin,
   pots,
-  replan,
   type Became,
   type Cook,
   type Debrief,
@@ -51,8 +51,8 @@ export class Rig {
     if (e.kind === 'valve-open') c.openValve();
     // Who says that the pin is down has opened what was left to open.
     if (e.kind === 'pin-down' && c.gaugeKpa > 0.5) c.openValve();
-    if (e.kind === 'hold-min' && e.value !== undefined) c.setHoldMin(e.value);
-    if (e.kind === 'hold-min' && e.value === undefined && Number.isFinite(Number(e.note))) c.setHoldMin(Number(e.note));
+    const own = ownHoldMin([e]);
+    if (own !== null) c.setHoldMin(own);
     if (e.kind === 'burn' || e.kind === 'off-plan') c.clearBurn();
   }
 
@@ -139,7 +139,6 @@ export function debrief(cook: Cook): Debrief | null {
     const e = events.find((x) => kinds.includes(x.kind) && x.device === undefined && x.atMs >= lock);
     return e ? min(e.atMs) : null;
   };
-  const steps = replan(cook.plan.steps, cook.startedMs, cook.events, end).steps;
   const quick = cook.plan.program.release.kind !== 'natural';
   const naturalMin = cook.plan.program.release.naturalMin ?? 0;
   // A valve opened before the hold was over is told against the moment when it would have been.
@@ -157,16 +156,15 @@ export function debrief(cook: Cook): Debrief | null {
             prompt: seen !== null && Math.abs(seen - at) <= promptMin,
           },
         ];
-  const byHand = (kind: 'pin-up' | 'pin-down'): number | null => tapped(kind) ?? null;
   const hands = cook.practice?.hands ?? 'devices';
   const noticed = [
-    ...(hands === 'you' ? row('pin-up', told('pin-up'), byHand('pin-up')) : []),
+    ...(hands === 'you' ? row('pin-up', told('pin-up'), tapped('pin-up')) : []),
     ...row('burn', told('burn'), tapped('burn', 'off-plan')),
     // With a valve to open, the moment for it is the end of the hold and the natural minutes.
-    ...(quick && holdEnd !== null && steps.some((s) => s.step.id === 'vent')
+    ...(quick && holdEnd !== null && cook.plan.steps.some((s) => s.id === 'vent')
       ? row('hold-end', holdEnd + naturalMin, tapped('valve-open', 'pin-down'))
       : []),
-    ...(hands === 'you' && !quick ? row('pin-down', told('pin-down'), byHand('pin-down')) : []),
+    ...(hands === 'you' && !quick ? row('pin-down', told('pin-down'), tapped('pin-down')) : []),
   ].sort((a, b) => a.atMin - b.atMin);
   const run = rig.cooker.run();
   const every = Math.max(1, Math.round(10 / run.history.dtS));

@@ -1,6 +1,6 @@
 import type { Reality } from './outlook';
 import type { Cook } from './record';
-import { replan } from './replan';
+import { ownHoldMin, replan } from './replan';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
@@ -19,8 +19,8 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   const overdue = !up.done && soFar > up.step.minutes;
   if (!up.done && !overdue) return null;
   const real: Reality = { toPinMin: up.done ? (up.endMs - up.startMs) / 60_000 : soFar };
-  const own = Number(cook.events.findLast((e) => e.kind === 'hold-min')?.note);
-  if (Number.isFinite(own)) real.holdMin = own;
+  const own = ownHoldMin(cook.events);
+  if (own !== null) real.holdMin = own;
   const natural = find('natural');
   if (natural && nowMs > natural.startMs) {
     const ran = ((natural.done ? natural.endMs : nowMs) - natural.startMs) / 60_000;

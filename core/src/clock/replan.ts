@@ -94,11 +94,17 @@ export function replan(
   return { steps: out, current, serveMs: at };
 }
 
-/** The cook took other minutes at pressure than planned (their note): the newest counts. */
-function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): readonly Step[] {
+/** Minutes at pressure that the cook took instead of the planned ones; the newest counts, null when none were taken. */
+export function ownHoldMin(events: readonly Pick<CookEvent, 'kind' | 'note'>[]): number | null {
   const note = events.findLast((e) => e.kind === 'hold-min')?.note;
   const own = note === undefined || note.trim() === '' ? NaN : Number(note);
-  if (!Number.isFinite(own) || own < 0) return steps;
+  return Number.isFinite(own) && own >= 0 ? own : null;
+}
+
+/** The cook took other minutes at pressure than planned (their note): the newest counts. */
+function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): readonly Step[] {
+  const own = ownHoldMin(events);
+  if (own === null) return steps;
   return steps.map((s) => {
     if (s.id !== 'hold') return s;
     // Where whistles are counted the step holds the way to the first of them too.

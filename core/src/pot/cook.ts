@@ -55,13 +55,15 @@ const purgeStepS = 0.5;
 const calm = { stepS: 10, riseS: 4, belowC: 85, settleS: 30, holdS: 30, releaseS: 20, pinPa: 2500, shortPa: 12_000 };
 const calmSamples = (dtS: number): number => Math.max(1, Math.round(calm.stepS / dtS));
 
+/** With the pin down the float opening holds the gauge near nothing; a long step cannot follow the air through it. */
+const shownKpa = (s: PotState): number => (s.pinUp ? s.gauge : min(max(s.gauge, 0), purgePa)) / 1000;
+
 /** One step of so many samples, each recorded. */
 function leap(s: PotState, recorder: Recorder, dtS: number, samples: number, heaterW: number): void {
   const from = s.tempC;
-  const fromKpa = (s.pinUp ? s.gauge : min(max(s.gauge, 0), purgePa)) / 1000;
+  const fromKpa = shownKpa(s);
   step(s, dtS * samples, heaterW);
-  // With the pin down the float opening holds the gauge near nothing; a long step cannot follow the air through it.
-  const toKpa = (s.pinUp ? s.gauge : min(max(s.gauge, 0), purgePa)) / 1000;
+  const toKpa = shownKpa(s);
   for (let i = 1; i <= samples; i++) {
     const f = i / samples;
     recorder.push(from + (s.tempC - from) * f, fromKpa + (toKpa - fromKpa) * f);

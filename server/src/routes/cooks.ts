@@ -6,7 +6,7 @@ import type { Bus } from '../live/bus';
 import { openStream } from '../live/stream';
 import type { Store } from '../store/connect';
 import { getKitchen } from '../store/kitchen';
-import { addCook, addEvents, finishCook, getCook, listCooks, removeCook } from '../store/cooks';
+import { addCook, addEvents, finishCook, getCook, listCooks, removeCook, runningCooks } from '../store/cooks';
 
 const eventsBody = z.strictObject({ events: z.array(cookEventSchema).min(1).max(200) });
 const finishBody = z.strictObject({
@@ -32,7 +32,11 @@ const commandBody = z.discriminatedUnion('kind', [
  */
 export function cookRoutes(store: Store, bus: Bus): Router {
   const r = Router();
-  r.get('/', async (_req, res) => void res.json(await listCooks(store)));
+  r.get(
+    '/',
+    async (req, res) =>
+      void res.json(req.query['running'] === 'true' ? await runningCooks(store) : await listCooks(store)),
+  );
   r.get('/:id', async (req, res) => void res.json(await getCook(store, req.params.id)));
   r.post('/', async (req, res) => {
     const cook = read(cookSchema, req.body, 'The cook cannot be started.');

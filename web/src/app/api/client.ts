@@ -46,6 +46,9 @@ export class Api {
   cooks(): Observable<Cook[]> {
     return this.http.get<Cook[]>('/api/cooks');
   }
+  runningCooks(): Observable<Cook[]> {
+    return this.http.get<Cook[]>('/api/cooks?running=true');
+  }
   cook(id: string): Observable<Cook> {
     return this.http.get<Cook>(`/api/cooks/${encodeURIComponent(id)}`);
   }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { calendar, scaleDish, showAmount, type Practice } from '@einkorn/core';
+import { calendar, scaleDish, showAmount, type Practice, type Warning } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -24,7 +24,7 @@ import { PracticeDialog } from './practice-dialog';
 import { PressureSheet } from './pressure-sheet';
 import { StackSheet } from './stack-sheet';
 import { WaterSheet } from './water-sheet';
-import { warningsAt } from './warning-places';
+import { warningParams, warningsAt } from './warning-places';
 import { Warnings } from './warnings';
 
 export const sheetNames = ['gather', 'fry', 'water', 'stack', 'pressure', 'finish'] as const;
@@ -296,12 +296,8 @@ export class BenchPage {
       }),
     );
   });
-  warningParams(
-    t: (key: string) => string,
-    w: { params?: Record<string, string | number> | undefined },
-  ): Record<string, string | number> {
-    const id = w.params?.['ingredient'];
-    return typeof id === 'string' ? { ...w.params, ingredient: t(`food.${this.foods()[id] ?? id}`) } : { ...w.params };
+  warningParams(t: (key: string) => string, w: Warning): Record<string, string | number> {
+    return warningParams(w, this.foods(), t);
   }
 
   constructor() {

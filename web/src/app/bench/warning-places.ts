@@ -30,3 +30,13 @@ export const placeOf = (w: Pick<Warning, 'code'>): Sheet =>
 /** What a sheet has to say: its stops and cautions; what is only good to know stays in the list of all. */
 export const warningsAt = <W extends Pick<Warning, 'code' | 'severity'>>(all: readonly W[], sheet: string): W[] =>
   all.filter((w) => w.severity !== 'info' && placeOf(w) === sheet);
+
+/** What fills the text of a warning: the food by its name, the rest as it is. */
+export function warningParams(
+  w: Pick<Warning, 'params'>,
+  foods: Readonly<Partial<Record<string, string>>>,
+  t: (key: string) => string,
+): Record<string, string | number> {
+  const id = w.params?.['ingredient'];
+  return typeof id === 'string' ? { ...w.params, ingredient: t(`food.${foods[id] ?? id}`) } : { ...w.params };
+}

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import type { Warning } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
 import { benchFeature } from './bench.slice';
+import { warningParams } from './warning-places';
 
 /** The worst warning in one line, all of them on a tap. */
 @Component({
@@ -101,13 +103,7 @@ export class Warnings {
   readonly all = computed(() => this.plan()?.warnings ?? []);
   readonly first = computed(() => this.all()[0]);
 
-  params(
-    t: (key: string) => string,
-    w: { params?: Record<string, string | number> | undefined },
-  ): Record<string, string | number> {
-    const p = { ...w.params };
-    if (typeof p['ingredient'] === 'string')
-      p['ingredient'] = t(`food.${this.foods()[p['ingredient']] ?? p['ingredient']}`);
-    return p;
+  params(t: (key: string) => string, w: Warning): Record<string, string | number> {
+    return warningParams(w, this.foods(), t);
   }
 }

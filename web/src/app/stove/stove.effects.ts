@@ -60,8 +60,8 @@ export const findRunning = createEffect(
     actions.pipe(
       ofType(StoveActions.findRunning),
       switchMap(() =>
-        api.cooks().pipe(
-          map((all) => StoveActions.runningFound({ cooks: all.filter((c) => c.finishedMs === null) })),
+        api.runningCooks().pipe(
+          map((cooks) => StoveActions.runningFound({ cooks })),
           catchError((e: unknown) => of(StoveActions.searchFailed({ failure: failureOf(e) }))),
         ),
       ),
