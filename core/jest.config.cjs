@@ -2,6 +2,8 @@
 module.exports = {
   testEnvironment: 'node',
   setupFilesAfterEnv: ['<rootDir>/test/setup.ts'],
+  // Handed into the sandbox: the sums look Math up very often, and a lookup through the sandbox's global is slow.
+  sandboxInjectedGlobals: ['Math'],
   roots: ['<rootDir>/src', '<rootDir>/test'],
   transform: {
     '^.+\\.ts$': [

@@ -56,7 +56,7 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
   const fixed = real.holdMin ?? (real.naturalMin === undefined ? undefined : planned.program.holdMin);
   const c = fixed === undefined ? fittedHold(h, planned, release) : candidate(h, half(fixed), release);
   const out = b.g.grain
-    ? grainOutcome(slow.g, slow.src, c.run, planned.liquid.addMl, h.depthCm, b.first?.steamG ?? 0)
+    ? grainOutcome(slow.g, slow.src, c.run, planned.liquid.addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0 })
     : null;
   const softer = out ? softerBy(planned, out) : 0;
   const holdChangeMin = c.holdMin - planned.program.holdMin;

@@ -1,6 +1,5 @@
 import type { Curve } from './document';
 import type { Cooked } from './solve';
-import { grainOutcome, starchTemps } from './water';
 
 /** The history thinned to about one point in fifteen seconds, for the charts. */
 export function curveOf(c: Cooked): Curve {
@@ -27,14 +26,11 @@ export function curveOf(c: Cooked): Curve {
 
 /** Temperature of the starch and the liquid around it at the same moments; nothing in a dish without one. */
 function starchCurve(c: Cooked, every: number, count: number): Pick<Curve, 'grainC' | 'freeG'> {
-  const { b, h, addMl } = c;
-  if (!b.g.grain) return {};
-  const temps = starchTemps(b.g, c.chosen.run, addMl, h.depthCm);
-  const free = new Float64Array(temps.length);
-  grainOutcome(b.g, b.src, c.chosen.run, addMl, h.depthCm, b.first?.steamG ?? 0, free);
+  const { temps } = c.chosen;
+  if (!temps || !c.freeG) return {};
   const at = (xs: Float64Array, digits: number): number[] =>
     Array.from({ length: count }, (_, k) => round(xs[Math.min(k * every, xs.length - 1)]!, digits));
-  return { grainC: at(temps, 2), freeG: at(free, 1) };
+  return { grainC: at(temps, 2), freeG: at(c.freeG, 1) };
 }
 
 const round = (x: number, digits: number): number => Math.round(x * 10 ** digits) / 10 ** digits;

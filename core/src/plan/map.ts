@@ -64,7 +64,7 @@ export function donenessMap(
     const outcomes = holds.map((hold) => {
       const run = h.heated.finish(hold, release);
       const seen = { ...run, history: everyNth(run.history, clockEvery) };
-      return grainOutcome(b.g, b.src, seen, chosen.liquid.addMl, h.depthCm, b.first?.steamG ?? 0);
+      return grainOutcome(b.g, b.src, seen, chosen.liquid.addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0 });
     });
     index.push(outcomes.map((o) => (packet ? (o.clock.equivalentMin * o.slowing) / packet : o.texture.index)));
     equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));

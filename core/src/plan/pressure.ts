@@ -12,6 +12,8 @@ export interface Candidate {
   holdMin: number;
   release: Release;
   run: CookRun;
+  /** temperatures of the starch along the run; none in a dish without one */
+  temps?: Float64Array;
   /** minutes at 100 degC of the starch; 0 without one */
   equivalentMin: number;
   meats: MeatRun[];
@@ -220,6 +222,8 @@ interface Trial {
   holdMin: number;
   release: Release;
   run: CookRun;
+  /** temperatures of the starch along the run; none in a dish without one */
+  temps?: Float64Array;
   equivalentMin: number;
   naturalMin: number;
   cost: number;
@@ -235,8 +239,10 @@ function trial(h: Heated, holdMin: number, release: Release, want: TargetE | nul
   const terms: Term[] = [];
   let cost = wait;
   let eMin = 0;
+  let temps: Float64Array | undefined;
   if (g.grain && want) {
-    eMin = equivalentMin(starchTemps(g, run, h.addMl, h.depthCm), run.history.dtS, g.grain.food.grain!.kinetics);
+    temps = starchTemps(g, run, h.addMl, h.depthCm);
+    eMin = equivalentMin(temps, run.history.dtS, g.grain.food.grain!.kinetics);
     const short = eMin < want.least ? price.underLeast : eMin < want.want ? price.underReference : 1;
     const distance = short * (3 * Math.log(Math.max(1e-3, eMin) / want.want)) ** 2;
     terms.push(
@@ -251,7 +257,7 @@ function trial(h: Heated, holdMin: number, release: Release, want: TargetE | nul
     cost += distance + loose + spray;
   }
   terms.push({ label: 'cost-wait', value: wait, unit: 'points' });
-  return { holdMin, release, run, equivalentMin: eMin, naturalMin, cost, terms };
+  return { holdMin, release, run, equivalentMin: eMin, naturalMin, cost, terms, ...(temps ? { temps } : {}) };
 }
 
 /** How much a quick release costs here: starch in thin liquid sprays, more so in a full pot or with foam. */

@@ -10,7 +10,7 @@ import { depthCm, loadOf } from './load';
 import { meatsOf, runMeats } from './meat';
 import { better, candidate, searchProgram, targetE, type Candidate, type Heated } from './pressure';
 import { firstStage, withFirst } from './stages';
-import { finishedMass, grainOutcome, saucyFrom, starchTemps, type GrainOutcome } from './water';
+import { finishedMass, grainOutcome, saucyFrom, starchTemps, type GrainOutcome, type Known } from './water';
 
 /** One simulated cook of the dish with so much liquid and this program. */
 export interface Cooked {
@@ -18,6 +18,8 @@ export interface Cooked {
   chosen: Candidate;
   /** what the starch became; null in a dish without one */
   outcome: GrainOutcome | null;
+  /** free water around the starch at every sample of `chosen.temps`, g */
+  freeG: Float64Array | null;
   h: Heated;
   b: Bench;
 }
@@ -35,8 +37,10 @@ export function heat(b: Bench, addMl: number, pressure: 'high' | 'low', texture:
   };
 }
 
-const outcomeOf = (b: Bench, h: Heated, run: CookRun, addMl: number): GrainOutcome | null =>
-  b.g.grain ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, b.first?.steamG ?? 0) : null;
+const outcomeOf = (b: Bench, h: Heated, run: CookRun, addMl: number, known: Known = {}): GrainOutcome | null =>
+  b.g.grain
+    ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0, ...known })
+    : null;
 
 /** The starch alone in a given program, without a look at the pieces. */
 export function outcomeWith(b: Bench, addMl: number, program: Program): GrainOutcome {
@@ -48,7 +52,10 @@ export function outcomeWith(b: Bench, addMl: number, program: Program): GrainOut
 export function cookWith(b: Bench, addMl: number, program: Program, texture: Texture = 'fluffy'): Cooked {
   const h = heat(b, addMl, program.pressure, texture);
   const chosen = candidate(h, program.holdMin, program.release);
-  return { addMl, chosen, outcome: outcomeOf(b, h, chosen.run, addMl), h, b };
+  const { run, temps } = chosen;
+  const freeG = temps ? new Float64Array(temps.length) : null;
+  const outcome = outcomeOf(b, h, run, addMl, { temps, freeTraceG: freeG ?? undefined });
+  return { addMl, chosen, outcome, freeG, h, b };
 }
 
 /** Temperature at which a pot is opened after most natural releases, degC [derived]. */

@@ -106,31 +106,35 @@ function reachableG(g: Gathered, src: Sources, lostG: number, addMl: number): nu
   return addMl * src.mainWaterPerMl + given + src.clingG + src.gravyG - lost - src.filmG;
 }
 
-/**
- * What the starch becomes in this run of the pot with `addMl` of liquid: one clock for doneness and uptake.
- * `earlierSteamG` is what an earlier stage of the same cook has already lost; `freeTraceG`, as long as `starchTemps`, is
- * filled with the free water at every sample.
- */
+/** What of a cook is already known: steam lost in an earlier stage, g; the starch's temperatures; room for its free water. */
+export interface Known {
+  earlierSteamG?: number;
+  /** `starchTemps` of the same run */
+  temps?: Float64Array | undefined;
+  /** as long as `temps`, filled with the free water at every sample, g */
+  freeTraceG?: Float64Array | undefined;
+}
+
+/** What the starch becomes in this run of the pot with `addMl` of liquid: one clock for doneness and uptake. */
 export function grainOutcome(
   g: Gathered,
   src: Sources,
   run: CookRun,
   addMl: number,
   depthCm: number,
-  earlierSteamG = 0,
-  freeTraceG?: Float64Array,
+  known: Known = {},
 ): GrainOutcome {
   const grain = g.grain!;
   const rec = grain.food.grain!;
-  const lost = g.dish.overrides?.ledger?.['steam'] ?? steamG(run) + earlierSteamG;
+  const lost = g.dish.overrides?.ledger?.['steam'] ?? steamG(run) + (known.earlierSteamG ?? 0);
   const slowing = slowingOf(g, addMl);
-  const clock = runClock(starchTemps(g, run, addMl, depthCm), run.history.dtS, {
+  const clock = runClock(known.temps ?? starchTemps(g, run, addMl, depthCm), run.history.dtS, {
     grain: rec,
     rawG: grain.grams,
     soakedG: src.soakG,
     reachableG: reachableG(g, src, lost, addMl),
     slowing,
-    ...(freeTraceG ? { freeTraceG } : {}),
+    ...(known.freeTraceG ? { freeTraceG: known.freeTraceG } : {}),
   });
   const finishedG = finishedMass(g, addMl) - (g.inBowl ? 0 : lost + src.simmerG + src.reducedG);
   const freeShare = clock.freeG / Math.max(1, finishedG);

@@ -52,7 +52,7 @@ const purgeStepS = 0.5;
  * Where nothing bends, the pot takes long steps and the samples between are read off the line: heating well below the boil,
  * a hold that has settled, a release under way [derived: within 0.1 K of a fine solver over an hour].
  */
-const calm = { stepS: 10, riseS: 4, belowC: 85, settleS: 30, holdS: 30, releaseS: 20, pinPa: 2500, shortPa: 12_000 };
+const calm = { stepS: 10, riseS: 4, belowC: 85, settleS: 12, holdS: 16, releaseS: 8, pinPa: 2500, shortPa: 12_000 };
 const calmSamples = (dtS: number): number => Math.max(1, Math.round(calm.stepS / dtS));
 
 /** With the pin down the float opening holds the gauge near nothing; a long step cannot follow the air through it. */

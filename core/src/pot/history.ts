@@ -29,44 +29,67 @@ export function everyNth(h: History, n: number): History {
   };
 }
 
+/** Room for a quick release; a longer branch grows by doubling. */
 const branchRoom = 512;
-/** A growing pair of columns; doubling keeps appending cheap. */
+
+/**
+ * Two growing columns. A branch keeps only its own samples and knows where it left the one before it: a search that
+ * tries many releases pays for the shared heat-up once, and copies it only into the histories it hands out.
+ */
 export class Recorder {
   private temp: Float64Array;
   private gauge: Float64Array;
-  length = 0;
+  private own = 0;
 
-  constructor(room = 4096) {
+  constructor(
+    room = 2048,
+    private readonly before: Recorder | null = null,
+    /** samples taken over from `before`, which only ever grows at its end */
+    private readonly shared = 0,
+  ) {
     this.temp = new Float64Array(room);
     this.gauge = new Float64Array(room);
   }
 
+  /** Samples so far, those taken over included. */
+  get length(): number {
+    return this.shared + this.own;
+  }
+
   push(tempC: number, gaugeKpa: number): void {
-    if (this.length === this.temp.length) {
-      const temp = new Float64Array(this.length * 2);
-      const gauge = new Float64Array(this.length * 2);
-      temp.set(this.temp);
-      gauge.set(this.gauge);
-      this.temp = temp;
-      this.gauge = gauge;
+    const at = this.own;
+    if (at === this.temp.length) {
+      this.temp = grown(this.temp);
+      this.gauge = grown(this.gauge);
     }
-    this.temp[this.length] = tempC;
-    this.gauge[this.length] = gaugeKpa;
-    this.length += 1;
+    this.temp[at] = tempC;
+    this.gauge[at] = gaugeKpa;
+    this.own = at + 1;
   }
 
   /** A recorder that starts with the first `n` samples of this one. */
   branch(n: number): Recorder {
     if (n > this.length) throw new RangeError('branch past the end');
-    // Room for a quick release; a longer branch grows by doubling.
-    const copy = new Recorder(n + branchRoom);
-    copy.temp.set(this.temp.subarray(0, n));
-    copy.gauge.set(this.gauge.subarray(0, n));
-    copy.length = n;
-    return copy;
+    return new Recorder(branchRoom, this, n);
   }
 
   columns(): { tempC: Float64Array; gaugeKpa: Float64Array } {
-    return { tempC: this.temp.slice(0, this.length), gaugeKpa: this.gauge.slice(0, this.length) };
+    const tempC = new Float64Array(this.length);
+    const gaugeKpa = new Float64Array(this.length);
+    this.copyTo(tempC, gaugeKpa, this.length);
+    return { tempC, gaugeKpa };
   }
+
+  private copyTo(tempC: Float64Array, gaugeKpa: Float64Array, n: number): void {
+    this.before?.copyTo(tempC, gaugeKpa, Math.min(n, this.shared));
+    if (n <= this.shared) return;
+    tempC.set(this.temp.subarray(0, n - this.shared), this.shared);
+    gaugeKpa.set(this.gauge.subarray(0, n - this.shared), this.shared);
+  }
+}
+
+function grown(column: Float64Array): Float64Array {
+  const wider = new Float64Array(column.length * 2);
+  wider.set(column);
+  return wider;
 }

@@ -95,7 +95,7 @@ export class PotState {
       this.dryJPerK = from.dryJPerK;
       this.baseC = from.baseC;
       this.lidC = from.lidC;
-      this.slowC = from.slowC.slice();
+      this.slowC = from.slowC.length > 0 ? from.slowC.slice() : from.slowC;
       this.slowJPerK = from.slowJPerK;
       this.slowTauS = from.slowTauS;
       this.slowSurface = from.slowSurface;

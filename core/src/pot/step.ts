@@ -100,10 +100,11 @@ export function step(s: PotState, dt: number, heaterW: number): void {
     s.tempC = t0 + (dt * q - latent * steamKg) / heatJPerK;
     s.steamOutJ += steamKg * ((waterJPerKgK * (t0 + s.tempC)) / 2 + latent);
     if (area > 0) {
-      s.lost.purge += (steamKg * floatM2) / area;
-      s.lost.quick += (steamKg * quickM2) / area;
-      s.lost.relief += (steamKg * reliefM2) / area;
-      s.lost.leak += (steamKg * pot.leakM2) / area;
+      const perM2 = steamKg / area;
+      s.lost.leak += perM2 * pot.leakM2;
+      if (reliefM2 > 0) s.lost.relief += perM2 * reliefM2;
+      if (s.quickOpen) s.lost.quick += perM2 * quickM2;
+      if (!s.pinUp) s.lost.purge += perM2 * floatM2;
     }
   }
   if (s.waterKg - vapourKg < 1e-4) s.dry = true;
