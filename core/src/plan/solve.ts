@@ -38,9 +38,7 @@ export function heat(b: Bench, addMl: number, pressure: 'high' | 'low', texture:
 }
 
 const outcomeOf = (b: Bench, h: Heated, run: CookRun, addMl: number, known: Known = {}): GrainOutcome | null =>
-  b.g.grain
-    ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0, ...known })
-    : null;
+  b.g.grain ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0, ...known }) : null;
 
 /** The starch alone in a given program, without a look at the pieces. */
 export function outcomeWith(b: Bench, addMl: number, program: Program): GrainOutcome {

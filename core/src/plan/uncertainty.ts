@@ -59,7 +59,9 @@ export function uncertainty(
   const bands = new Map<string, number>();
   const at: number[] = [];
   const drawn: number[][] = inputs.map(() => []);
-  const base = g.grain ? grainOutcome(g, src, cooks[2]!.run, addMl, cooks[2]!.depthCm, { earlierSteamG: b.first?.steamG ?? 0 }) : null;
+  const base = g.grain
+    ? grainOutcome(g, src, cooks[2]!.run, addMl, cooks[2]!.depthCm, { earlierSteamG: b.first?.steamG ?? 0 })
+    : null;
   const meats = g.items.filter((i) => i.food.kind === 'meat' && cooks[2]!.cores.has(i.ingredient.id));
   const reached = meats.map(() => 0);
   for (let n = 1; n <= draws; n++) {
@@ -130,7 +132,9 @@ function cookAt(
       cores.set(id, [...(cores.get(id) ?? []), m.nominal.openCoreC]);
     }
   }
-  const out = b.g.grain ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0 }) : null;
+  const out = b.g.grain
+    ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0 })
+    : null;
   return {
     factor,
     run,
