@@ -37,9 +37,9 @@ export { calendar } from './clock/calendar';
 export { schedule, type Schedule } from './clock/schedule';
 export { outlook, type Outlook, type Reality } from './clock/outlook';
 export { rescue } from './rescue/rescue';
-export { symptoms, type Answers, type Move, type MoveStep, type Symptom } from './rescue/moves';
+export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
+export { endsSomething, keptEvents, ofThisRun, restarts } from './clock/rescued';
 export {
-  endsSomething,
   eventKinds,
   ownHoldMin,
   replan,

@@ -1,4 +1,7 @@
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readDish } from '../src/dish/read';
 import { plan } from '../src/plan/plan';
 import { symptoms, type Answers, type Symptom } from '../src/rescue/moves';
 import { minutesToReach, rescue } from '../src/rescue/rescue';
@@ -16,6 +19,11 @@ const all: Answers = {
   saltPercent: 1.4,
   food: 'onion',
 };
+const small = readDish(
+  JSON.parse(
+    readFileSync(join(__dirname, '..', '..', 'server', 'src', 'demo', 'dishes', 'small-potatoes-rack.json'), 'utf8'),
+  ),
+);
 const codes = (s: Symptom, a: Answers = all): string[] => rescue(s, dish, hut, p, a).steps.map((x) => x.code);
 
 test.each(Object.keys(symptoms) as Symptom[])(
@@ -25,7 +33,7 @@ test.each(Object.keys(symptoms) as Symptom[])(
     expect(symptoms[s].asks.length).toBeLessThanOrEqual(3);
     expect(m.steps.length).toBeGreaterThan(0);
     expect(m.never.length).toBeGreaterThan(0);
-    expect(JSON.stringify(m)).not.toMatch(/null|NaN/);
+    expect(JSON.stringify([m.steps, m.effect, m.clock ?? {}])).not.toMatch(/null|NaN/);
   },
 );
 test('a question that was not answered is asked for, not guessed', () => {
@@ -79,6 +87,40 @@ describe('computed for this pot', () => {
   test('soup: more to lose takes longer, and thinner air on a mountain is told by the pot’s altitude', () => {
     const min = (extraMl: number): number => Number(rescue('soup', dish, hut, p, { extraMl }).effect['minutes']);
     expect(min(300)).toBeGreaterThan(min(100));
+  });
+});
+
+describe('what a move does to the clock', () => {
+  const clock = (s: Symptom, a: Answers = all) => rescue(s, dish, hut, p, a).clock;
+  test('the lid is locked again for what is left: never more than the plan, nothing once all is done', () => {
+    const holds = [2, 10, p.program.minutesToPressure + p.program.holdMin].map(
+      (minutes) => clock('burn-warning', { minutes })!.holdMin!,
+    );
+    expect(holds).toEqual([...holds].sort((a, b) => b - a));
+    expect(holds[0]).toBeLessThanOrEqual(p.program.holdMin);
+    expect(holds[2]).toBe(0);
+  });
+  test('a pot that boils without rising cooks: the longer it stood so, the shorter the hold', () => {
+    const hold = (late: number): number => clock('no-pressure', { minutes: p.program.pinUpMin + late })!.holdMin!;
+    expect(clock('no-pressure', { minutes: 3 })).toBeNull();
+    const holds = [5, 6, 7, 12].map(hold);
+    expect(holds).toEqual([...holds].sort((a, b) => b - a));
+    expect(holds[0]).toBeLessThan(p.program.holdMin);
+  });
+  test('without a starch nothing is taken off the hold', () => {
+    const roots = plan(small, hut);
+    expect(rescue('burn-warning', small, hut, roots, { minutes: 12 }).clock!.holdMin).toBe(
+      Math.round(roots.program.holdMin),
+    );
+  });
+  test('what only takes time says how long; what takes none says nothing', () => {
+    expect(clock('too-dry')).toEqual({ minutes: 3 });
+    expect(clock('meat-under')!.minutes).toBeGreaterThan(
+      Number(rescue('meat-under', dish, hut, p, all).effect['minutes']) - 1,
+    );
+    expect(clock('too-salty')).toBeNull();
+    expect(clock('forgotten-ingredient', { food: 'herb-fresh' })).toBeNull();
+    expect(clock('forgotten-ingredient', { food: 'broth' })!.holdMin).toBeGreaterThan(0);
   });
 });
 

@@ -71,6 +71,8 @@ export class SimulatedCooker {
   private pinDownS: number | null = null;
   private valveS: number | null = null;
   private offUntilS: number | null = null;
+  /** the valve is open and then the lid, until then */
+  private openUntilS: number | null = null;
   private burnt = false;
   private heard = 0;
   private readonly float: number;
@@ -143,6 +145,27 @@ export class SimulatedCooker {
     this.s.tempC -= harm.stirC;
   }
 
+  /** Let off, opened, put right and locked again `forS` seconds later, for another hold: a new run from warm. */
+  lockAgain(forS: number, holdMin: number): void {
+    const s = this.s;
+    this.holdS = holdMin * 60;
+    this.burnt = true;
+    this.offUntilS = this.openUntilS = s.timeS + forS;
+    s.quickOpen = true;
+    s.whistleOpen = false;
+    s.whistles = this.heard = 0;
+    this.countdownS = this.releaseS = this.pinUpS = this.pinDownS = this.valveS = null;
+  }
+  /** The lid is back: the ring sits, the stirred food and the scraped base have cooled. */
+  private locked(): void {
+    const s = this.s;
+    this.openUntilS = null;
+    s.quickOpen = false;
+    s.baseC = Math.min(s.baseC, s.tempC);
+    s.tempC -= harm.stirC;
+    this.truth.floatM2 = this.float;
+  }
+
   private releaseNow(): void {
     if (this.releaseS !== null) return;
     this.releaseS = this.s.timeS;
@@ -166,6 +189,7 @@ export class SimulatedCooker {
     const was = s.pinUp;
     if (s.gauge > harm.steamPa) this.steamSinceS ??= s.timeS;
     if (this.steamSinceS !== null && s.timeS - this.steamSinceS > this.lateSealS) this.truth.floatM2 = this.float;
+    if (this.openUntilS !== null && s.timeS >= this.openUntilS) this.locked();
     stepPot(s, dtS, this.power());
     this.recorder.push(s.tempC, s.gauge / 1000);
     if (s.pinUp && !was) {
@@ -182,7 +206,8 @@ export class SimulatedCooker {
       if (this.countdownS === null) this.startCountdown();
       if (this.setting.whistles !== null && this.heard >= this.setting.whistles) this.endHold();
     }
-    if (this.countdownS === null && !s.pot.whistle && s.pinUp && s.gauge >= s.pot.startShare * this.setPa)
+    const locked = this.openUntilS === null;
+    if (locked && this.countdownS === null && !s.pot.whistle && s.pinUp && s.gauge >= s.pot.startShare * this.setPa)
       this.startCountdown();
     if (
       this.countdownS !== null &&
@@ -212,7 +237,7 @@ export class SimulatedCooker {
   private power(): number {
     const s = this.s;
     if (this.releaseS !== null) return 0;
-    if (this.burnt && (this.offUntilS === null || s.timeS < this.offUntilS)) return 0;
+    if (this.offUntilS === null ? this.burnt : s.timeS < this.offUntilS) return 0;
     if (!s.pot.whistle) return heaterW(s, this.setPa);
     return s.pot.powerW * (s.whistles > 0 ? lowFlame : 1);
   }

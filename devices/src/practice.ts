@@ -1,9 +1,12 @@
 import {
   became,
+  keptEvents,
   kitchenSchema,
   loadOfPlan,
+  ofThisRun,
   ownHoldMin,
   pots,
+  restarts,
   type Became,
   type Cook,
   type Debrief,
@@ -54,6 +57,7 @@ export class Rig {
     const own = ownHoldMin([e]);
     if (own !== null) c.setHoldMin(own);
     if (e.kind === 'burn' || e.kind === 'off-plan') c.clearBurn();
+    if (e.kind === 'rescued' && e.holdMin !== undefined) c.lockAgain((e.value ?? 0) * 60, e.holdMin);
   }
 
   private lock(atMs: number): void {
@@ -131,19 +135,24 @@ export function debrief(cook: Cook): Debrief | null {
   for (let m = 1; rig.cooker.pin && m < 180; m++) rig.advance(end + m * 60_000);
   const lock = rig.lockMs;
   const min = (ms: number): number => (ms - lock) / 60_000;
+  const standing = keptEvents(events);
+  // Once the lid was locked again the new run is what was to be noticed; a burn is of the first.
+  const since = (restarts(standing).at(-1)?.atMs ?? lock) - lock;
   const told = (kind: Signal['kind']): number | null => {
-    const s = rig.cooker!.told.find((x) => x.kind === kind);
+    const s = rig.cooker!.told.find((x) => x.kind === kind && (kind === 'burn' || x.atS * 1000 >= since));
     return s ? s.atS / 60 : null;
   };
+  const thisRun = ofThisRun(standing);
   const tapped = (...kinds: StoredEvent['kind'][]): number | null => {
-    const e = events.find((x) => kinds.includes(x.kind) && x.device === undefined && x.atMs >= lock);
+    const e = thisRun.find((x) => kinds.includes(x.kind) && x.device === undefined && x.atMs >= lock);
     return e ? min(e.atMs) : null;
   };
   const quick = cook.plan.program.release.kind !== 'natural';
   const naturalMin = cook.plan.program.release.naturalMin ?? 0;
   // A valve opened before the hold was over is told against the moment when it would have been.
   const counted = told('countdown');
-  const holdEnd = told('hold-end') ?? (counted === null ? null : counted + cook.plan.program.holdMin);
+  const holdMin = restarts(standing).at(-1)?.holdMin ?? cook.plan.program.holdMin;
+  const holdEnd = told('hold-end') ?? (counted === null ? null : counted + holdMin);
   const row = (what: Noticed['what'], at: number | null, seen: number | null): Noticed[] =>
     at === null
       ? []

@@ -91,6 +91,23 @@ describe('faults', () => {
     expect(first(acted, 'pin-up')).toBeGreaterThan(first(clean, 'pin-up') + 2);
     expect(first(acted, 'pin-up')).toBeLessThan(first(clean, 'pin-up') + 12);
   });
+  test('let off, opened and locked again: down at once, up again sooner than from cold, and held for the new minutes', () => {
+    const from = first(clean, 'countdown') + 0.5;
+    const t = told({}, [{ id: 'r', kind: 'rescued', value: 4, holdMin: 3, atMs: at(from) }]);
+    const after = (kind: Signal['kind']): number =>
+      first(
+        t.filter((x) => x.atS / 60 > from),
+        kind,
+      );
+    expect(after('pin-down')).toBeLessThan(from + 4);
+    expect(after('pin-up')).toBeGreaterThan(from + 4);
+    expect(after('pin-up') - from - 4).toBeLessThan(0.75 * first(clean, 'pin-up'));
+    expect(after('hold-end') - after('countdown')).toBeCloseTo(3, 1);
+  });
+  test('the pot that never seals does once its ring was looked at', () => {
+    const seal = told({ faults: ['burn-cut-out'] }, [{ id: 'r', kind: 'rescued', value: 4, holdMin: 3, atMs: at(12) }]);
+    expect(first(seal, 'hold-end')).toBeLessThan(40);
+  });
   test('a whistle that comes late comes late', () => {
     const whistle = pots.find((p) => p.id === 'whistle-5')!;
     const up = (list: Fault[]): number => {

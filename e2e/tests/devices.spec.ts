@@ -84,7 +84,12 @@ test('a practice by hand: the cooker warns of burning, the cook sees it, acts, a
   await expect(bar).toContainText('It shows: burn', { timeout: 30_000 });
   expect(await kinds(page)).not.toContain('burn');
   await page.locator('[data-tap="burn"]').click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Done, note it' }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Do it: lid on again/ })
+    .click();
+  await expect(title(page)).toHaveText('Put it right, then lock the lid again.');
+  await page.locator('[data-tap="done"]').click();
   await expect(bar).toContainText('pin is up', { timeout: 40_000 });
   // Nobody but the cook says so.
   expect(await kinds(page)).not.toContain('pin-up');

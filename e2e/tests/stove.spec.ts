@@ -65,8 +65,25 @@ test('a burn warning: the move is computed for what has already cooked, says wha
   await expect(dialog).toContainText(/start again: \d+ min at pressure/);
   await expect(dialog).toContainText('Never:');
   await noBarriers(page);
-  await dialog.getByRole('button', { name: 'Done, note it' }).click();
+  const serving = async (): Promise<string> => (await page.locator('.serving').innerText()).slice(0, 40);
+  const before = await serving();
+  const apply = dialog.getByRole('button', { name: /Do it: lid on again/ });
+  const hold = /(\d+) min at pressure/.exec((await apply.textContent()) ?? '')![1]!;
+  await apply.click();
   await expect(dialog).toHaveCount(0);
+  // The move is now the step in progress; then the pot heats anew, for the new minutes.
+  await expect(title(page)).toHaveText('Put it right, then lock the lid again.');
+  await expect(page.locator('.main .how')).toContainText('Scrape the base clean');
+  await noBarriers(page);
+  await page.clock.fastForward('04:00');
+  await page.locator('[data-tap="done"]').click();
+  await expect(title(page)).toHaveText(/Wait for the pin/);
+  await page.reload();
+  await expect(title(page)).toHaveText(/Wait for the pin/);
+  expect(await serving()).not.toBe(before);
+  await page.clock.fastForward('05:00');
+  await page.locator('[data-tap="pin-up"]').click();
+  await expect(page.locator('section.next')).toContainText(hold);
   await page.locator('[data-tap="off-plan"]').click();
   await dialog.locator('[data-symptom="too-salty"]').click();
   await dialog.getByRole('spinbutton').fill('1.4');
@@ -95,6 +112,34 @@ test('the server goes away for a while: taps are kept, sent once, and two screen
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(other.locator('[data-tap="pin-up"]')).toContainText('tapped');
+});
+
+test('the browser is gone in the middle of the hold: another one finds the same clock, to the second', async ({
+  browser,
+  page,
+}) => {
+  await toTheLid(page);
+  await page.clock.fastForward('08:00');
+  await page.locator('[data-tap="pin-up"]').click();
+  await page.clock.fastForward('03:30');
+  await expect(title(page)).toHaveText(/It is holding/);
+  const url = page.url();
+  /** When the hold ends by the clock on the screen and the time of that page, read in one breath, s. */
+  const endOf = (p: Page): Promise<number> =>
+    p.evaluate(() => {
+      const [m, s] = document.querySelector('.clock .mono')!.textContent.split(':').map(Number);
+      return Date.now() / 1000 + m! * 60 + s!;
+    });
+  const before = await endOf(page);
+  const atMs = await page.evaluate(() => Date.now());
+  await page.context().close();
+  const next = await browser.newContext();
+  const other = await next.newPage();
+  await other.clock.install({ time: new Date(atMs + 20_000) });
+  await other.goto(url);
+  await expect(title(other)).toHaveText(/It is holding/);
+  expect(Math.abs((await endOf(other)) - before)).toBeLessThan(1.5);
+  await next.close();
 });
 
 test('the evening goes to a calendar', async ({ page }) => {

@@ -33,7 +33,9 @@ export function became(dish: Dish, kitchen: Kitchen, plan: Plan, run: CookRun): 
   const b = benchOfPlan(setBench(dish, kitchen), plan);
   const load = loadOf(b, plan.liquid.addMl, b.first);
   const depth = depthCm(b.g, load, baseAreaCm2(b.pot));
-  const out = b.g.grain ? grainOutcome(b.g, b.src, run, plan.liquid.addMl, depth, { earlierSteamG: b.first?.steamG ?? 0 }) : null;
+  const out = b.g.grain
+    ? grainOutcome(b.g, b.src, run, plan.liquid.addMl, depth, { earlierSteamG: b.first?.steamG ?? 0 })
+    : null;
   const x = out && plan.pasta ? (out.clock.equivalentMin * out.slowing) / plan.pasta.packetMin : null;
   return {
     band: out ? (x === null ? out.texture.band : pastaBand(x, out.clock.moisture)) : null,

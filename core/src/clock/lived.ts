@@ -1,6 +1,7 @@
 import type { Reality } from './outlook';
 import type { Cook } from './record';
 import { ownHoldMin, replan } from './replan';
+import { keptEvents, restarts } from './rescued';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
@@ -8,9 +9,11 @@ const overMin = 2;
 /**
  * What the taps of a running cook tell the outlook: the minutes to the pin (an overdue one counts while it is waited for),
  * the hold that was taken instead of the planned one, and a natural release that ended early or has run past its plan.
- * Null while nothing has happened that could change the rest.
+ * Null while nothing has happened that could change the rest, and once the pot was opened and locked again: the minutes
+ * of its new hold come from the rescue, which counted what had cooked.
  */
 export function lived(cook: Cook, nowMs: number): Reality | null {
+  if (restarts(keptEvents(cook.events)).length > 0) return null;
   const { steps } = replan(cook.plan.steps, cook.startedMs, cook.events, nowMs);
   const find = (id: string) => steps.find((s) => s.step.id === id);
   const up = find('heat-up');

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
 import { planSchema, type Curve, type Plan } from '../plan/document';
 import { eventKinds, replan } from './replan';
+import { keptEvents, restarts } from './rescued';
 
 export const cookFormat = 'einkorn.cook/1';
 
@@ -35,8 +36,10 @@ export const cookEventSchema = z.strictObject({
   step: z.string().max(80).optional(),
   atMs: moment,
   note: z.string().max(500).optional(),
-  /** what was measured: degC (core), g (weight), kPa (gauge), min (timer, hold-min) */
+  /** what was measured: degC (core), g (weight), kPa (gauge), min (timer, hold-min; of a rescue what it takes) */
   value: z.number().min(-100).max(100_000).optional(),
+  /** of a rescue that locks the lid again: its minutes at pressure */
+  holdMin: z.number().min(0).max(600).optional(),
   /** the device that told it; absent when a hand tapped */
   device: z.string().max(40).optional(),
 });
@@ -89,19 +92,24 @@ export interface Actual {
   servedMs: number;
 }
 
-/** Reads the taps of a cook: heat-up from the locked lid to the pin, release from the end of the hold to the pin. */
+/**
+ * Reads the taps of a cook: heat-up from the locked lid to the pin, release from the end of the hold to the pin. The way
+ * to the pin of a pot that was opened and locked again, from warm, teaches nothing about a heat-up: null.
+ */
 export function actualOf(cook: Cook): Actual {
   const end = cook.finishedMs ?? cook.events.reduce((m, e) => Math.max(m, e.atMs), cook.startedMs);
   const timed = replan(cook.plan.steps, cook.startedMs, cook.events, end);
   const find = (id: string) => timed.steps.find((s) => s.step.id === id);
   const minutes = (ms: number): number => ms / 60_000;
-  const has = (kind: string): boolean => cook.events.some((e) => e.kind === kind);
+  const kept = keptEvents(cook.events);
+  const has = (kind: string): boolean => kept.some((e) => e.kind === kind);
+  const again = restarts(kept).length > 0;
   const hold = find('hold');
   const release = timed.steps.filter((s) => s.step.stage === 'natural' || s.step.stage === 'vent');
   const last = release[release.length - 1];
   const up = find('heat-up');
   return {
-    toPinMin: has('pin-up') && up ? minutes(up.endMs - up.startMs) : null,
+    toPinMin: has('pin-up') && up && !again ? minutes(up.endMs - up.startMs) : null,
     releaseMin: has('pin-down') && hold && last ? minutes(last.endMs - hold.endMs) : null,
     totalMin: minutes(end - cook.startedMs),
     servedMs: end,

@@ -1,4 +1,5 @@
 import type { Step } from '../plan/document';
+import { keptEvents, ofThisRun, restarts, withHold, withRescues, type WithRescues } from './rescued';
 
 /** What really happened, in milliseconds since the epoch. */
 export const eventKinds = [
@@ -21,6 +22,7 @@ export const eventKinds = [
   'timer',
   'timer-stop',
   'thermometer-skipped',
+  'rescued',
 ] as const;
 export type EventKind = (typeof eventKinds)[number];
 
@@ -30,6 +32,10 @@ export interface CookEvent {
   step?: string;
   atMs: number;
   note?: string;
+  /** what was measured; of a rescue the minutes that it takes */
+  value?: number;
+  /** of a rescue: the lid is locked again, for so many minutes at pressure */
+  holdMin?: number;
 }
 
 export interface TimedStep {
@@ -61,8 +67,17 @@ export function replan(
   events: readonly CookEvent[],
   nowMs: number,
 ): Replanned {
-  const facts = factsByStep(planned, events);
-  const steps = withOwnHold(planned, events);
+  const kept = keptEvents(events);
+  const x = withRescues(planned, kept, (y, known, at) => timed(y, startMs, known, at));
+  return timed(x, startMs, kept, nowMs);
+}
+
+/** Times a list of steps by events that stand. */
+function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowMs: number): Replanned {
+  const events = ofThisRun(kept);
+  const steps = withOwnHold(x.steps, events);
+  const facts = factsByStep(steps, events, restarts(kept).at(-1)?.atMs ?? null);
+  for (const [id, atMs] of x.facts) facts.set(id, atMs);
   const later = laterFacts(steps, facts);
   const out: TimedStep[] = [];
   let at = startMs;
@@ -105,12 +120,7 @@ export function ownHoldMin(events: readonly Pick<CookEvent, 'kind' | 'note'>[]):
 function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): readonly Step[] {
   const own = ownHoldMin(events);
   if (own === null) return steps;
-  return steps.map((s) => {
-    if (s.id !== 'hold') return s;
-    // Where whistles are counted the step holds the way to the first of them too.
-    const before = s.minutes - Number(s.params['hold'] ?? s.minutes);
-    return { ...s, minutes: before + own, params: { ...s.params, hold: own } };
-  });
+  return steps.map((s) => (s.id === 'hold' ? withHold(s, own) : s));
 }
 
 /** The pot or the clock ends these; nobody has to tap. */
@@ -119,22 +129,20 @@ export const runsByItself = (step: Step): boolean => step.kind === 'wait' && ste
 /** Steps that no tap is waited for, but which one ends all the same. */
 const endedBy: Partial<Record<EventKind, string>> = { countdown: 'to-full', 'valve-open': 'natural' };
 
-/** The last fact wins; an undo takes back the newest `done` or tap. */
-function factsByStep(steps: readonly Step[], events: readonly CookEvent[]): Map<string, number> {
-  const kept: CookEvent[] = [];
-  for (const e of events) {
-    if (e.kind !== 'undo') kept.push(e);
-    else {
-      const i = kept.findLastIndex(endsSomething);
-      if (i >= 0) kept.splice(i, 1);
-    }
-  }
+/** The last fact wins. What was ticked under the lid before the pot was locked again (`restartMs`) is to be done anew. */
+function factsByStep(
+  steps: readonly Step[],
+  events: readonly CookEvent[],
+  restartMs: number | null,
+): Map<string, number> {
   const facts = new Map<string, number>();
-  for (const e of kept) {
-    const step = steps.find((s) =>
+  const heat = steps.findIndex((s) => s.id === 'heat-up');
+  for (const e of events) {
+    const i = steps.findIndex((s) =>
       e.kind === 'done' ? s.id === e.step : s.expects === e.kind || s.id === endedBy[e.kind],
     );
-    if (step) facts.set(step.id, e.atMs);
+    const anew = restartMs !== null && i >= heat && e.atMs <= restartMs;
+    if (i >= 0 && !anew) facts.set(steps[i]!.id, e.atMs);
   }
   return facts;
 }
@@ -150,7 +158,3 @@ function laterFacts(steps: readonly Step[], facts: ReadonlyMap<string, number>):
   }
   return out;
 }
-
-const ending: ReadonlySet<EventKind> = new Set(['done', 'pin-up', 'pin-down', 'countdown', 'valve-open']);
-/** Such a tap ends a step, and is what an undo takes back. */
-export const endsSomething = (e: { kind: EventKind }): boolean => ending.has(e.kind);

@@ -41,4 +41,12 @@ export interface Move {
   never: readonly string[];
   /** what the dish becomes by it: minutes at 100 degC, texture points, grams, whatever the move changes */
   effect: Record<string, number | string>;
+  /** what it does to the clock of the running cook; null where it takes no time of its own */
+  clock: Detour | null;
+}
+
+/** Minutes that a move takes at the stove, and the hold after it where the lid is locked again for a new run. */
+export interface Detour {
+  minutes: number;
+  holdMin?: number;
 }

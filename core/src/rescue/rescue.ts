@@ -11,7 +11,7 @@ import { evaporationKgPerS } from '../pot/open';
 import { setBench, type Bench } from '../plan/bench';
 import type { Plan } from '../plan/document';
 import { slurryFor } from '../plan/keep';
-import { symptoms, type Answers, type Move, type MoveStep, type Symptom } from './moves';
+import { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './moves';
 import { Problem } from '../problem';
 
 /** Minutes after the predicted pin that are still nothing to worry about [common practice]. */
@@ -19,6 +19,8 @@ const patienceMin = 5;
 /** Thin liquid over the minimum that makes a scraped base safe again, mL [common practice]. */
 const spareMl = 60;
 const simmerC = 95;
+/** Opening, scraping or topping up, and locking again; a pan on the side; whisking [common practice], min. */
+const takesMin = { openAndLock: 4, pan: 6, valve: 2, whisk: 1, dish: 2 };
 /** A salted dish is put right down to here, percent of its mass [common practice]. */
 const rightSalt = 1.0;
 
@@ -36,15 +38,15 @@ export function rescue(symptom: Symptom, dish: Dish, kitchen: Kitchen, p: Plan, 
       throw new Problem('answer-missing', `To help, say: ${ask}.`, [
         { path: ask, message: 'This answer is needed for the sum.' },
       ]);
-  const { steps, effect } = movers[symptom](b, p, answers);
-  return { symptom, steps, never: symptoms[symptom].never, effect };
+  const { steps, effect, clock = null } = movers[symptom](b, p, answers);
+  return { symptom, steps, never: symptoms[symptom].never, effect, clock };
 }
 
-type Answer = Pick<Move, 'steps' | 'effect'>;
+type Answer = Pick<Move, 'steps' | 'effect'> & { clock?: Detour | null };
 type Mover = (b: Bench, p: Plan, a: Answers) => Answer;
 
 const movers: Record<Symptom, Mover> = {
-  'no-pressure': (_, p, a): Answer => {
+  'no-pressure': (b, p, a): Answer => {
     const late = a.minutes! - p.program.pinUpMin;
     if (late < patienceMin)
       return {
@@ -62,16 +64,17 @@ const movers: Record<Symptom, Mover> = {
         step('lock-again'),
       ],
       effect: { shortMl: Math.round(short) },
+      // It steamed away at the boil instead of rising: that cooks too, and what is too soft cannot be put right.
+      clock: {
+        minutes: takesMin.openAndLock,
+        holdMin: Math.round(holdLeft(b, p, soFar(b, p, p.program.pinUpMin) + late * perMinAt(b, simmerC))),
+      },
     };
   },
   'burn-warning': (b, p, a) => {
     const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0;
     const done = soFar(b, p, a.minutes!);
-    // The planned release follows the new hold too, and cooks as it did in the plan.
-    const release = want - soFar(b, p, p.program.minutesToPressure + p.program.holdMin);
-    const perMin = b.g.grain ? rate(b.g.grain.food.grain!.kinetics, p.program.steamC) : 1;
-    // A warm pot comes back to pressure in about half its first time; that cooks too.
-    const left = Math.max(0, (want - done - release) / perMin - p.program.minutesToPressure / 4);
+    const left = holdLeft(b, p, done);
     const ml = round5(Math.max(spareMl, p.pot.minimumLiquidMl - p.pot.thinLiquidMl + spareMl));
     const thick = p.stack.filter((l) => l.kind === 'thick').map((l) => l.ingredient);
     return {
@@ -85,6 +88,7 @@ const movers: Record<Symptom, Mover> = {
         step('restart', { holdMin: Math.round(left) }),
       ],
       effect: { doneShare: want > 0 ? Math.min(1, done / want) : 0, holdMin: Math.round(left) },
+      clock: { minutes: takesMin.openAndLock, holdMin: Math.round(left) },
     };
   },
   'meat-under': (b, p, a) => {
@@ -113,11 +117,13 @@ const movers: Record<Symptom, Mover> = {
         ? [step('take-meat-out'), step('finish-in-pan', { minimum }), step('check-thermometer', { minimum })]
         : [step('lid-on-again', { minutes: more }), step('release-quick'), step('check-thermometer', { minimum })],
       effect: { minutes: more, grainPoints: Math.round(shift * 10) / 10, minimumC: minimum },
+      clock: { minutes: tooMuch ? takesMin.pan : more + takesMin.valve },
     };
   },
   'grain-hard': (b, p, a): Answer => {
     const grain = b.g.grain;
-    if (!grain || !p.grain) return { steps: [step('lid-on-again', { minutes: 3 })], effect: {} };
+    if (!grain || !p.grain)
+      return { steps: [step('lid-on-again', { minutes: 3 })], effect: {}, clock: { minutes: 3 + takesMin.valve } };
     const rec = grain.food.grain!;
     const lack = Math.max(
       0,
@@ -131,6 +137,7 @@ const movers: Record<Symptom, Mover> = {
         ? [step('lid-on-again', { minutes: Math.max(2, Math.round(minutes / 3)) })]
         : [step('sprinkle-hot', { ml }), step('rest-sealed', { minutes })],
       effect: { ml, minutes },
+      clock: { minutes: a.waterLeft ? Math.max(2, Math.round(minutes / 3)) + takesMin.valve : minutes },
     };
   },
   mushy: (b) => ({
@@ -140,6 +147,7 @@ const movers: Record<Symptom, Mover> = {
       step(b.g.grain?.food.kind === 'pasta' ? 'becomes-bake' : 'becomes-porridge'),
     ],
     effect: { offG: Math.round(evaporationKgPerS(80, 0) * 60_000 * 5) },
+    clock: { minutes: 5 + takesMin.dish },
   }),
   soup: (b, p, a) => {
     const perMin = evaporationKgPerS(simmerC, p.pot.altitudeM) * 60_000;
@@ -150,15 +158,16 @@ const movers: Record<Symptom, Mover> = {
     // What the starch still drinks in five minutes at about 90 degC, by the uptake law.
     const now = (p.grain ?? p.pasta)?.moisture ?? 0;
     const drinks = rec ? drinksG(rec, grain.grams, now, 90, 5) : 0;
+    const stands = drinks > 10 ? 5 : 0;
+    const simmers = a.extraMl! - drinks > 20 ? Math.max(1, Math.round((a.extraMl! - drinks) / perMin)) : 0;
     return {
       steps: [
-        ...(drinks > 10 ? [step('stand', { minutes: 5, grams: Math.round(drinks) })] : []),
-        ...(a.extraMl! - drinks > 20
-          ? [step('simmer-open', { minutes: Math.max(1, Math.round((a.extraMl! - drinks) / perMin)) })]
-          : []),
+        ...(stands > 0 ? [step('stand', { minutes: stands, grams: Math.round(drinks) })] : []),
+        ...(simmers > 0 ? [step('simmer-open', { minutes: simmers })] : []),
         step('or-slurry', { starchG: Math.round(slurry.starchG), waterMl: Math.round(slurry.waterMl) }),
       ],
       effect: { minutes: Math.round(minutes), gramsPerMin: Math.round(perMin * 10) / 10, drinksG: Math.round(drinks) },
+      clock: { minutes: stands + simmers },
     };
   },
   'too-dry': (b, p) => {
@@ -166,11 +175,13 @@ const movers: Record<Symptom, Mover> = {
     return {
       steps: [step('add-hot-broth', { ml }), step('fold-once'), step('rest-sealed', { minutes: 3 })],
       effect: { ml },
+      clock: { minutes: 3 },
     };
   },
   'stuck-bottom': () => ({
     steps: [step('heat-off'), step('stand', { minutes: 5, grams: 0 }), step('lift-off-top')],
     effect: {},
+    clock: { minutes: 5 },
   }),
   curdled: (_, p) => ({
     steps: [
@@ -178,6 +189,7 @@ const movers: Record<Symptom, Mover> = {
       step('whisk-starch', { starchG: Math.max(3, Math.round(slurryFor(p.liquid.addMl).starchG / 3)) }),
     ],
     effect: {},
+    clock: { minutes: takesMin.whisk },
   }),
   'too-salty': (b, p, a) => {
     const massG = b.g.items.reduce((s, i) => s + (i.main ? 0 : i.grams), 0) + p.liquid.addMl;
@@ -203,7 +215,11 @@ const movers: Record<Symptom, Mover> = {
       effect: { points: Math.round(shift * 10) / 10, band },
     };
   },
-  spray: () => ({ steps: [step('close-valve'), step('wait', { minutes: 2 }), step('short-bursts')], effect: {} }),
+  spray: () => ({
+    steps: [step('close-valve'), step('wait', { minutes: takesMin.valve }), step('short-bursts')],
+    effect: {},
+    clock: { minutes: takesMin.valve },
+  }),
   'forgotten-ingredient': (_, p, a) => {
     const food = findFood(a.food!, 'food');
     const delicate =
@@ -212,6 +228,8 @@ const movers: Record<Symptom, Mover> = {
       food.kind === 'seasoning' ||
       food.flags.includes('acid');
     const minimum = food.meat?.safeMinimumC[0] ?? 0;
+    const restarts = !delicate && food.kind !== 'meat' && food.kind !== 'vegetable';
+    const holdMin = Math.round(p.program.holdMin);
     return {
       steps: delicate
         ? [step('at-the-finish', { food: food.id })]
@@ -225,7 +243,8 @@ const movers: Record<Symptom, Mover> = {
                 step('pin-down-open'),
                 step('add-and-restart', { food: food.id }),
               ],
-      effect: { minutesLeft: Math.round(p.program.holdMin) },
+      effect: { minutesLeft: holdMin },
+      clock: restarts ? { minutes: takesMin.openAndLock, holdMin } : null,
     };
   },
 };
@@ -242,6 +261,21 @@ function soFar(b: Bench, p: Plan, minutes: number): number {
     if (p.curve.minutes[i]! <= minutes) had += r;
   });
   return all > 0 ? (want * had) / all : 0;
+}
+
+/** Equivalent minutes of the starch in a minute at so many degC; without one, plain minutes. */
+const perMinAt = (b: Bench, tempC: number): number => (b.g.grain ? rate(b.g.grain.food.grain!.kinetics, tempC) : 1);
+
+/**
+ * Minutes of hold that are left for a starch that `had` so many equivalent minutes when the pot was opened and is locked
+ * again: the planned release follows the new hold too, and a warm pot comes back to pressure in about half its first
+ * time; both cook. A dish without starch keeps its hold.
+ */
+function holdLeft(b: Bench, p: Plan, had: number): number {
+  const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? null;
+  if (want === null) return p.program.holdMin;
+  const release = want - soFar(b, p, p.program.minutesToPressure + p.program.holdMin);
+  return Math.max(0, (want - had - release) / perMinAt(b, p.program.steamC) - p.program.minutesToPressure / 4);
 }
 
 /** Whole minutes at `potC` until the cautious core of a piece that was `coreC` throughout reaches `minimumC`. */

@@ -1,4 +1,4 @@
-import type { Cook, StoredEvent } from '@einkorn/core';
+import { keptEvents, ofThisRun, restarts, type Cook, type StoredEvent } from '@einkorn/core';
 import type { Reading } from '@einkorn/devices';
 
 /** One stored needle every so often of the cook's own time: enough for the curve, little enough for an evening, ms. */
@@ -10,7 +10,12 @@ const gaugeEveryMs = 20_000;
  */
 export function eventsOf(cook: Cook, device: string, readings: readonly Reading[]): StoredEvent[] {
   const byHand = cook.practice?.hands === 'you';
-  const tapped = (kind: StoredEvent['kind']): boolean => cook.events.some((e) => e.kind === kind);
+  const standing = keptEvents(cook.events);
+  const thisRun = ofThisRun(standing);
+  const tapped = (kind: StoredEvent['kind']): boolean => thisRun.some((e) => e.kind === kind);
+  // After the lid was locked again the pin rises anew: another event than the first time.
+  const again = restarts(standing).length;
+  const run = again > 0 ? `-${again}` : '';
   const out = new Map<string, StoredEvent>();
   const put = (key: string, e: Omit<StoredEvent, 'id' | 'device'>): void => {
     const id = `${cook.id.slice(0, 36)}:${key}`.slice(0, 60);
@@ -25,10 +30,10 @@ export function eventsOf(cook: Cook, device: string, readings: readonly Reading[
     else if (byHand) continue;
     else if (r.kind === 'pin') {
       const kind = r.value === 'up' ? 'pin-up' : 'pin-down';
-      if (!tapped(kind)) put(kind, { kind, atMs });
-    } else if (r.kind === 'whistle') put(`whistle-${r.count}`, { kind: 'whistle', atMs });
+      if (!tapped(kind)) put(`${kind}${run}`, { kind, atMs });
+    } else if (r.kind === 'whistle') put(`whistle-${r.count}${run}`, { kind: 'whistle', atMs });
     else if (r.kind === 'burn') put('burn', { kind: 'burn', atMs });
-    else if (r.kind === 'countdown' && !tapped('countdown')) put('countdown', { kind: 'countdown', atMs });
+    else if (r.kind === 'countdown' && !tapped('countdown')) put(`countdown${run}`, { kind: 'countdown', atMs });
   }
   return [...out.values()];
 }

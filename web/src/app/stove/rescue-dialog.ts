@@ -8,6 +8,7 @@ import {
   symptoms,
   type Answers,
   type Cook,
+  type Detour,
   type Move,
   type MoveStep,
   type Symptom,
@@ -19,6 +20,14 @@ import { InputNumber } from 'primeng/inputnumber';
 import { Select } from 'primeng/select';
 import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
+
+/** What was wrong in the words of the log, what is done about it, and what that does to the clock of the cook. */
+export interface PutRight {
+  kind: 'burn' | 'off-plan';
+  note: string;
+  doing: string;
+  clock: Detour | null;
+}
 
 const all = Object.keys(symptoms) as Symptom[];
 type Ask = keyof Answers;
@@ -113,7 +122,15 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
             <strong>{{ t('caution.word') }}</strong> {{ t('caution.never-force') }}
           </p>
           <p class="row">
-            <p-button [label]="t('rescue.noted')" [disabled]="!move()" (onClick)="keep()" />
+            @if (move()?.clock; as clock) {
+              <p-button
+                [label]="t(clock.holdMin === undefined ? 'rescue.apply' : 'rescue.apply-again', clockWords(clock))"
+                (onClick)="keep(clock)"
+              />
+              <p-button severity="secondary" [label]="t('rescue.note-only')" (onClick)="keep(null)" />
+            } @else {
+              <p-button [label]="t('rescue.noted')" [disabled]="!move()" (onClick)="keep(null)" />
+            }
             <p-button severity="secondary" [label]="t('rescue.other')" (onClick)="choose(null)" />
           </p>
         } @else {
@@ -130,7 +147,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
             <p-button
               [label]="t('off.keep')"
               [disabled]="note().trim() === ''"
-              (onClick)="told.emit({ kind: 'off-plan', note: note().trim() })"
+              (onClick)="told.emit({ kind: 'off-plan', note: note().trim(), doing: '', clock: null })"
             />
             <p-button severity="secondary" [label]="t('off.stop')" (onClick)="stopped.emit()" />
           </p>
@@ -210,7 +227,7 @@ export class RescueDialog {
   readonly first = input<Symptom | null>(null);
   /** minutes since the lid locked, a guess for the questions that ask for it */
   readonly sinceLidMin = input(0);
-  readonly told = output<{ kind: 'burn' | 'off-plan'; note: string }>();
+  readonly told = output<PutRight>();
   readonly stopped = output();
   readonly closed = output();
   private readonly fmt = inject(Format);
@@ -287,14 +304,19 @@ export class RescueDialog {
       return this.word('rescue.effect-simmer', { g: this.fmt.number(e['gramsPerMin'], 0) });
     return '';
   }
-  keep(): void {
+  clockWords(c: Detour): Record<string, string> {
+    return { minutes: this.fmt.minutes(c.minutes), hold: this.fmt.minutes(c.holdMin ?? 0) };
+  }
+  keep(clock: Detour | null): void {
     const s = this.symptom();
     const m = this.move();
     if (!s || !m) return;
-    const steps = m.steps.map((x) => this.word(`move.${x.code}`, this.params(x))).join(' ');
+    const doing = m.steps.map((x) => this.word(`move.${x.code}`, this.params(x))).join(' ');
     this.told.emit({
       kind: s === 'burn-warning' ? 'burn' : 'off-plan',
-      note: `${this.word(`symptom.${s}`)}: ${steps}`.slice(0, 500),
+      note: `${this.word(`symptom.${s}`)}: ${doing}`.slice(0, 500),
+      doing,
+      clock,
     });
   }
 }

@@ -40,7 +40,7 @@ import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
 import { PracticeBar } from './practice-bar';
-import { RescueDialog } from './rescue-dialog';
+import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { stepParams } from './step-text';
 import { atGate, kept, nextTap, ownTimers, tapKeys } from './taps';
@@ -199,7 +199,7 @@ export class StovePage {
   readonly drawing = computed((): (() => Figure) => {
     this.minute();
     const c = this.cook()!;
-    const lock = this.timed()?.steps.find((s) => s.step.id === 'lock')?.endMs ?? c.startedMs;
+    const lock = this.timed()?.steps.find((s) => s.step.id === 'heat-up')?.startMs ?? c.startedMs;
     const now = untracked(this.now);
     const shown = curveFromTaps(c);
     const ahead = this.outlook()?.curve ?? null;
@@ -328,14 +328,23 @@ export class StovePage {
     this.send('core', { value });
     this.dialog.set('meat-under');
   }
-  tell(kind: 'burn' | 'off-plan', note: string): void {
-    this.send(kind, note ? { note: note.slice(0, 500) } : {});
+  /** What was wrong is written down; what is done about it goes into the clock of this cook. */
+  tell(x: PutRight): void {
+    this.send(x.kind, x.note ? { note: x.note.slice(0, 500) } : {});
+    if (x.clock) {
+      const { minutes, holdMin } = x.clock;
+      this.send('rescued', {
+        value: minutes,
+        note: x.doing.slice(0, 500),
+        ...(holdMin === undefined ? {} : { holdMin }),
+      });
+    }
     this.dialog.set(null);
   }
   /** Minutes under the lid, for the questions of a rescue. */
   readonly sinceLidMin = computed(() => {
-    const lock = this.timed()?.steps.find((s) => s.step.id === 'lock');
-    return lock?.done ? Math.max(0, (this.now() - lock.endMs) / 60_000) : 0;
+    const heat = this.timed()?.steps.find((s) => s.step.id === 'heat-up');
+    return heat && this.afterLid() ? Math.max(0, (this.now() - heat.startMs) / 60_000) : 0;
   });
   outlookParams(o: Outlook): Record<string, unknown> {
     const c = this.cook()!;
@@ -358,7 +367,7 @@ export class StovePage {
       hold !== undefined &&
       this.now() < hold.endMs &&
       c !== null &&
-      !c.events.some((e) => e.kind === 'hold-min')
+      !this.told('hold-min')
     );
   }
   takeHold(o: Outlook): void {

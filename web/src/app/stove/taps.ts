@@ -1,17 +1,7 @@
-import { endsSomething, type Replanned, type StoredEvent, type TimedStep } from '@einkorn/core';
+import { keptEvents, ofThisRun, type Replanned, type StoredEvent, type TimedStep } from '@einkorn/core';
 
-/** The taps that stand: what an undo took back is gone. */
-export function kept(events: readonly StoredEvent[]): StoredEvent[] {
-  const out: StoredEvent[] = [];
-  for (const e of events) {
-    if (e.kind !== 'undo') out.push(e);
-    else {
-      const i = out.findLastIndex(endsSomething);
-      if (i >= 0) out.splice(i, 1);
-    }
-  }
-  return out;
-}
+/** The taps that stand and count for the pot as it is now: what was undone, or told before the lid was locked again, is gone. */
+export const kept = (events: readonly StoredEvent[]): StoredEvent[] => ofThisRun(keptEvents(events));
 
 /** Keys of the stove beside Space; each writes one moment down. */
 export const tapKeys: Readonly<Record<string, StoredEvent['kind'] | undefined>> = {

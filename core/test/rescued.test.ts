@@ -1,0 +1,156 @@
+import fc from 'fast-check';
+import { lived } from '../src/clock/lived';
+import { actualOf, curveFromTaps, type Cook, type StoredEvent } from '../src/clock/record';
+import { replan, type CookEvent } from '../src/clock/replan';
+import { keptEvents, ofThisRun } from '../src/clock/rescued';
+import { plan } from '../src/plan/plan';
+import { hut, turkeyRice } from './helpers/dishes';
+
+/* The rules of the Stove: facts replace predictions, and nothing after the second lock of the lid comes from the first run. */
+const dish = turkeyRice();
+const planned = plan(dish, hut);
+const { steps } = planned;
+const t0 = Date.UTC(2026, 10, 14, 17, 0);
+const min = (m: number): number => t0 + m * 60_000;
+const locked: CookEvent[] = steps
+  .slice(0, steps.findIndex((s) => s.id === 'lock') + 1)
+  .map((s, i, all) => ({ kind: 'done', step: s.id, atMs: min((30 * (i + 1)) / all.length) }));
+const burn: CookEvent = { kind: 'rescued', atMs: min(36), value: 4, holdMin: 5, note: 'scrape' };
+const at = (events: CookEvent[], now: number) => {
+  const r = replan(steps, t0, events, min(now));
+  const find = (id: string) => r.steps.find((s) => s.step.id === id)!;
+  return { r, find, now: r.steps[r.current]?.step.id ?? null };
+};
+
+describe('the lid was locked again', () => {
+  const events = [...locked, burn];
+  test('the broken run is past, what is to be done comes first, then the pot heats again from warm', () => {
+    const { r, find, now } = at(events, 37);
+    expect(now).toBe('rescue-0');
+    expect(find('broken-off-0')).toMatchObject({ done: true, endMs: min(36) });
+    expect(find('rescue-0').endMs).toBe(min(40));
+    expect(find('heat-up').endMs).toBeCloseTo(min(40 + planned.program.pinUpMin / 2), -2);
+    expect(find('hold').step.minutes).toBe(5);
+    expect(r.steps.every((s, i) => i === 0 || s.startMs === r.steps[i - 1]!.endMs)).toBe(true);
+  });
+  test('what the pot told before no longer counts, and steam let off before the new pin is no end', () => {
+    const early: CookEvent[] = [
+      ...locked,
+      { kind: 'pin-up', atMs: min(35) },
+      burn,
+      { kind: 'pin-down', atMs: min(37) },
+    ];
+    const done: CookEvent = { kind: 'done', step: 'rescue-0', atMs: min(41) };
+    expect(at([...early, done], 42).now).toBe('heat-up');
+    const again = at([...early, done, { kind: 'pin-up', atMs: min(46) }], 47);
+    expect(again.now).toBe('to-full');
+    expect(again.find('heat-up')).toMatchObject({ startMs: min(41), endMs: min(46), done: true });
+  });
+  test('a hold taken before the rescue gives way to its own; one taken after it counts', () => {
+    const own = (m: number, atMin: number): CookEvent => ({ kind: 'hold-min', note: String(m), atMs: min(atMin) });
+    expect(at([...locked, own(9, 33), burn], 40).find('hold').step.minutes).toBe(5);
+    expect(at([...locked, burn, own(3, 44)], 44).find('hold').step.minutes).toBe(3);
+  });
+  test('opened at the finish, the finish is done anew', () => {
+    const finish: CookEvent[] = [
+      ...locked,
+      { kind: 'pin-up', atMs: min(41) },
+      { kind: 'pin-down', atMs: min(60) },
+      { kind: 'done', step: 'finish-open', atMs: min(61) },
+    ];
+    const r = at([...finish, { ...burn, atMs: min(62) }], 63);
+    expect(r.now).toBe('rescue-0');
+    expect(r.find('finish-open').done).toBe(false);
+    expect(r.r.serveMs).toBeGreaterThan(at(finish, 63).r.serveMs);
+  });
+  test('twice is possible; undo takes the newest back', () => {
+    const ticked: CookEvent = { kind: 'done', step: 'rescue-0', atMs: min(41) };
+    const twice = [...events, ticked, { ...burn, atMs: min(50), holdMin: 2 }];
+    const { find, now } = at(twice, 51);
+    expect(now).toBe('rescue-1');
+    expect(find('hold').step.minutes).toBe(2);
+    expect(find('broken-off-1').startMs).toBe(min(41));
+    expect(find('heat-up').step.minutes).toBeCloseTo(planned.program.pinUpMin / 2, 6);
+    expect(at([...twice, { kind: 'undo', atMs: min(52) }], 52).find('hold').step.minutes).toBe(5);
+    expect(at([...events, { kind: 'undo', atMs: min(37) }], 37).now).toBe('heat-up');
+  });
+});
+
+test('before the lid a rescue only takes its time', () => {
+  const half = locked.slice(0, 4);
+  const r = at([...half, { ...burn, atMs: half[3]!.atMs + 60_000 }], 20);
+  expect(r.now).toBe('rescue-0');
+  expect(r.find('hold').step.minutes).toBe(planned.program.holdMin);
+});
+test('a rescue without a lid stands before the step in progress and moves supper by its minutes', () => {
+  const events: CookEvent[] = [...locked, { kind: 'pin-up', atMs: min(41) }, { kind: 'pin-down', atMs: min(62) }];
+  const before = at(events, 62);
+  const after = at([...events, { kind: 'rescued', atMs: min(62), value: 7 }], 62);
+  expect(after.now).toBe('rescue-0');
+  expect(after.r.serveMs - before.r.serveMs).toBe(7 * 60_000);
+});
+test('whenever it is told, no step overlaps, the clock never goes back, and undo is as if it was never told', () => {
+  const bad: string[] = [];
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 90, noNaN: true }),
+      fc.double({ min: 0, max: 20, noNaN: true }),
+      fc.option(fc.integer({ min: 0, max: 30 }), { nil: undefined }),
+      fc.double({ min: 0, max: 20, noNaN: true }),
+      (atMin, value, holdMin, later) => {
+        const pot: CookEvent[] = [...locked, { kind: 'pin-up', atMs: min(42) }, { kind: 'pin-down', atMs: min(64) }];
+        const before = pot.filter((e) => e.atMs <= min(atMin));
+        const r: CookEvent = {
+          kind: 'rescued',
+          atMs: min(atMin),
+          value,
+          ...(holdMin === undefined ? {} : { holdMin }),
+        };
+        const told = replan(steps, t0, [...before, r], min(atMin + later));
+        if (told.steps.some((s, i) => s.endMs < s.startMs || (i > 0 && s.startMs !== told.steps[i - 1]!.endMs)))
+          bad.push(`overlap at ${atMin}`);
+        if (!told.steps.some((s) => s.step.id === 'rescue-0')) bad.push(`lost at ${atMin}`);
+        const undone = replan(steps, t0, [...before, r, { kind: 'undo', atMs: min(atMin + later) }], min(95));
+        if (JSON.stringify(undone) !== JSON.stringify(replan(steps, t0, before, min(95)))) bad.push(`undo at ${atMin}`);
+      },
+    ),
+    { numRuns: 60 },
+  );
+  expect(bad).toEqual([]);
+});
+
+describe('what is read from such a cook', () => {
+  const stored = (events: CookEvent[]): StoredEvent[] => events.map((e, i) => ({ ...e, id: `e${i}` }));
+  const cook = (events: CookEvent[]): Cook => ({
+    format: 'einkorn.cook/1',
+    id: 'c',
+    dishId: null,
+    dish,
+    plan: planned,
+    startedMs: t0,
+    finishedMs: null,
+    events: stored(events),
+    outcome: null,
+  });
+  const again: CookEvent[] = [
+    ...locked,
+    { kind: 'pin-up', atMs: min(38) },
+    { ...burn, atMs: min(40) },
+    { kind: 'pin-up', atMs: min(49) },
+  ];
+  test('its way to the pin from warm teaches nothing about a heat-up', () => {
+    expect(actualOf(cook(again.slice(0, -2))).toPinMin).toBeCloseTo(8, 6);
+    expect(actualOf(cook(again)).toPinMin).toBeNull();
+    expect(lived(cook(again), min(52))).toBeNull();
+    expect(curveFromTaps(cook(again)).minutes.every(Number.isFinite)).toBe(true);
+  });
+  test('undone taps are gone, and only the last run counts', () => {
+    const kinds = (list: CookEvent[]): string[] =>
+      ofThisRun(keptEvents(list))
+        .map((e) => e.kind)
+        .filter((k) => k !== 'done');
+    expect(kinds(again)).toEqual(['rescued', 'pin-up']);
+    expect(kinds([...again, { kind: 'undo', atMs: min(50) }])).toEqual(['rescued']);
+    expect(kinds(again.slice(0, -2))).toEqual(['pin-up']);
+  });
+});
