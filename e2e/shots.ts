@@ -47,6 +47,8 @@ async function shot(
     process.exitCode = 1;
   }
   await p.evaluate(() => document.fonts.ready);
+  // Nothing is taken half faded in.
+  await p.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => null))));
   await p.screenshot({ path: join(out, `${name}.png`) });
   await p.context().close();
   console.log(name);

@@ -88,7 +88,7 @@ test('a practice by hand: the cooker warns of burning, the cook sees it, acts, a
     .getByRole('dialog')
     .getByRole('button', { name: /Do it: lid on again/ })
     .click();
-  await expect(title(page)).toHaveText('Put it right, then lock the lid again.');
+  await expect(title(page)).toHaveText('Put it right, lock it again.');
   await page.locator('[data-tap="done"]').click();
   await expect(bar).toContainText('pin is up', { timeout: 40_000 });
   // Nobody but the cook says so.
@@ -164,6 +164,10 @@ test('two dishes on one table: when each begins, what the hands do, and both clo
   await expect(plan.locator('[data-course="0"]')).toContainText('ready 20:15');
   await expect(plan.locator('ol li').nth(4)).toBeVisible();
   await noBarriers(page);
+  // What was chosen is still chosen after a reload.
+  await page.reload();
+  await expect(plan.locator('[data-course="1"]')).toContainText(/begin \d/);
+  await expect(plan.getByLabel('On the table at')).toHaveValue('20:15');
   // The same pot for both is either put apart in time or said.
   await plan.getByRole('button', { name: 'Cook this now' }).first().click();
   await expect(title(page)).toBeVisible();

@@ -72,7 +72,7 @@ test('a burn warning: the move is computed for what has already cooked, says wha
   await apply.click();
   await expect(dialog).toHaveCount(0);
   // The move is now the step in progress; then the pot heats anew, for the new minutes.
-  await expect(title(page)).toHaveText('Put it right, then lock the lid again.');
+  await expect(title(page)).toHaveText('Put it right, lock it again.');
   await expect(page.locator('.main .how')).toContainText('Scrape the base clean');
   await noBarriers(page);
   await page.clock.fastForward('04:00');
@@ -142,10 +142,14 @@ test('the browser is gone in the middle of the hold: another one finds the same 
   await next.close();
 });
 
-test('the evening goes to a calendar', async ({ page }) => {
+test('the evening tells what fits into each wait, and goes to a calendar', async ({ page }) => {
   await page.goto(`${hut.url}/bench/turkey-leek-lemon/water`);
+  await page.getByRole('button', { name: 'What to do in each wait' }).click();
+  await expect(page.locator('ek-waits li').first()).toContainText(/lay the table|clean board/);
+  await noBarriers(page);
+  await page.keyboard.press('Escape');
   const saved = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'to a calendar' }).click();
+  await page.getByRole('button', { name: 'calendar' }).click();
   const file = await saved;
   expect(file.suggestedFilename()).toBe('turkey-leek-lemon.ics');
   const text = readFileSync(await file.path(), 'utf8');

@@ -1,5 +1,6 @@
 import {
   evaluate,
+  schedule,
   foodIds,
   kitchenSchema,
   plan,
@@ -68,11 +69,17 @@ test('everything said about the dishes of the hut, in three pots, well and badly
         ...dish,
         asCooked: { liquidMl: 60, pressure: 'high' as const, holdMin: 0, release: { kind: 'quick' as const } },
       };
-      for (const p of [plan(dish, kitchen), evaluate(bad, kitchen)])
-        for (const k of keysOf(p)) if (!has(k)) missing.add(k);
+      for (const p of [plan(dish, kitchen), evaluate(bad, kitchen)]) {
+        const fills = schedule(p, 0, 0).waits.flatMap((w) => w.fill.map((f) => `filler.${f.code}`));
+        for (const k of [...keysOf(p), ...fills]) if (!has(k)) missing.add(k);
+      }
     }
   }
   expect([...missing].sort()).toEqual([]);
+});
+
+test('a rescue that goes into the cook has the words of its steps', () => {
+  expect(['rescue', 'rescue-restart', 'broken-off'].filter((k) => !has(`step.${k}.title`))).toEqual([]);
 });
 
 test('every move of every rescue, and what never to do, is in the catalogue', () => {

@@ -52,6 +52,7 @@ export const appConfig: ApplicationConfig = {
         loadEvening: eveningEffects.loadEvening,
         planCourses: eveningEffects.planCourses,
         startCourse: eveningEffects.startCourse,
+        keepChoice: eveningEffects.keepChoice,
       },
       { load: logEffects.load, loadOne: logEffects.loadOne, lookBack: logEffects.lookBack, rate: logEffects.rate },
     ),

@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { cookFormat, type Cook, type Dish } from '@einkorn/core';
+import type { Dish } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
@@ -19,6 +19,7 @@ import {
 } from 'rxjs';
 import { Api, failureOf } from '../api/client';
 import { kitchenFeature } from '../state/kitchen';
+import { newCook } from '../state/new-cook';
 import { PlanProblem, Planner } from '../workers/planner';
 import { lastTime } from './last-time';
 import { BenchActions, benchFeature, type AsideKey } from './bench.slice';
@@ -258,18 +259,7 @@ export const cookNow = createEffect(
       concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
       concatMap(([{ nowMs, practice }, s]) => {
         if (!s.dish || !s.plan) return of();
-        const cook: Cook = {
-          format: cookFormat,
-          id: (crypto as Partial<Crypto>).randomUUID?.() ?? `cook-${nowMs}-${Math.round(performance.now())}`,
-          dishId: s.id,
-          dish: s.dish,
-          plan: s.plan,
-          startedMs: nowMs,
-          finishedMs: null,
-          events: [],
-          outcome: null,
-          ...(practice ? { practice } : {}),
-        };
+        const cook = newCook(s.id, s.dish, s.plan, nowMs, practice);
         return api.startCook(cook).pipe(
           tap(() => void router.navigate(['/stove', cook.id])),
           switchMap(() => of()),

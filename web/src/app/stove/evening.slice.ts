@@ -1,13 +1,15 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { cookFormat, type Cook, type Plan } from '@einkorn/core';
+import type { Plan } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props, Store } from '@ngrx/store';
 import { catchError, concatMap, filter, from, map, of, switchMap, tap } from 'rxjs';
 import { Api, failureOf, type Failure, type StoredDish } from '../api/client';
 import { kitchenFeature } from '../state/kitchen';
+import { newCook } from '../state/new-cook';
 import { Planner, PlanProblem } from '../workers/planner';
+import { eveningKept, keepEvening } from './evening-store';
 
 /** One dish of the evening and the pot that it cooks in. */
 export interface Course {
@@ -42,9 +44,16 @@ export interface EveningState {
 export const eveningFeature = createFeature({
   name: 'evening',
   reducer: createReducer<EveningState>(
-    { dishes: [], courses: [], serveAt: '19:00', plans: {}, failure: null },
+    { dishes: [], courses: [], serveAt: '19:00', plans: {}, failure: null, ...eveningKept() },
     // A dish may have been changed on the Bench since: plans are made anew.
-    on(EveningActions.loaded, (s, { dishes }) => ({ ...s, dishes, plans: {}, failure: null })),
+    on(EveningActions.loaded, (s, { dishes }) => ({
+      ...s,
+      dishes,
+      // A dish that is no longer on the Shelf leaves the evening.
+      courses: s.courses.filter((c) => dishes.some((d) => d.id === c.dishId)),
+      plans: {},
+      failure: null,
+    })),
     on(EveningActions.courses, (s, { courses }) => ({ ...s, courses })),
     on(EveningActions.serveAt, (s, { time }) => ({ ...s, serveAt: time })),
     on(EveningActions.planned, (s, { key, plan, problem }) => ({
@@ -102,6 +111,17 @@ export const planCourses = createEffect(
   { functional: true },
 );
 
+/** The choice is still there after a reload. */
+export const keepChoice = createEffect(
+  (actions = inject(Actions), store = inject(Store)) =>
+    actions.pipe(
+      ofType(EveningActions.courses, EveningActions.serveAt),
+      concatLatestFrom(() => store.select(eveningFeature.selectEveningState)),
+      tap(([, s]) => keepEvening(s)),
+    ),
+  { functional: true, dispatch: false },
+);
+
 export const startCourse = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api), router = inject(Router)) =>
     actions.pipe(
@@ -111,18 +131,7 @@ export const startCourse = createEffect(
         const dish = s.dishes.find((d) => d.id === course.dishId)?.dish;
         const plan = s.plans[planKey(course)]?.plan;
         if (!dish || !plan) return null;
-        const cook: Cook = {
-          format: cookFormat,
-          id: (crypto as Partial<Crypto>).randomUUID?.() ?? `cook-${nowMs}-${Math.round(performance.now())}`,
-          dishId: course.dishId,
-          dish,
-          plan,
-          startedMs: nowMs,
-          finishedMs: null,
-          events: [],
-          outcome: null,
-        };
-        return cook;
+        return newCook(course.dishId, dish, plan, nowMs);
       }),
       filter((cook) => cook !== null),
       concatMap((cook) =>

@@ -124,14 +124,15 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
           <p class="row">
             @if (move()?.clock; as clock) {
               <p-button
+                size="large"
                 [label]="t(clock.holdMin === undefined ? 'rescue.apply' : 'rescue.apply-again', clockWords(clock))"
                 (onClick)="keep(clock)"
               />
-              <p-button severity="secondary" [label]="t('rescue.note-only')" (onClick)="keep(null)" />
+              <p-button size="large" severity="secondary" [label]="t('rescue.note-only')" (onClick)="keep(null)" />
             } @else {
-              <p-button [label]="t('rescue.noted')" [disabled]="!move()" (onClick)="keep(null)" />
+              <p-button size="large" [label]="t('rescue.noted')" [disabled]="!move()" (onClick)="keep(null)" />
             }
-            <p-button severity="secondary" [label]="t('rescue.other')" (onClick)="choose(null)" />
+            <p-button size="large" severity="secondary" [label]="t('rescue.other')" (onClick)="choose(null)" />
           </p>
         } @else {
           <div class="grid">
@@ -216,6 +217,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
     }
     .row {
       display: flex;
+      flex-wrap: wrap;
       gap: 10px;
       margin: 12px 0 0;
     }

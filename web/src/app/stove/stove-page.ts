@@ -20,6 +20,7 @@ import {
   ratingScales,
   replan,
   runsByItself,
+  schedule,
   type Outlook,
   type RatingKey,
   type Ratings,
@@ -114,6 +115,13 @@ export class StovePage {
   readonly next = computed(
     () => this.timed()?.steps.slice((this.timed()?.current ?? 0) + 1, (this.timed()?.current ?? 0) + 4) ?? [],
   );
+  /** What fits into the wait that is on, each thing once in an evening. */
+  readonly meanwhile = computed(() => {
+    const c = this.cook();
+    const s = this.current();
+    if (!c || !s || s.step.kind !== 'wait') return [];
+    return schedule(c.plan, 0, 0).waits.find((w) => w.step.id === s.step.id)?.fill ?? [];
+  });
   readonly over = computed(() => this.timed() !== null && this.current() === null);
   /** Counts down while there is time, then up with a plus: late is a fact, not an alarm. */
   readonly clock = computed(() => {

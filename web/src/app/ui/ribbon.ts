@@ -1,15 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import type { Plan } from '@einkorn/core';
+import { schedule, type Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
+import { Popover } from 'primeng/popover';
 import { Format } from '../i18n/format';
 import { patternOf } from './patterns';
+import { Waits } from './waits';
 
 const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
 
 /** The whole evening as one band: height is the temperature in the pot, patterns are stages, ticks are hands-on work. */
 @Component({
   selector: 'ek-ribbon',
-  imports: [TranslocoDirective],
+  imports: [TranslocoDirective, Popover, Waits],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -18,7 +20,13 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
         <strong class="mono">{{ fmt.time(heatOnMs()) }}</strong>
         <span class="quiet">{{ t('ribbon.start', { time: fmt.time(startMs()) }) }}</span>
         <span class="quiet" [title]="t('ribbon.now-why')">{{ t('ribbon.now', { time: fmt.time(ifNowMs()) }) }}</span>
-        <button type="button" class="cal" (click)="exported.emit(serveMs())">{{ t('ribbon.calendar') }}</button>
+        <span class="links">
+          <button type="button" class="cal" (click)="exported.emit(serveMs())">{{ t('ribbon.calendar') }}</button>
+          <button type="button" class="cal" [attr.aria-label]="t('waits.title')" (click)="pop.toggle($event)">
+            {{ t('ribbon.waits') }}
+          </button>
+        </span>
+        <p-popover #pop><ek-waits [waits]="waits()" /></p-popover>
       </div>
       <svg
         [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h"
@@ -101,6 +109,10 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
       text-align: left;
       font-size: 15px;
       min-height: 24px;
+    }
+    .links {
+      display: flex;
+      gap: 12px;
     }
     .heat strong {
       font-size: 26px;
@@ -210,6 +222,8 @@ export class Ribbon {
     return view.left + (min / this.totalMin()) * (view.w - view.left - view.right);
   }
   readonly xHeat = computed(() => this.x(this.heatMin()));
+
+  readonly waits = computed(() => schedule(this.plan(), this.serveMs(), this.now()).waits);
 
   readonly stages = computed(() => {
     let before = 21;
