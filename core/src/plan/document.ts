@@ -315,7 +315,14 @@ export const planSchema = z.object({
     liquidLevelMm: num,
     ok: z.boolean(),
   }),
-  scorch: z.object({ index: num, level: z.enum(['low', 'watch', 'high']), reasons: z.array(scorchReasonSchema) }),
+  scorch: z.object({
+    index: num,
+    /** one standard deviation of the points below and above; not in plans made before they were known */
+    low: num.optional(),
+    high: num.optional(),
+    level: z.enum(['low', 'watch', 'high']),
+    reasons: z.array(scorchReasonSchema),
+  }),
   warnings: z.array(warningSchema),
   decided: z.object({
     addMl: reasonedSchema,

@@ -42,6 +42,10 @@ const remedies: Record<string, string> = {
   'liquid-short': 'more-liquid-or-smaller-pot',
 };
 
+/** How sure the points are: one standard deviation of the start, and of each reason as a share of it [from memory]. */
+const startSd = 0.5;
+const pointsSd = 1 / 3;
+
 /** Deeper than this the liquid moves freely over the base. */
 const deepMm = 25;
 const strongWPerCm2 = 5;
@@ -53,7 +57,7 @@ export function scorchRisk(
   g: Gathered,
   pot: PotProfile,
   geo: Geometry,
-): { index: number; level: 'low' | 'watch' | 'high'; reasons: ScorchReason[] } {
+): { index: number; low: number; high: number; level: 'low' | 'watch' | 'high'; reasons: ScorchReason[] } {
   const reasons: ScorchReason[] = [];
   const add = (code: string, value: number): void => {
     const remedy = remedies[code];
@@ -91,8 +95,15 @@ export function scorchRisk(
   if (habits.stirredDown) add('stirred-down', points.stirredDown);
   const x = reasons.reduce<number>((s, r) => s + r.points, points.start);
   const index = logistic(x);
+  const spread = Math.hypot(startSd, ...reasons.map((r) => r.points * pointsSd));
   for (const r of reasons) if (r.remedy !== undefined && r.points > 0) r.after = logistic(x - r.points);
-  return { index, level: index < 0.12 ? 'low' : index < 0.35 ? 'watch' : 'high', reasons };
+  return {
+    index,
+    low: logistic(x - spread),
+    high: logistic(x + spread),
+    level: index < 0.12 ? 'low' : index < 0.35 ? 'watch' : 'high',
+    reasons,
+  };
 }
 
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x));

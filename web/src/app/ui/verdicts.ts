@@ -77,8 +77,8 @@ import { VerdictStrip, type Band } from './verdict-strip';
           { label: t('scorch.high'), to: 1 },
         ]"
         [at]="scorchAt()"
-        [low]="scorchAt() - 0.03"
-        [high]="scorchAt() + 0.04"
+        [low]="scorchLow()"
+        [high]="scorchHigh()"
         [alarm]="plan().scorch.level === 'high'"
       />
     </ng-container>
@@ -119,12 +119,10 @@ export class Verdicts {
     [...this.plan().scorch.reasons].sort((a, b) => b.points - a.points).map((r) => r.code),
   );
   /** The three levels share the width unevenly, so that the words fit: 12 and 35 % stand at a quarter and 55 %. */
-  readonly scorchAt = computed(() => {
-    const i = this.plan().scorch.index;
-    return i < 0.12
-      ? (i / 0.12) * 0.25
-      : i < 0.35
-        ? 0.25 + ((i - 0.12) / 0.23) * 0.3
-        : 0.55 + ((i - 0.35) / 0.65) * 0.45;
-  });
+  readonly scorchAt = computed(() => scorchX(this.plan().scorch.index));
+  readonly scorchLow = computed(() => scorchX(this.plan().scorch.low ?? this.plan().scorch.index));
+  readonly scorchHigh = computed(() => scorchX(this.plan().scorch.high ?? this.plan().scorch.index));
 }
+
+const scorchX = (i: number): number =>
+  i < 0.12 ? (i / 0.12) * 0.25 : i < 0.35 ? 0.25 + ((i - 0.12) / 0.23) * 0.3 : 0.55 + ((i - 0.35) / 0.65) * 0.45;
