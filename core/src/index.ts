@@ -38,7 +38,7 @@ export { schedule, type Schedule } from './clock/schedule';
 export { outlook, type Outlook, type Reality } from './clock/outlook';
 export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
-export { endsSomething, keptEvents, ofThisRun, restarts } from './clock/rescued';
+export { endsSomething, keptEvents, ofThisRun, restarts, runsBefore } from './clock/rescued';
 export {
   eventKinds,
   ownHoldMin,
@@ -51,7 +51,7 @@ export {
 } from './clock/replan';
 export * from './clock/record';
 export { lived } from './clock/lived';
-export { became, loadOfPlan, type Became } from './clock/became';
+export { became, loadOfFirst, loadOfPlan, type Became } from './clock/became';
 export { type Debrief, type Noticed } from './clock/lookback';
 export {
   evening,

@@ -2,6 +2,7 @@ import {
   became,
   keptEvents,
   kitchenSchema,
+  loadOfFirst,
   loadOfPlan,
   ofThisRun,
   ownHoldMin,
@@ -12,6 +13,7 @@ import {
   type Debrief,
   type Fault,
   type Kitchen,
+  type Load,
   type Noticed,
   type StoredEvent,
 } from '@einkorn/core';
@@ -36,6 +38,8 @@ const coolsKPerMin = 1.5;
 export class Rig {
   cooker: SimulatedCooker | null = null;
   lockMs: number | null = null;
+  /** the lid is on the whole dish: in a plan of two stages, on the second */
+  lockedWhole = false;
   private applied = new Set<string>();
   private readonly noise: () => number;
 
@@ -47,7 +51,8 @@ export class Rig {
   feel(e: StoredEvent): void {
     if (this.applied.has(e.id) || e.device !== undefined) return;
     this.applied.add(e.id);
-    if (e.kind === 'done' && e.step === 'lock' && !this.cooker) this.lock(e.atMs);
+    if (e.kind === 'done' && e.step === 'first-fill' && !this.cooker) this.lockFirst(e.atMs);
+    if (e.kind === 'done' && e.step === 'lock' && !this.lockedWhole) this.lock(e.atMs);
     const c = this.cooker;
     if (!c) return;
     this.advance(e.atMs);
@@ -60,16 +65,29 @@ export class Rig {
     if (e.kind === 'rescued' && e.holdMin !== undefined) c.lockAgain((e.value ?? 0) * 60, e.holdMin);
   }
 
+  private lockFirst(atMs: number): void {
+    const { dish, plan } = this.cook;
+    const load = loadOfFirst(dish, kitchenOf(this.cook), plan);
+    const first = plan.firstStage;
+    if (!load || !first) return;
+    this.put(atMs, load, 'high', first.holdMin, first.whistles ?? null);
+  }
   private lock(atMs: number): void {
-    const { dish, plan, practice } = this.cook;
+    const { dish, plan } = this.cook;
+    const { pressure, holdMin, whistles } = plan.program;
+    this.lockedWhole = true;
+    this.put(atMs, loadOfPlan(dish, kitchenOf(this.cook), plan), pressure, holdMin, whistles ?? null);
+  }
+  private put(atMs: number, load: Load, pressure: 'high' | 'low', holdMin: number, whistles: number | null): void {
+    const { plan, practice } = this.cook;
     this.lockMs = atMs;
     this.cooker = new SimulatedCooker({
       pot: pots.find((p) => p.id === plan.pot.id)!,
       altitudeM: plan.pot.altitudeM,
-      load: loadOfPlan(dish, kitchenOf(this.cook), plan),
-      pressure: plan.program.pressure,
-      holdMin: plan.program.holdMin,
-      whistles: plan.program.whistles ?? null,
+      load,
+      pressure,
+      holdMin,
+      whistles,
       seed: practice?.seed ?? 1,
       faults: practice?.faults ?? [],
     });
@@ -99,7 +117,9 @@ export class Rig {
     return this.cooker ? Math.round(this.cooker.contentsG + scaleNoiseG * bell(this.noise)) : null;
   }
   food(): Became | null {
-    return this.cooker ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!) : null;
+    return this.cooker && this.lockedWhole
+      ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!)
+      : null;
   }
   /** The run up to the moment when the pin fell: what comes after is open air. */
   private openRun() {
@@ -128,7 +148,7 @@ export function debrief(cook: Cook): Debrief | null {
   const rig = new Rig(cook);
   const events = [...cook.events].sort((a, b) => a.atMs - b.atMs);
   for (const e of events) rig.feel(e);
-  if (!rig.cooker || rig.lockMs === null) return null;
+  if (!rig.cooker || rig.lockMs === null || !rig.lockedWhole) return null;
   const end = cook.finishedMs ?? events.at(-1)?.atMs ?? cook.startedMs;
   rig.advance(end);
   // Somebody who stopped early still has a pot that comes down by itself.

@@ -10,6 +10,7 @@ import {
   type StoredEvent,
 } from '@einkorn/core';
 import { debrief, drawFaults, Rig, SimulatedCooker, type Signal } from '../src';
+import lamb from '../../server/src/demo/dishes/lamb-apricot-biryani.json';
 import turkey from '../../server/src/demo/dishes/turkey-leek-lemon.json';
 
 const hut = kitchenSchema.parse({ altitudeM: 1180 });
@@ -132,6 +133,31 @@ describe('faults', () => {
     expect(many.flat()).not.toContain('late-whistle');
     expect(many.every((f) => f.length === 1 || f.length === 2)).toBe(true);
   });
+});
+
+describe('a dish of two stages', () => {
+  const biryani = readDish(lamb);
+  const two = plan(biryani, hut);
+  const first = two.firstStage!;
+  const rigOf = (): Rig => new Rig({ ...cook(), dish: biryani, plan: two });
+  test('its first stage heats, holds and is let off before the rest goes in', () => {
+    const rig = rigOf();
+    rig.feel({ id: 'f', kind: 'done', step: 'first-fill', atMs: startedMs });
+    rig.advance(at(first.minutesToPressure + first.holdMin + 8));
+    const t = [...rig.cooker!.told];
+    expect(Math.abs(to(t, 'countdown') / first.minutesToPressure - 1)).toBeLessThan(0.35);
+    expect(to(t, 'hold-end') - to(t, 'countdown')).toBeCloseTo(first.holdMin, 1);
+    const opens = first.minutesToPressure + first.holdMin + 9;
+    rig.feel({ id: 'v', kind: 'valve-open', atMs: at(opens) });
+    rig.advance(at(opens + 6));
+    expect(rig.cooker!.pin).toBe(false);
+    expect(rig.food()).toBeNull();
+    rig.feel({ id: 'l', kind: 'done', step: 'lock', atMs: at(opens + 10) });
+    rig.advance(at(opens + 60));
+    expect(to(rig.cooker!.told, 'pin-up')).toBeLessThan(first.minutesToPressure);
+    expect(rig.food()).not.toBeNull();
+  });
+  const to = (t: Signal[], kind: Signal['kind']): number => (t.find((s) => s.kind === kind)?.atS ?? Infinity) / 60;
 });
 
 describe('the look back', () => {

@@ -142,6 +142,41 @@ test('the browser is gone in the middle of the hold: another one finds the same 
   await next.close();
 });
 
+test('a dish of two stages: its pin is tapped twice, and each tap counts for its own stage', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-20T16:00:00Z') });
+  await page.goto(`${hut.url}/bench/lamb-apricot-biryani/water`);
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(title(page)).toBeVisible();
+  const up = page.locator('[data-tap="pin-up"]');
+  const down = page.locator('[data-tap="pin-down"]');
+  /** Ticks on until the step with this title. */
+  const on = async (to: RegExp): Promise<void> => {
+    for (let i = 0; i < 30; i++) {
+      const now = (await title(page).textContent()) ?? '';
+      if (to.test(now)) return;
+      await page.clock.fastForward(60_000);
+      await page.locator('[data-tap="done"]').click();
+      await expect(title(page)).not.toHaveText(now);
+    }
+  };
+  await on(/Heating the first stage/);
+  await page.clock.fastForward('09:00');
+  await up.click();
+  await expect(title(page)).toHaveText(/Pressure is building/);
+  await expect(up).toBeDisabled();
+  await on(/Open the valve/);
+  await page.locator('[data-tap="done"]').click();
+  await expect(title(page)).toHaveText(/Steam is going|valve/i);
+  await down.click();
+  await expect(title(page)).toHaveText(/Lid off, look inside/);
+  await on(/Wait for the pin/);
+  await expect(up).toBeEnabled();
+  await page.clock.fastForward('06:00');
+  await up.click();
+  await expect(up).toContainText('tapped');
+  await noBarriers(page);
+});
+
 test('the evening tells what fits into each wait, and goes to a calendar', async ({ page }) => {
   await page.goto(`${hut.url}/bench/turkey-leek-lemon/water`);
   await page.getByRole('button', { name: 'What to do in each wait' }).click();

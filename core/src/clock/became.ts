@@ -28,6 +28,11 @@ export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan): Load {
   return loadOf(b, plan.liquid.addMl, b.first);
 }
 
+/** What stands in the pot when the lid is locked on its first stage; null in a plan without one. */
+export function loadOfFirst(dish: Dish, kitchen: Kitchen, plan: Plan): Load | null {
+  return benchOfPlan(setBench(dish, kitchen), plan).first?.load ?? null;
+}
+
 /** Grain or pasta and every meat, from a history that was lived instead of planned. */
 export function became(dish: Dish, kitchen: Kitchen, plan: Plan, run: CookRun): Became {
   const b = benchOfPlan(setBench(dish, kitchen), plan);

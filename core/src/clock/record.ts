@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
 import { planSchema, type Curve, type Plan } from '../plan/document';
 import { eventKinds, replan } from './replan';
-import { keptEvents, restarts } from './rescued';
+import { keptEvents, ofThisRun, restarts } from './rescued';
 
 export const cookFormat = 'einkorn.cook/1';
 
@@ -101,15 +101,16 @@ export function actualOf(cook: Cook): Actual {
   const timed = replan(cook.plan.steps, cook.startedMs, cook.events, end);
   const find = (id: string) => timed.steps.find((s) => s.step.id === id);
   const minutes = (ms: number): number => ms / 60_000;
-  const kept = keptEvents(cook.events);
+  const standing = keptEvents(cook.events);
+  const kept = ofThisRun(standing);
   const has = (kind: string): boolean => kept.some((e) => e.kind === kind);
-  const again = restarts(kept).length > 0;
+  const again = restarts(standing).length > 0;
   const hold = find('hold');
   const release = timed.steps.filter((s) => s.step.stage === 'natural' || s.step.stage === 'vent');
   const last = release[release.length - 1];
   const up = find('heat-up');
   return {
-    toPinMin: has('pin-up') && up && !again ? minutes(up.endMs - up.startMs) : null,
+    toPinMin: has('pin-up') && up?.done && !again ? minutes(up.endMs - up.startMs) : null,
     releaseMin: has('pin-down') && hold && last ? minutes(last.endMs - hold.endMs) : null,
     totalMin: minutes(end - cook.startedMs),
     servedMs: end,

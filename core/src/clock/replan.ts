@@ -1,5 +1,5 @@
 import type { Step } from '../plan/document';
-import { keptEvents, ofThisRun, restarts, withHold, withRescues, type WithRescues } from './rescued';
+import { keptEvents, restarts, sinceRestart, withHold, withRescues, type WithRescues } from './rescued';
 
 /** What really happened, in milliseconds since the epoch. */
 export const eventKinds = [
@@ -74,7 +74,7 @@ export function replan(
 
 /** Times a list of steps by events that stand. */
 function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowMs: number): Replanned {
-  const events = ofThisRun(kept);
+  const events = sinceRestart(kept);
   const steps = withOwnHold(x.steps, events);
   const facts = factsByStep(steps, events, restarts(kept).at(-1)?.atMs ?? null);
   for (const [id, atMs] of x.facts) facts.set(id, atMs);
@@ -127,7 +127,32 @@ function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): read
 export const runsByItself = (step: Step): boolean => step.kind === 'wait' && step.expects === undefined;
 
 /** Steps that no tap is waited for, but which one ends all the same. */
-const endedBy: Partial<Record<EventKind, string>> = { countdown: 'to-full', 'valve-open': 'natural' };
+const endedBy: Partial<Record<EventKind, readonly string[]>> = {
+  countdown: ['first-full', 'to-full'],
+  'valve-open': ['natural'],
+};
+
+/** Steps that a tap can end, in their order: its own, those that wait for it, or that it ends all the same. */
+const endable = (steps: readonly Step[], e: CookEvent): number[] =>
+  steps.flatMap((s, i) =>
+    (e.kind === 'done' ? s.id === e.step : s.expects === e.kind || endedBy[e.kind]?.includes(s.id)) ? [i] : [],
+  );
+
+/**
+ * Which step a tap ends. A pot of two stages lifts its pin twice: the tap belongs to the next step that waits for it, and
+ * when there is none, to the last: there it corrects what was told before. A pot still in its first stage ends nothing of
+ * the second by itself.
+ */
+function endedStep(steps: readonly Step[], e: CookEvent, facts: ReadonlyMap<string, number>): number {
+  const can = endable(steps, e);
+  if (e.kind === 'done') return can[0] ?? -1;
+  const known = (i: number): boolean => facts.has(steps[i]!.id);
+  const last = steps.findLastIndex((_, i) => known(i));
+  const at = can.find((i) => !known(i) && i > last) ?? can.find((i) => !known(i)) ?? can.at(-1) ?? -1;
+  const first = steps.findIndex((s) => s.stage === 'first' && s.expects !== undefined && !facts.has(s.id));
+  const skips = first >= 0 && last < steps.findIndex((s) => s.id === 'first-open') && steps[at]?.stage !== 'first';
+  return skips ? -1 : at;
+}
 
 /** The last fact wins. What was ticked under the lid before the pot was locked again (`restartMs`) is to be done anew. */
 function factsByStep(
@@ -138,9 +163,7 @@ function factsByStep(
   const facts = new Map<string, number>();
   const heat = steps.findIndex((s) => s.id === 'heat-up');
   for (const e of events) {
-    const i = steps.findIndex((s) =>
-      e.kind === 'done' ? s.id === e.step : s.expects === e.kind || s.id === endedBy[e.kind],
-    );
+    const i = endedStep(steps, e, facts);
     const anew = restartMs !== null && i >= heat && e.atMs <= restartMs;
     if (i >= 0 && !anew) facts.set(steps[i]!.id, e.atMs);
   }

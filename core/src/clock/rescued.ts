@@ -37,14 +37,25 @@ export const restarts = <E extends CookEvent>(kept: readonly E[]): E[] =>
   kept.filter((e) => e.kind === 'rescued' && e.holdMin !== undefined);
 
 /**
- * Of the events that stand, those that count for the pot as it is now: once it was opened and locked again, what it told
- * before belongs to the first run, and steam let off before the new pin does too.
+ * Of the events that stand, those that count for the run under the lid that is on: once the pot was opened and locked
+ * again, what it told before belongs to the earlier run, and steam let off before the new pin does too. The second stage
+ * of a two-stage cook is such a run.
  */
 export function ofThisRun<E extends CookEvent>(kept: readonly E[]): E[] {
-  const since = restarts(kept).at(-1)?.atMs;
-  if (since === undefined) return [...kept];
-  const pin = kept.find((e) => e.kind === 'pin-up' && e.atMs > since)?.atMs ?? Infinity;
-  return kept.filter((e) => !ofOneRun.has(e.kind) || (e.atMs > since && (!afterPin.has(e.kind) || e.atMs >= pin)));
+  const opened = kept.findLast((e) => e.kind === 'done' && e.step === 'first-open')?.atMs;
+  const locked = restarts(kept).at(-1)?.atMs;
+  return since(kept, opened === undefined ? locked : Math.max(opened, locked ?? opened));
+}
+/** The same without a look at stages: what no rescue has made void. */
+export const sinceRestart = <E extends CookEvent>(kept: readonly E[]): E[] => since(kept, restarts(kept).at(-1)?.atMs);
+/** How often the lid was locked before this run. */
+export const runsBefore = (kept: readonly CookEvent[]): number =>
+  restarts(kept).length + kept.filter((e) => e.kind === 'done' && e.step === 'first-open').length;
+
+function since<E extends CookEvent>(kept: readonly E[], sinceMs: number | undefined): E[] {
+  if (sinceMs === undefined) return [...kept];
+  const pin = kept.find((e) => e.kind === 'pin-up' && e.atMs > sinceMs)?.atMs ?? Infinity;
+  return kept.filter((e) => !ofOneRun.has(e.kind) || (e.atMs > sinceMs && (!afterPin.has(e.kind) || e.atMs >= pin)));
 }
 
 export interface WithRescues {

@@ -20,6 +20,7 @@ export interface StepInput {
   first: {
     ingredients: string[];
     liquidMl: number;
+    pinUpMin: number;
     minutesToPressure: number;
     holdMin: number;
     ventMin: number;
@@ -82,17 +83,35 @@ export function buildSteps(x: StepInput): Step[] {
       ingredients: f.ingredients,
       caution: 'lid',
     });
-    add({ id: 'first-heat', stage, kind: 'wait', minutes: f.minutesToPressure, text: 'first-heat' });
+    add({
+      id: 'first-heat',
+      stage,
+      kind: 'wait',
+      minutes: f.pinUpMin,
+      text: 'first-heat',
+      expects: 'pin-up',
+      caution: 'no-pin',
+    });
+    const toFull = f.minutesToPressure - f.pinUpMin;
+    if (x.whistles === null) add({ id: 'first-full', stage, kind: 'wait', minutes: toFull, text: 'first-full' });
     add({
       id: 'first-hold',
       stage,
       kind: 'wait',
-      minutes: f.holdMin,
+      minutes: x.whistles === null ? f.holdMin : toFull + f.holdMin,
       text: 'first-hold',
       params: { hold: f.holdMin },
       caution: 'hands-off',
     });
-    add({ id: 'first-vent', stage, kind: 'do', minutes: f.ventMin, text: 'first-vent', caution: 'steam' });
+    add({
+      id: 'first-vent',
+      stage,
+      kind: 'do',
+      minutes: f.ventMin,
+      text: 'first-vent',
+      expects: 'pin-down',
+      caution: 'steam',
+    });
     add({
       id: 'first-open',
       stage,

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
+import type { Load } from '../pot/state';
 import { pots, type PotProfile } from '../pot/profile';
 import { Problem } from '../problem';
 import type { FryStep } from './document';
@@ -17,6 +18,7 @@ export interface FirstStage {
   slow: string[];
   liquidMl: number;
   holdMin: number;
+  pinUpMin: number;
   minutesToPressure: number;
   ventMin: number;
   steamG: number;
@@ -24,6 +26,8 @@ export interface FirstStage {
   /** thin liquid predicted in the pot when the lid opens between the stages, g */
   gravyG: number;
   earlier: Earlier;
+  /** what stands in the pot when its lid is locked */
+  load: Load;
 }
 
 /** What every question about a dish starts from: the weighed board, its water, the pot and the kitchen. */

@@ -78,12 +78,14 @@ export function firstStage(
     slow: tough.map((i) => i.ingredient.id),
     liquidMl,
     holdMin,
+    pinUpMin: (run.pinUpS ?? run.countdownS ?? run.releaseS) / 60,
     minutesToPressure: (run.countdownS ?? run.releaseS) / 60,
     ventMin: (run.openS - run.releaseS) / 60,
     steamG: steamG(run),
     whistles: run.whistles,
     gravyG: Math.max(0, gravyIn(b, ids, liquidMl) - steamG(run)),
     earlier: { tempC, items: ids },
+    load,
   };
 }
 

@@ -1,4 +1,4 @@
-import { keptEvents, ofThisRun, restarts, type Cook, type StoredEvent } from '@einkorn/core';
+import { keptEvents, ofThisRun, runsBefore, type Cook, type StoredEvent } from '@einkorn/core';
 import type { Reading } from '@einkorn/devices';
 
 /** One stored needle every so often of the cook's own time: enough for the curve, little enough for an evening, ms. */
@@ -14,7 +14,7 @@ export function eventsOf(cook: Cook, device: string, readings: readonly Reading[
   const thisRun = ofThisRun(standing);
   const tapped = (kind: StoredEvent['kind']): boolean => thisRun.some((e) => e.kind === kind);
   // After the lid was locked again the pin rises anew: another event than the first time.
-  const again = restarts(standing).length;
+  const again = runsBefore(standing);
   const run = again > 0 ? `-${again}` : '';
   const out = new Map<string, StoredEvent>();
   const put = (key: string, e: Omit<StoredEvent, 'id' | 'device'>): void => {

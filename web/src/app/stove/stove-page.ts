@@ -175,15 +175,24 @@ export class StovePage {
     const r = this.timed();
     return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
   });
+  /** A lid is on: that of the first stage, or the one on the whole dish. */
+  private readonly lidOn = computed(() => {
+    const lids = ['first-fill', 'first-open', 'lock'];
+    const done = this.timed()
+      ?.steps.filter((s) => s.done && lids.includes(s.step.id))
+      .at(-1)?.step.id;
+    return done === 'first-fill' || done === 'lock';
+  });
   /** The two taps of the pin: when each was made or is due, and whether it can be made now. */
   readonly pins = computed(() => {
     const pin = (kind: 'pin-up' | 'pin-down', atMs: number | null, open: boolean, drawn: string) => {
-      const dueMs = this.timed()?.steps.find((s) => s.step.expects === kind)?.endMs ?? null;
+      const waits = this.timed()?.steps.filter((s) => s.step.expects === kind);
+      const dueMs = (waits?.find((s) => !s.done) ?? waits?.at(-1))?.endMs ?? null;
       return { kind, atMs, whenMs: atMs ?? dueMs, ready: open && atMs === null, drawn };
     };
     const up = this.pinUpAt();
     return [
-      pin('pin-up', up, this.afterLid(), 'M4 35h36M14 35V16h10v19M34 26V8m-6 6l6-6 6 6'),
+      pin('pin-up', up, this.lidOn(), 'M4 35h36M14 35V16h10v19M34 26V8m-6 6l6-6 6 6'),
       pin('pin-down', this.pinDownAt(), up !== null, 'M4 35h36M14 35v-6h10v6M34 8v18m-6-6l6 6 6-6'),
     ];
   });
@@ -268,7 +277,8 @@ export class StovePage {
   title(): string {
     const s = this.current();
     if (!s) return '';
-    if (s.step.id === 'vent' && this.told('valve-open')) return this.words('stove.venting');
+    if ((s.step.id === 'vent' || s.step.id === 'first-vent') && this.told('valve-open'))
+      return this.words('stove.venting');
     return this.words(`step.${s.step.text}.title`, this.params());
   }
   nextTitle(step: NonNullable<ReturnType<typeof this.current>>['step']): string {

@@ -26,7 +26,7 @@ export function nextTap(current: TimedStep | null, gate: boolean, taps: readonly
   const told = (kind: StoredEvent['kind']): boolean => taps.some((e) => e.kind === kind);
   if (!current) return 'done';
   if (gate) return 'heat-on';
-  if (current.step.id === 'vent' && !told('valve-open')) return 'valve-open';
+  if ((current.step.id === 'vent' || current.step.id === 'first-vent') && !told('valve-open')) return 'valve-open';
   if (current.step.id === 'finish-check' && !told('core')) return 'thermometer';
   return 'done';
 }

@@ -26,7 +26,7 @@ const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
             {{ t('ribbon.waits') }}
           </button>
         </span>
-        <p-popover #pop><ek-waits [waits]="waits()" /></p-popover>
+        <p-popover #pop [ariaLabel]="t('waits.title')"><ek-waits [waits]="waits()" /></p-popover>
       </div>
       <svg
         [attr.viewBox]="'0 0 ' + view.w + ' ' + view.h"
