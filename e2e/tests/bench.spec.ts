@@ -253,7 +253,7 @@ test('the chosen point is taken and moved on the map; all curves; set beside the
   await page.keyboard.press('Escape');
   await page
     .locator('[data-program="B"]')
-    .getByRole('button', { name: /as last time/ })
+    .getByRole('button', { name: /last time/ })
     .click();
   await expect(page.locator('[data-program="B"] h3')).toContainText(/min/);
   await noBarriers(page);

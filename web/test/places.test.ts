@@ -1,6 +1,6 @@
 import { cookFormat, kitchenSchema, plan, type Cook, type StoredEvent } from '@einkorn/core';
 import { Drafts } from '../src/app/bench/drafts';
-import { sameDoneness } from '../src/app/bench/pressure-figures';
+import { namedWhereClear, sameDoneness } from '../src/app/bench/pressure-figures';
 import { logFeature, LogActions } from '../src/app/log/log.slice';
 import { shelfFeature, ShelfActions } from '../src/app/shelf/shelf.slice';
 import { stoveReducer, StoveActions } from '../src/app/stove/stove.slice';
@@ -145,4 +145,15 @@ test('the hold of equal doneness is read between the columns of the map', () => 
   const at = (e: number, n: number) =>
     sameDoneness(map, { ...turkeyPlan, grain: { ...turkeyPlan.grain!, equivalentMin: e } }, n);
   expect([at(25, 0), at(10, 0), at(31, 0), at(55, 10)]).toEqual([1.5, 0, null, 1.5]);
+});
+
+test('a program known to cooks is named on the map where its name has room: not under a letter, not over another', () => {
+  const map = { holdMin: [0, 15], naturalFullMin: 19 };
+  const known = [
+    { holdMin: 3, naturalMin: 10 },
+    { holdMin: 4, naturalMin: 17 },
+    { holdMin: 5, naturalMin: 17 },
+    { holdMin: 14, naturalMin: 0 },
+  ];
+  expect(namedWhereClear(known, [{ x: 2.5, y: 10 }], map)).toEqual([false, true, false, true]);
 });

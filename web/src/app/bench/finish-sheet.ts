@@ -79,6 +79,7 @@ import { TryIt } from './try-it';
                 }}
               </p>
             }
+            <ek-try-it sheet="finish" />
           </section>
           <aside>
             <ek-salt-sum [plan]="p" [foods]="foods()" [own]="ownSalt()" (set)="salt($event)" />
@@ -100,7 +101,6 @@ import { TryIt } from './try-it';
             <p class="quiet">{{ t('finish.authority') }}</p>
           </aside>
         </div>
-        <ek-try-it sheet="finish" />
       }
     </ng-container>
   `,
@@ -130,6 +130,9 @@ import { TryIt } from './try-it';
       border-bottom: 1px solid var(--hair);
       min-height: 44px;
       padding: 4px 0;
+    }
+    ek-try-it {
+      margin-top: 14px;
     }
     .no {
       font-weight: 700;

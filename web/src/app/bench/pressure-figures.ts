@@ -101,13 +101,14 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
         mode: 'text+markers',
         x: known.map((k) => k.holdMin),
         y: known.map((k) => k.naturalMin),
-        text: known.map((k) => `${k.holdMin} + ${k.naturalMin === 0 ? t('pressure.word-quick') : k.naturalMin}`),
+        text: namedWhereClear(known, points, m).map((clear, i) => (clear ? programName(known[i]!, t) : '')),
+        customdata: known.map((k) => programName(k, t)) as never,
         textposition: known.map((k) =>
           k.holdMin > 0.75 * m.holdMin.at(-1)! ? 'middle left' : 'middle right',
         ) as never,
         textfont: { size: 13, color: token('quiet') },
         marker: { size: 9, symbol: 'diamond-open', color: token('quiet'), line: { width: 2, color: token('quiet') } },
-        hovertemplate: `${t('pressure.told')}: %{text}<extra></extra>`,
+        hovertemplate: `${t('pressure.told')}: %{customdata}<extra></extra>`,
       } as never,
       {
         type: 'scatter',
@@ -126,7 +127,7 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
       },
     ],
     layout: {
-      margin: { l: 50, r: 8, t: 6, b: 42 },
+      margin: { l: 50, r: 8, t: 6, b: 38 },
       xaxis: axis(t('pressure.x'), { range: [0, m.holdMin.at(-1)], showgrid: false }),
       yaxis: axis(t('pressure.y'), { range: [-0.6, m.naturalFullMin + 1.5], showgrid: false }),
       shapes: [
@@ -200,6 +201,36 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
   };
 }
 
+const programName = (k: { holdMin: number; naturalMin: number }, t: Words): string =>
+  `${k.holdMin} + ${k.naturalMin === 0 ? t('pressure.word-quick') : k.naturalMin}`;
+
+/** Sizes on the smallest map, px: its plot, a letter in its circle, the name of a program beside its diamond. */
+const drawn = { w: 400, h: 150, letter: 15, name: [56, 9] as const };
+/**
+ * Which programs have room for their name beside the diamond: not under a letter, nor over a name that stands already. The
+ * others keep their diamond, and their name under the pointer.
+ */
+export function namedWhereClear(
+  known: readonly { holdMin: number; naturalMin: number }[],
+  points: readonly { x: number; y: number }[],
+  m: Pick<DonenessMap, 'holdMin' | 'naturalFullMin'>,
+): boolean[] {
+  const most = m.holdMin.at(-1)!;
+  const px = (x: number, y: number): [number, number] => [(x / most) * drawn.w, (y / (m.naturalFullMin + 2)) * drawn.h];
+  const taken: { x0: number; x1: number; y: number; r: number }[] = points.map((q) => {
+    const [x, y] = px(q.x, q.y);
+    return { x0: x - drawn.letter, x1: x + drawn.letter, y, r: drawn.letter };
+  });
+  return known.map((k) => {
+    const [x, y] = px(k.holdMin, k.naturalMin);
+    const left = k.holdMin > 0.75 * most;
+    const [x0, x1] = left ? [x - drawn.name[0], x] : [x, x + drawn.name[0]];
+    const clear = taken.every((b) => x1 < b.x0 || x0 > b.x1 || Math.abs(y - b.y) > b.r + drawn.name[1]);
+    if (clear) taken.push({ x0, x1, y, r: drawn.name[1] });
+    return clear;
+  });
+}
+
 /** A band's name in the middle of where it lies, if it has room there. */
 function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number) => number): object[] {
   let sx = 0;
@@ -213,7 +244,8 @@ function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number)
       n += 1;
     }),
   );
-  if (n < 5) return [];
+  // A sliver has no room for its word.
+  if (n < 0.06 * m.holdMin.length * m.naturalMin.length) return [];
   return [
     {
       x: sx / n,
@@ -287,8 +319,9 @@ export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
         : []),
     ],
     layout: {
-      margin: { l: 44, r: 10, t: 14, b: 36 },
-      xaxis: axis(t('chart.minutes'), { range: [0, last * 1.01] }),
+      margin: { l: 44, r: 10, t: 14, b: 24 },
+      // The heading says what the axis is.
+      xaxis: axis('', { range: [0, last * 1.01] }),
       yaxis: axis('°C', { range: [20, 128], dtick: 20 }),
       shapes: [
         {

@@ -64,50 +64,52 @@ import { WhyText } from './why-text';
               </div>
             }
           </section>
-          <section class="two" [attr.aria-label]="t('pressure.two')">
-            @if (p.program.program; as only) {
-              <p class="only">{{ t('pressure.program', { name: t('program.' + only) }) }}</p>
-            }
-            @for (x of pair(); track x.key) {
-              <article [class.used]="x.key === 'A'" [attr.data-program]="x.key">
-                <h3>
-                  <span class="letter" [class.solid]="x.key === 'A'">{{ x.key }}</span> {{ name(t, x.plan) }}
-                </h3>
-                <dl>
-                  <dt>{{ t('pressure.shut-to-open') }}</dt>
-                  <dd>{{ fmt.number(lidMin(x.plan)) }} min</dd>
-                  @if (starch(x.plan); as g) {
-                    <dt>{{ t('verdict.' + g.kind) }}</dt>
-                    <dd>
-                      @if (g.kind === 'grain') {
-                        {{ t('band.' + g.band) }}, {{ fmt.number(g.at) }} ± {{ fmt.number(g.spread, 1) }} %
-                      } @else {
-                        {{ t('band.' + g.band) }}, × {{ fmt.number(g.at, 2) }}
-                      }
-                    </dd>
+          <div class="side">
+            <section class="two" [attr.aria-label]="t('pressure.two')">
+              @if (p.program.program; as only) {
+                <p class="only">{{ t('pressure.program', { name: t('program.' + only) }) }}</p>
+              }
+              @for (x of pair(); track x.key) {
+                <article [class.used]="x.key === 'A'" [attr.data-program]="x.key">
+                  <h3>
+                    <span class="letter" [class.solid]="x.key === 'A'">{{ x.key }}</span> {{ name(t, x.plan) }}
+                  </h3>
+                  <dl>
+                    <dt>{{ t('pressure.shut-to-open') }}</dt>
+                    <dd>{{ fmt.number(lidMin(x.plan)) }} min</dd>
+                    @if (starch(x.plan); as g) {
+                      <dt>{{ t('verdict.' + g.kind) }}</dt>
+                      <dd>
+                        @if (g.kind === 'grain') {
+                          {{ t('band.' + g.band) }}, {{ fmt.number(g.at) }} ± {{ fmt.number(g.spread, 1) }} %
+                        } @else {
+                          {{ t('band.' + g.band) }}, × {{ fmt.number(g.at, 2) }}
+                        }
+                      </dd>
+                    }
+                    @for (v of x.plan.plants; track v.ingredient) {
+                      <dt>{{ t('food.' + (foods()[v.ingredient] ?? v.ingredient)) }}</dt>
+                      <dd [class.stop-text]="v.verdict === 'hard'">{{ t('plant.' + v.verdict) }}</dd>
+                    }
+                    @if (worst(x.plan); as m) {
+                      <dt>{{ t('verdict.meat') }}</dt>
+                      <dd [class.stop-text]="!m.ok">{{ fmt.celsius(m.coreC) }}, {{ t('meat.' + m.texture) }}</dd>
+                    }
+                  </dl>
+                  @if (x.key === 'A') {
+                    <p class="in-use">{{ t('pressure.in-use') }}</p>
+                  } @else {
+                    @if (last(); as l) {
+                      <button type="button" class="last" (click)="asLastTime()">
+                        {{ t('pressure.last-time', { date: fmt.day(l.startedMs) }) }}
+                      </button>
+                    }
+                    <p-button severity="secondary" size="small" [label]="t('pressure.use-b')" (onClick)="use(x.plan)" />
                   }
-                  @for (v of x.plan.plants; track v.ingredient) {
-                    <dt>{{ t('food.' + (foods()[v.ingredient] ?? v.ingredient)) }}</dt>
-                    <dd [class.stop-text]="v.verdict === 'hard'">{{ t('plant.' + v.verdict) }}</dd>
-                  }
-                  @if (worst(x.plan); as m) {
-                    <dt>{{ t('verdict.meat') }}</dt>
-                    <dd [class.stop-text]="!m.ok">{{ fmt.celsius(m.coreC) }}, {{ t('meat.' + m.texture) }}</dd>
-                  }
-                </dl>
-                @if (x.key === 'A') {
-                  <p class="in-use">{{ t('pressure.in-use') }}</p>
-                } @else {
-                  @if (last(); as l) {
-                    <button type="button" class="last" (click)="asLastTime()">
-                      {{ t('pressure.last-time', { date: fmt.day(l.startedMs) }) }}
-                    </button>
-                  }
-                  <p-button severity="secondary" size="small" [label]="t('pressure.use-b')" (onClick)="use(x.plan)" />
-                }
-              </article>
-            }
-          </section>
+                </article>
+              }
+            </section>
+          </div>
         </div>
         <div class="hands">
           @for (m of minutes(); track m.id) {
@@ -180,30 +182,7 @@ import { WhyText } from './why-text';
                 })
               "
             />
-            <div class="foot">
-              <details>
-                <summary>{{ t('chart.table') }}</summary>
-                <table>
-                  <thead>
-                    <tr>
-                      <th>{{ t('chart.minutes') }}</th>
-                      <th>°C</th>
-                      <th>kPa</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    @for (r of table(p); track r.m) {
-                      <tr>
-                        <td>{{ fmt.number(r.m, 1) }}</td>
-                        <td>{{ fmt.number(r.c, 1) }}</td>
-                        <td>{{ fmt.number(r.k, 0) }}</td>
-                      </tr>
-                    }
-                  </tbody>
-                </table>
-              </details>
-              <p class="quiet caution">{{ t('caution.pressure') }}</p>
-            </div>
+            <p class="quiet caution">{{ t('caution.pressure') }}</p>
           </section>
           <ek-chances />
         </div>
@@ -402,11 +381,6 @@ export class PressureSheet {
           dish: withOverrides(dish, { holdMin: undefined, release: undefined, pressure: undefined }),
         }),
       );
-  }
-  table(p: Plan): { m: number; c: number; k: number }[] {
-    return p.curve.minutes.flatMap((m, i) =>
-      i % 8 === 0 ? [{ m, c: p.curve.tempC[i]!, k: p.curve.gaugeKpa[i]! }] : [],
-    );
   }
 }
 

@@ -21,6 +21,8 @@ const shown = (id: string, family: string): boolean =>
   selector: 'ek-schools',
   imports: [TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  // Their room is kept while they are worked out, so that nothing jumps when they come.
+  host: { '[style.--lines]': 'expected()' },
   template: `
     <ng-container *transloco="let t">
       @if (schools().length > 0 && starch(); as g) {
@@ -68,6 +70,11 @@ const shown = (id: string, family: string): boolean =>
     </ng-container>
   `,
   styles: `
+    @media (min-width: 761px) {
+      :host {
+        min-height: calc(var(--lines) * 23px + 32px);
+      }
+    }
     .schools {
       border-top: 1px solid var(--hair);
       margin-top: 4px;
@@ -78,8 +85,9 @@ const shown = (id: string, family: string): boolean =>
       grid-template-columns: 122px 84px minmax(0, 1fr) 112px 124px;
       gap: 10px;
       align-items: center;
-      min-height: 25px;
+      min-height: 23px;
       font-size: 16.5px;
+      line-height: 1.15;
     }
     .ml {
       text-align: right;
@@ -116,7 +124,7 @@ const shown = (id: string, family: string): boolean =>
     }
     .track {
       position: relative;
-      height: 25px;
+      height: 23px;
     }
     .track i {
       position: absolute;
@@ -136,7 +144,7 @@ const shown = (id: string, family: string): boolean =>
     .rail {
       left: 0;
       right: 0;
-      top: 12.5px;
+      top: 11.5px;
       height: 1px;
       background: var(--hair);
     }
@@ -198,6 +206,13 @@ export class Schools {
     return this.raw()
       .filter((s) => shown(s.id, this.plan()?.family ?? ''))
       .map((s) => ({ ...s, near: Math.abs(s.ml - ml) / ml < 0.06 }));
+  });
+  /** How many lines will come: one for pasta, the four ratios and what is told of this family for a grain. */
+  readonly expected = computed(() => {
+    const p = this.plan();
+    if (!p || !this.starch()) return 0;
+    if (p.pasta) return 1;
+    return ['equal', 'quarter', 'half', 'double', 'three-to-one', 'knuckle'].filter((id) => shown(id, p.family)).length;
   });
   x = (index: number): number => {
     const { from, to: end } = this.ends();
