@@ -1,4 +1,5 @@
 import type { Dish, Ingredient } from '../src/dish/schema';
+import { readDish } from '../src/dish/read';
 import { findFood } from '../src/food/find';
 import { gather } from '../src/plan/gather';
 import { sentence } from '../src/plan/ledger';
@@ -172,6 +173,44 @@ describe('the water sum', () => {
     expect(gramsOfRow(soaked, 'soak')).toBeGreaterThan(40);
     expect(value(row(soaked, 'soak').reason.terms, 'soak-minutes')).toBe(30);
     expect(maybe(p, 'soak')).toBeUndefined();
+  });
+  test('a stew without starch: what stands free is what was poured and given, less what went', () => {
+    const stew = readDish({
+      format: 'einkorn.dish/1',
+      title: 'Venison stew',
+      family: 'casserole',
+      serves: 4,
+      ingredients: [
+        g('venison', 'venison', 700),
+        g('onion', 'onion', 200),
+        { id: 'oil', food: 'oil-neutral', amount: { value: 2, unit: 'tbsp' } },
+        { id: 'wine', food: 'wine-red', amount: { value: 150, unit: 'ml' } },
+        { id: 'broth', food: 'broth-low-salt', amount: { value: 300, unit: 'ml' } },
+      ],
+    });
+    const x = plan(stew, hut);
+    expect(maybe(x, 'grain')).toBeUndefined();
+    const given = x.liquid.ledger.filter((r) => r.item.startsWith('from:')).reduce((s, r) => s + r.grams, 0);
+    expect(given).toBeGreaterThan(100);
+    const left =
+      gramsOfRow(x, 'added') + given + gramsOfRow(x, 'steam') + gramsOfRow(x, 'film') + gramsOfRow(x, 'reduced');
+    expect(gramsOfRow(x, 'reduced')).toBeLessThan(0);
+    expect(-gramsOfRow(x, 'sauce')).toBeCloseTo(left, 6);
+    expect(Math.abs(x.liquid.ledger.reduce((s, r) => s + r.grams, 0))).toBeLessThan(1e-6);
+    expect(maybe(x, 'gravy')).toBeUndefined();
+  });
+  test('a measured gravy stands as what it differs by', () => {
+    const biryani = demoDish('lamb-apricot-biryani');
+    const own = plan(biryani, hut).firstStage!.gravyG;
+    const x = plan({ ...biryani, overrides: { gravyMl: Math.round(own) + 80 } }, hut);
+    const r = row(x, 'gravy');
+    expect(r.grams).toBeCloseTo(Math.round(own) + 80 - x.firstStage!.gravyG, 6);
+    expect(value(r.reason.terms, 'gravy-difference')).toBe(r.grams);
+    expect(Math.abs(x.liquid.ledger.reduce((s, y) => s + y.grams, 0))).toBeLessThan(1e-6);
+  });
+  test('a sauce that was asked for is remembered as yours', () => {
+    const x = plan(turkeyRice({ overrides: { ledger: { sauce: 30 } } }), hut);
+    expect(Math.abs(row(x, 'sauce').reason.overruled! - -gramsOfRow(p, 'sauce'))).toBeLessThan(1);
   });
   test('in plain figures: shares as percent, small numbers with a digit', () => {
     const terms: Term[] = [

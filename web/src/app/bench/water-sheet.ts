@@ -66,7 +66,13 @@ const barPx = 330;
             />
           </div>
         </div>
-        <div class="ledger" [class.long]="rows().length > 8" role="table" [attr.aria-label]="t('water.ledger')">
+        <div
+          class="ledger"
+          [class.long]="rows().length > 8"
+          [class.deep]="rows().length > 11"
+          role="table"
+          [attr.aria-label]="t('water.ledger')"
+        >
           <div class="line axis" role="row">
             <span role="columnheader" class="quiet">{{ t('water.must-have') }}</span>
             <span class="bars" role="presentation">
