@@ -1,0 +1,395 @@
+import { readDish } from '../src/dish/read';
+import type { Dish, Family, Ingredient } from '../src/dish/schema';
+import { fryPlan, fryMinutes } from '../src/plan/fry';
+import { finishPlan, heldBack } from '../src/plan/finish';
+import { gather, sharesWater, type Item } from '../src/plan/gather';
+import { placeOf } from '../src/plan/place';
+import { plan } from '../src/plan/plan';
+import { baseAreaCm2, pots } from '../src/pot/profile';
+import { demo, demoDish } from './helpers/demo';
+import { hut, plainRice, turkeyRice } from './helpers/dishes';
+
+/*
+ * What a cook does with each thing before the lid locks, as it is done at the stove [common practice]: what is fried and
+ * what waits, what lies where, in which order the pan is filled, and what comes after the pin.
+ */
+const pot = pots.find((p) => p.id === hut.potId)!;
+type Thing = Partial<Ingredient> & { food: string };
+const board = (family: Family, ...things: Thing[]): Dish =>
+  readDish({
+    format: 'einkorn.dish/1',
+    title: 'Board',
+    family,
+    serves: 4,
+    ingredients: things.map((t, i) => ({ id: `i${i}`, amount: { value: 200, unit: 'g' }, ...t })),
+  });
+const starchOf: Partial<Record<Family, Thing>> = {
+  'one-pot-pasta': { food: 'penne' },
+  'layered-pasta': { food: 'lasagne-sheet' },
+  'steamed-side': { food: 'carrot' },
+  casserole: { food: 'beef-stew' },
+};
+/** One thing beside the starch (and the broth) of a family, as it stands on the board. */
+const one = (family: Family, thing: Thing): { g: ReturnType<typeof gather>; item: Item } => {
+  const g = gather(board(family, thing, starchOf[family] ?? { food: 'rice-long' }, { food: 'broth' }));
+  return { g, item: g.items[0]! };
+};
+
+describe('what joins when, and in what state it meets the lid', () => {
+  const rows: [Family, Thing, Item['joins'], Item['state']][] = [
+    ['one-pot-grain', { food: 'onion' }, 'fry', 'sweated'],
+    ['one-pot-grain', { food: 'carrot' }, 'fry', 'sweated'],
+    ['one-pot-grain', { food: 'zucchini' }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'okra' }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'garlic' }, 'fry', 'sweated'],
+    ['one-pot-grain', { food: 'spice-ground' }, 'fry', 'raw'],
+    ['one-pot-grain', { food: 'spice-whole' }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'wine-white' }, 'fry', 'raw'],
+    ['one-pot-grain', { food: 'ghee' }, 'fry', 'raw'],
+    ['one-pot-grain', { food: 'chicken-thigh' }, 'fry', 'part-seared'],
+    ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 20 } }, 'fry', 'part-seared'],
+    ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 6 } }, 'fry', 'browned'],
+    ['one-pot-grain', { food: 'beef-ground', prep: { state: 'browned' } }, 'fry', 'browned'],
+    ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'frozen' } }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'chicken-cooked' }, 'stack', 'cooked'],
+    ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'cooked' } }, 'stack', 'cooked'],
+    ['one-pot-grain', { food: 'spinach' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'peas-frozen' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'herb-fresh' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'lemon-juice' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'yogurt' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'cheese-hard' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'cream-heavy' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'starch' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'nuts' }, 'topping', 'raw'],
+    ['one-pot-grain', { food: 'tomato-sauce' }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'carrot', place: 'rack' }, 'stack', 'raw'],
+    ['plain-grain', { food: 'onion' }, 'stack', 'raw'],
+    ['porridge', { food: 'milk' }, 'stack', 'raw'],
+    ['porridge', { food: 'cream-heavy' }, 'finish', 'raw'],
+    ['layered-pasta', { food: 'cream-heavy' }, 'stack', 'raw'],
+    ['one-pot-pasta', { food: 'cream-heavy' }, 'finish', 'raw'],
+    ['steamed-side', { food: 'broccoli' }, 'stack', 'raw'],
+    ['steamed-side', { food: 'lemon-juice' }, 'finish', 'raw'],
+    ['steamed-side', { food: 'onion' }, 'stack', 'raw'],
+  ];
+  test.each(rows)('%s: %j', (family, thing, joins, state) => {
+    const { item } = one(family, thing);
+    expect([item.joins, item.state]).toEqual([joins, state]);
+  });
+  test('the cook’s word goes before the planner’s', () => {
+    expect(one('one-pot-grain', { food: 'spinach', joins: 'stack' }).item.joins).toBe('stack');
+    expect(one('one-pot-grain', { food: 'zucchini', joins: 'fry' }).item.state).toBe('sweated');
+  });
+  test('rice is turned in fat for a risotto and a pilaf, and where the cook says so; pasta never', () => {
+    const joins = (family: Family, thing: Thing): string =>
+      gather(board(family, thing, { food: 'broth' })).grain!.joins;
+    expect(joins('risotto', { food: 'rice-arborio' })).toBe('fry');
+    expect(joins('coated-grain', { food: 'rice-basmati' })).toBe('fry');
+    expect(joins('one-pot-grain', { food: 'rice-long' })).toBe('stack');
+    expect(joins('one-pot-grain', { food: 'rice-long', prep: { coated: true } })).toBe('fry');
+    expect(joins('coated-grain', { food: 'rice-basmati', prep: { coated: false } })).toBe('stack');
+  });
+  test('the liquid to set is the first plain one under the lid; without any it is water', () => {
+    const main = (...things: Thing[]) => gather(board('one-pot-grain', { food: 'rice-long' }, ...things)).main;
+    expect(main({ food: 'soy-sauce' }, { food: 'coconut-milk' }).food.id).toBe('water');
+    expect(main({ food: 'soy-sauce' }, { food: 'coconut-milk' }).grams).toBe(0);
+    expect(main({ food: 'broth', joins: 'finish' }, { food: 'water' }).food.id).toBe('water');
+    expect(main({ food: 'broth-low-salt' }, { food: 'water' }).food.id).toBe('broth-low-salt');
+    const bowl = gather(demoDish('goat-curry-bowl-rice'));
+    expect([bowl.main.ingredient.place, bowl.inBowl]).toEqual(['inner-bowl', true]);
+    expect(bowl.items.filter((i) => sharesWater(bowl, i)).map((i) => i.food.id)).toEqual(['rice-long', 'water']);
+  });
+  test('pasta goes by the minutes on its own packet', () => {
+    const at = (packetMinutes?: number) =>
+      gather(board('one-pot-pasta', { food: 'penne', ...(packetMinutes ? { prep: { packetMinutes } } : {}) })).grain!;
+    expect(at(7).food.packetMin![0]).toBe(7);
+    expect(at(7).food.grain!.eRef[0]).toBeLessThan(at(13).food.grain!.eRef[0]);
+    expect(at().food.packetMin![0]).toBeGreaterThan(8);
+  });
+});
+
+describe('where it lies', () => {
+  const rows: [Family, Thing, string][] = [
+    ['one-pot-grain', { food: 'chicken-thigh' }, 'base'],
+    ['one-pot-grain', { food: 'chicken-breast' }, 'top'],
+    ['one-pot-grain', { food: 'chicken-cooked' }, 'top'],
+    ['one-pot-grain', { food: 'egg' }, 'rack'],
+    ['rack-over-grain', { food: 'chicken-thigh' }, 'rack'],
+    ['noodle-soup', { food: 'chicken-breast' }, 'base'],
+    ['risotto', { food: 'chicken-breast' }, 'base'],
+    ['one-pot-grain', { food: 'onion' }, 'base'],
+    ['one-pot-grain', { food: 'zucchini' }, 'top'],
+    ['one-pot-grain', { food: 'tomato' }, 'top'],
+    ['one-pot-grain', { food: 'tomato', joins: 'fry' }, 'top'],
+    ['one-pot-grain', { food: 'tomato-sauce' }, 'top'],
+    ['one-pot-grain', { food: 'soy-sauce' }, 'liquid'],
+    ['one-pot-grain', { food: 'beans-canned' }, 'base'],
+    ['one-pot-grain', { food: 'cream-heavy', joins: 'stack' }, 'top'],
+    ['one-pot-grain', { food: 'salt' }, 'liquid'],
+    ['steamed-side', { food: 'broccoli' }, 'rack'],
+    ['casserole', { food: 'zucchini' }, 'base'],
+    ['casserole', { food: 'venison' }, 'base'],
+    ['one-pot-grain', { food: 'onion', place: 'top' }, 'top'],
+  ];
+  test.each(rows)('%s: %j lies in or on: %s', (family, thing, place) => {
+    const { g, item } = one(family, thing);
+    expect(placeOf(g, item)).toBe(place);
+  });
+  test('grain stands in its water: level in the pot, or in the bowl of its own', () => {
+    const grain = (dish: Dish): string => placeOf(gather(dish), gather(dish).grain!);
+    expect(grain(turkeyRice())).toBe('grain');
+    expect(grain(demoDish('goat-curry-bowl-rice'))).toBe('inner-bowl');
+    for (const place of ['rack', 'liquid'] as const)
+      expect(() => grain(board('one-pot-grain', { food: 'rice-long', place }))).toThrow(/cannot lie on a/);
+    expect(() => one('one-pot-grain', { food: 'carrot', place: 'inner-bowl' }).g).not.toThrow();
+    const { g, item } = one('one-pot-grain', { food: 'carrot', place: 'inner-bowl' });
+    expect(() => placeOf(g, item)).toThrow(/pot-in-pot/);
+  });
+});
+
+describe('the pan', () => {
+  const fry = (dish: Dish) => fryPlan(gather(dish), pot);
+  const full = board(
+    'one-pot-grain',
+    { food: 'garlic', amount: { value: 8, unit: 'g' } },
+    { food: 'wine-white' },
+    { food: 'onion' },
+    { food: 'spice-ground', amount: { value: 5, unit: 'g' } },
+    { food: 'celery' },
+    { food: 'chicken-thigh', prep: { thicknessMm: 25 } },
+    { food: 'beef-ground' },
+    { food: 'oil-olive', amount: { value: 2, unit: 'tbsp' } },
+    { food: 'rice-long', prep: { coated: true } },
+    { food: 'broth' },
+  );
+  const foods = (dish: Dish, ids: readonly string[]): string[] =>
+    ids.map((id) => dish.ingredients.find((i) => i.id === id)!.food);
+
+  test('fat, crumbs, pieces, vegetables, garlic, spice, grain, wine: each until what the cook sees', () => {
+    const steps = fry(full);
+    expect(
+      foods(
+        full,
+        steps.map((s) => s.ingredient),
+      ),
+    ).toEqual([
+      'oil-olive',
+      'beef-ground',
+      'chicken-thigh',
+      'onion',
+      'celery',
+      'garlic',
+      'spice-ground',
+      'rice-long',
+      'wine-white',
+    ]);
+    expect(steps.map((s) => s.until)).toEqual([
+      'fat-hot',
+      'crumbs-half-brown',
+      'no-pink-outside',
+      'translucent',
+      'translucent',
+      'fragrant',
+      'fragrant',
+      'every-kernel-coated',
+      'reduced',
+    ]);
+    expect(steps.map((s) => s.minutes)).toEqual([4, 4, 5, 4, 1, 0.75, 0.5, 1.5, 0]);
+    expect(steps.map((s) => s.order)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
+    expect(steps.every((s) => s.trouble === undefined)).toBe(true);
+    expect(fryMinutes(steps)).toBeCloseTo(20.75 + 1.5, 9);
+    expect(fryMinutes([])).toBe(0);
+  });
+  test('a piece covers its mass over density and thickness; what is over 85 % of the base goes in batches', () => {
+    const pieces = (grams: number, thicknessMm: number) =>
+      fry(
+        board(
+          'one-pot-grain',
+          { food: 'chicken-thigh', amount: { value: grams, unit: 'g' }, prep: { thicknessMm } },
+          { food: 'rice-long' },
+        ),
+      )[0]!;
+    const density = gather(full).items.find((i) => i.food.id === 'chicken-thigh')!.food.densityGPerMl[0];
+    expect(pieces(400, 20).coverCm2).toBeCloseTo(400 / density / 2, 6);
+    const fits = 0.85 * baseAreaCm2(pot) * density * 2;
+    expect(pieces(fits - 5, 20).batches).toBeUndefined();
+    const two = pieces(fits + 5, 20);
+    expect([two.batches, two.minutes, two.takeOut, two.takeOutWhy]).toEqual([2, 10, true, 'base-is-needed']);
+    expect(two.coverCm2).toBeCloseTo((fits + 5) / density / 2 / 2, 6);
+    expect(pieces(fits - 5, 20).takeOut).toBe(false);
+  });
+  test('browned on purpose: each of two sides by its thickness, from 2 to 6 minutes', () => {
+    const minutes = (thicknessMm: number): number =>
+      fry(
+        board(
+          'one-pot-grain',
+          { food: 'chicken-thigh', prep: { thicknessMm, state: 'browned' } },
+          { food: 'rice-long' },
+        ),
+      )[0]!.minutes;
+    expect([10, 24, 40, 60].map(minutes)).toEqual([4, 6, 10, 12]);
+    const step = fry(
+      board(
+        'one-pot-grain',
+        { food: 'chicken-thigh', prep: { thicknessMm: 24, state: 'browned' } },
+        { food: 'rice-long' },
+      ),
+    )[0]!;
+    expect([step.until, step.aim]).toEqual(['brown-half-through', 'half']);
+    expect(fry(full).find((s) => s.until === 'no-pink-outside')!.aim).toBe('colour');
+  });
+  test('what lies on top later waits in a bowl', () => {
+    const d = board('one-pot-grain', { food: 'leek', place: 'top' }, { food: 'onion' }, { food: 'rice-long' });
+    expect(fry(d).map((s) => [s.takeOut, s.takeOutWhy ?? null])).toEqual([
+      [true, 'lies-on-top'],
+      [false, null],
+    ]);
+  });
+  test('a cook’s own order is kept, and what it costs is said', () => {
+    const d = (order: string[]): Dish => ({
+      ...board(
+        'one-pot-grain',
+        { food: 'oil-olive' },
+        { food: 'chicken-thigh' },
+        { food: 'onion' },
+        { food: 'garlic' },
+        { food: 'rice-long' },
+      ),
+      overrides: { fryOrder: order },
+    });
+    const trouble = (order: string[]) => fry(d(order)).map((s) => [s.ingredient, s.trouble ?? null]);
+    expect(trouble(['i0', 'i2', 'i1', 'i3'])).toEqual([
+      ['i0', null],
+      ['i2', null],
+      ['i1', 'steams'],
+      ['i3', null],
+    ]);
+    expect(trouble(['i0', 'i3', 'i1', 'i2'])[1]).toEqual(['i3', 'burns']);
+    expect(trouble(['i1', 'i0', 'i2', 'i3'])[0]).toEqual(['i1', 'sticks']);
+    // What the cook did not name follows in the planner's order.
+    expect(trouble(['i0']).map(([id]) => id)).toEqual(['i0', 'i1', 'i2', 'i3']);
+    expect(trouble(['i0', 'i1', 'i3', 'i2'])[2]).toEqual(['i3', 'burns']);
+  });
+});
+
+describe('after the pin', () => {
+  const codes = (dish: Dish, meat = true): string[] => finishPlan(gather(dish), meat).map((f) => f.code);
+  test('open, thermometer, what cooks on the heat left, what only melts, herbs, the crust, then rest and fork', () => {
+    const d = board(
+      'one-pot-grain',
+      { food: 'rice-long' },
+      { food: 'herb-fresh' },
+      { food: 'cheese-hard' },
+      { food: 'spinach' },
+      { food: 'starch' },
+      { food: 'nuts' },
+      { food: 'chicken-thigh' },
+    );
+    expect(codes(d)).toEqual(['open', 'check', 'stir-in', 'slurry', 'dairy', 'herbs', 'topping', 'rest', 'fork']);
+    expect(codes(d, false)).not.toContain('check');
+    expect(finishPlan(gather(d), true).map((f) => f.order)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
+    expect(finishPlan(gather(d), true, true).map((f) => f.code)).toContain('wide-dish');
+    const by = Object.fromEntries(finishPlan(gather(d), true).map((f) => [f.code, f]));
+    expect(foodsOf(d, by['stir-in']!.ingredients)).toEqual(['spinach']);
+    expect(foodsOf(d, by['topping']!.ingredients)).toEqual(['nuts']);
+    expect([by['rest']!.minutes, by['fork']!.minutes, by['topping']!.minutes]).toEqual([4, 1, 10]);
+  });
+  const foodsOf = (d: Dish, ids: readonly string[]): string[] =>
+    ids.map((id) => d.ingredients.find((i) => i.id === id)!.food);
+  test('frozen peas need longer than leaves; seafood its four minutes', () => {
+    const stir = (food: string) =>
+      finishPlan(gather(board('one-pot-grain', { food: 'rice-long' }, { food })), false)[1]!;
+    expect([stir('peas-frozen').minutes, stir('mixed-frozen').minutes, stir('spinach').minutes]).toEqual([5, 5, 1.5]);
+    const shrimp = finishPlan(
+      gather(board('one-pot-grain', { food: 'rice-long' }, { food: 'shrimp', joins: 'finish' })),
+      true,
+    );
+    expect(shrimp.find((f) => f.code === 'seafood')).toMatchObject({ minutes: 4, ingredients: ['i1'] });
+  });
+  test('risotto simmers and is served; pasta stands; soup and roots are served at once', () => {
+    expect(codes(demoDish('guinea-fowl-mushroom-risotto')).slice(0, 3)).toEqual(['open', 'check', 'simmer']);
+    expect(codes(demoDish('guinea-fowl-mushroom-risotto')).at(-1)).toBe('serve');
+    expect(codes(demoDish('pork-fennel-bean-rigatoni')).at(-1)).toBe('stand');
+    expect(codes(demoDish('rabbit-mustard-orzo-soup')).at(-1)).toBe('serve');
+    expect(codes(demoDish('small-potatoes-rack'), false)).toEqual(expect.arrayContaining(['open', 'serve']));
+    expect(codes(plainRice(), false)).toEqual(['open', 'rest', 'fork']);
+  });
+  test('why each thing waits', () => {
+    const why = (thing: Thing): string =>
+      heldBack(gather(board('one-pot-grain', { food: 'rice-long' }, thing)))[0]!.why;
+    expect(
+      [
+        { food: 'yogurt' },
+        { food: 'lemon-juice' },
+        { food: 'nuts' },
+        { food: 'cheese-hard' },
+        { food: 'spinach' },
+        { food: 'leek', joins: 'finish' as const },
+      ].map(why),
+    ).toEqual([
+      'curdles-under-pressure',
+      'acid-at-the-end',
+      'stays-crisp',
+      'melts-after-pressure',
+      'gone-in-minutes',
+      'you-decided',
+    ]);
+  });
+  test.each([...demo.keys()])('%s: everything on the board is used once, and nothing is left over', (id) => {
+    const dish = demoDish(id);
+    const p = plan(dish, hut);
+    const used = [
+      ...p.stack.map((l) => l.ingredient),
+      ...p.finish.flatMap((f) => f.ingredients),
+      ...p.fry.map((f) => f.ingredient),
+    ];
+    const seasonings = gather(dish).items.filter((i) => i.food.kind === 'seasoning' || i.food.kind === 'fat');
+    const missing = dish.ingredients.filter(
+      (i) => !used.includes(i.id) && !seasonings.some((s) => s.ingredient.id === i.id),
+    );
+    expect(missing.map((i) => i.id)).toEqual([]);
+    const twice = p.finish.flatMap((f) => f.ingredients).filter((x) => p.stack.some((l) => l.ingredient === x));
+    expect(twice).toEqual([]);
+  });
+});
+
+describe('warnings', () => {
+  const worst = (dish: Dish, kitchen = hut) => plan(dish, kitchen).warnings.map((w) => [w.severity, w.code]);
+  test('stops come first, and the manual is always named', () => {
+    const d = turkeyRice({ overrides: { holdMin: 0, release: { kind: 'quick' } } }, 1500);
+    const list = worst(d);
+    const rank = list.map(([s]) => ['stop', 'caution', 'info'].indexOf(s!));
+    expect(rank).toEqual([...rank].sort((a, b) => a - b));
+    expect(list).toContainEqual(['stop', 'over-full']);
+    expect(list.at(-1)).toEqual(['info', 'manual']);
+  });
+  test('altitude is told from 300 m on', () => {
+    const told = (altitudeM: number): boolean =>
+      worst(plainRice(), { ...hut, altitudeM }).some(([, c]) => c === 'altitude');
+    expect([told(299), told(300)]).toEqual([false, true]);
+  });
+  test('rice over the water stops, pasta that peeks is only pressed under', () => {
+    expect(worst(plainRice({ overrides: { liquidMl: 20 } }))).toContainEqual(['stop', 'grain-dry']);
+    const pasta = demoDish('pork-fennel-bean-rigatoni');
+    const shares = [100, 300, 400, 450, 500, 550, 600, 700, 900].map((liquidMl) =>
+      worst({ ...pasta, overrides: { liquidMl } })
+        .map(([, c]) => c)
+        .filter((c) => c === 'pasta-peeks' || c === 'grain-dry'),
+    );
+    // From dry over peeking to covered, never back.
+    expect([...new Set(shares.flat())]).toEqual(['grain-dry', 'pasta-peeks']);
+    expect(shares.at(-1)).toEqual([]);
+    expect(shares.every((s) => s.length <= 1)).toBe(true);
+  });
+  test('what is put under pressure though it curdles is named', () => {
+    const d = { ...turkeyRice() };
+    d.ingredients = [
+      ...d.ingredients,
+      { id: 'yogurt', food: 'yogurt', amount: { value: 100, unit: 'g' }, joins: 'stack' },
+    ];
+    const w = plan(d, hut).warnings.find((x) => x.code === 'curdles')!;
+    expect([w.severity, w.text.includes('yogurt')]).toEqual(['caution', true]);
+    expect(plan(turkeyRice(), hut).warnings.some((x) => x.code === 'curdles')).toBe(false);
+  });
+});
