@@ -1,5 +1,30 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { Hut } from './hut';
+
+/** The application for all tests of a file; an error in any of its pages fails the test that met it. */
+export function aHut(): Pick<Hut, 'url' | 'stop' | 'start'> {
+  const broken: string[] = [];
+  let own: Hut;
+  test.beforeAll(async () => {
+    own = await Hut.open();
+  });
+  test.afterAll(() => own.close());
+  test.beforeEach(({ context }) => {
+    broken.length = 0;
+    context.on('weberror', (e) => broken.push(e.error().message));
+  });
+  test.afterEach(() => {
+    expect(broken).toEqual([]);
+  });
+  return {
+    get url() {
+      return own.url;
+    },
+    stop: () => own.stop(),
+    start: () => own.start(),
+  };
+}
 
 /** Nothing serious or critical on this screen; the painted chart is told in a table beside it. */
 export async function noBarriers(page: Page): Promise<void> {

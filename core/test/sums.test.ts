@@ -276,22 +276,75 @@ describe('scorch: points of docs/engine.md to a logistic', () => {
     expect(x.scorch.reasons.find((r) => r.code === 'liquid-short')!.points).toBeCloseTo(6 * short, 6);
     expect(plan(plainRice(), hut).scorch.reasons.map((r) => r.code)).not.toContain('liquid-short');
   });
+  /** Exactly these reasons and no other. */
+  const codes = (dish: Dish, kitchen = hut): string[] =>
+    scorch(dish, kitchen)
+      .reasons.map((r) => r.code)
+      .sort();
+  const always = ['barrier', 'deep-liquid'];
+  const turkeyAnd = (...more: Ingredient[]): string[] =>
+    codes(withMore(turkey, ...more)).filter((c) => !always.includes(c));
+  const noFat = { ...turkey, ingredients: turkey.ingredients.filter((i) => i.id !== 'oil') };
   test('nothing is charged that is not there', () => {
-    expect(
-      scorch(turkey)
-        .reasons.map((r) => r.code)
-        .sort(),
-    ).toEqual(['barrier', 'deep-liquid']);
-    const dairyOnTop = withMore(turkey, g('cream', 'cream-heavy', 60, { joins: 'stack', place: 'top' }));
-    expect(scorch(dairyOnTop).reasons.map((r) => r.code)).not.toContain('dairy-at-base');
-    const honeyAfter = withMore(turkey, g('honey', 'sugar', 20, { joins: 'finish' }));
-    expect(scorch(honeyAfter).reasons.map((r) => r.code)).not.toContain('sugary');
-    const warm = (keepWarmMin: number): Dish => ({
-      ...withMore(turkey, { ...tomato, place: 'top' }),
-      overrides: { keepWarmMin },
+    expect(codes(turkey)).toEqual(always);
+    expect(plan(plainRice(), hut).pot.liquidLevelMm).toBeLessThan(25);
+    expect(codes(plainRice())).toEqual(['rinsed-grain-on-base']);
+    expect(codes(plainRice({}, 4))).toEqual(['deep-liquid', 'rinsed-grain-on-base']);
+    expect(turkeyAnd(g('flour', 'starch', 20, { joins: 'stack' }))).toEqual(['thickener-at-base']);
+    expect(turkeyAnd(g('flour', 'starch', 20))).toEqual([]);
+    expect(turkeyAnd(g('cream', 'cream-heavy', 60, { joins: 'stack', place: 'top' }))).toEqual([]);
+    expect(turkeyAnd(g('cream', 'cream-heavy', 60, { place: 'base' }))).toEqual([]);
+    expect(turkeyAnd(g('cheese', 'cheese-hard', 60, { joins: 'topping', place: 'base' }))).toEqual([]);
+    expect(turkeyAnd(g('sugar', 'sugar', 20, { joins: 'finish' }))).toEqual([]);
+    expect(codes(noFat)).toEqual([...always, 'fried-dry']);
+    // Garlic that is not fried needs no fat, and a sausage gives its own.
+    expect(codes(changed(noFat, 'garlic', { joins: 'stack' }))).toEqual(always);
+    expect(codes(withMore(noFat, g('bacon', 'bacon', 60)))).toEqual(always);
+    expect(codes(withMore(noFat, g('bacon', 'bacon', 60, { joins: 'stack' })))).toContain('fried-dry');
+    expect(codes(changed(plainRice(), 'rice', { joins: 'fry' }))).toContain('coated-grain-on-base');
+  });
+  test('a flame and a strong plate are charged where they are', () => {
+    const flux = (id: string): number => {
+      const x = pots.find((y) => y.id === id)!;
+      return (x.powerW * x.efficiency) / ((Math.PI / 4) * (x.diameterMm / 10) ** 2);
+    };
+    for (const x of pots) {
+      const found = codes(turkey, { ...hut, potId: x.id });
+      expect(found.includes('gas-flame')).toBe(x.kind !== 'electric');
+      expect(found.includes('strong-plate')).toBe(flux(x.id) > 5);
+    }
+  });
+  test('kept warm is charged from the eleventh minute on, and only to something thick', () => {
+    const warm = (keepWarmMin: number, ...more: Ingredient[]): string[] =>
+      codes({ ...withMore(turkey, ...more), overrides: { keepWarmMin } });
+    const onTop = { ...tomato, place: 'top' as const };
+    expect(warm(60)).toEqual(always);
+    expect(warm(10, onTop)).toEqual(always);
+    expect(warm(11, onTop)).toEqual([...always, 'kept-warm']);
+    expect(warm(60, { ...onTop, joins: 'finish' })).toEqual(always);
+  });
+  test('every point that can be helped names its remedy; what protects has none', () => {
+    const worst = {
+      ...withMore(turkey, tomato, g('cream', 'cream-heavy', 60, { joins: 'stack', place: 'base' })),
+      overrides: { deglazed: false, stirredDown: true, keepWarmMin: 60 },
+    };
+    expect(Object.fromEntries(scorch(worst).reasons.map((r) => [r.code, r.remedy ?? null]))).toEqual({
+      'fond-unscraped': 'deglaze-and-scrape',
+      'thick-tomato-at-base': 'tomato-on-top',
+      'dairy-at-base': 'dairy-at-the-end',
+      'deep-liquid': null,
+      barrier: null,
+      'kept-warm': 'take-it-out',
+      'stirred-down': 'do-not-stir',
     });
-    expect(scorch(warm(10)).reasons.map((r) => r.code)).not.toContain('kept-warm');
-    expect(scorch(warm(11)).reasons.map((r) => r.code)).toContain('kept-warm');
+    expect(scorch(worst).level).toBe('high');
+    expect(
+      scorch(worst)
+        .reasons.filter((r) => r.points < 0)
+        .every((r) => r.after === undefined),
+    ).toBe(true);
+    expect(scorch(turkeyRice({ overrides: { deglazed: false, stirredDown: true } })).level).toBe('watch');
+    expect(scorch(turkeyRice({ overrides: { deglazed: false } })).level).toBe('low');
   });
 });
 

@@ -1,20 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { answer, millilitres, noBarriers, tab } from '../helpers';
-import { Hut } from '../hut';
+import { aHut, answer, millilitres, noBarriers, tab } from '../helpers';
 
-let hut: Hut;
-test.beforeAll(async () => {
-  hut = await Hut.open();
-});
-test.afterAll(() => hut.close());
-const broken: string[] = [];
-test.beforeEach(({ context }) => {
-  broken.length = 0;
-  context.on('weberror', (e) => broken.push(e.error().message));
-});
-test.afterEach(() => {
-  expect(broken).toEqual([]);
-});
+const hut = aHut();
 
 test('a jambalaya from nothing, by the keyboard alone', async ({ page }) => {
   await page.goto(`${hut.url}/shelf`);

@@ -1,20 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { noBarriers } from '../helpers';
-import { Hut } from '../hut';
+import { aHut, noBarriers } from '../helpers';
 
-let hut: Hut;
-test.beforeAll(async () => {
-  hut = await Hut.open();
-});
-test.afterAll(() => hut.close());
-const broken: string[] = [];
-test.beforeEach(({ context }) => {
-  broken.length = 0;
-  context.on('weberror', (e) => broken.push(e.error().message));
-});
-test.afterEach(() => {
-  expect(broken).toEqual([]);
-});
+const hut = aHut();
 
 const title = (page: Page) => page.locator('.main h1');
 const done = (page: Page) => page.locator('[data-tap="done"]');

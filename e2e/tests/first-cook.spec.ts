@@ -1,21 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { answer, millilitres, noBarriers, tab } from '../helpers';
-import { Hut } from '../hut';
+import { aHut, answer, millilitres, noBarriers, tab } from '../helpers';
 
-let hut: Hut;
-test.beforeAll(async () => {
-  hut = await Hut.open();
-});
-test.afterAll(() => hut.close());
-// Nothing may break unseen: an error in the page fails the test that met it.
-const broken: string[] = [];
-test.beforeEach(({ context }) => {
-  broken.length = 0;
-  context.on('weberror', (e) => broken.push(e.error().message));
-});
-test.afterEach(() => {
-  expect(broken).toEqual([]);
-});
+const hut = aHut();
 
 async function openTurkey(page: Page): Promise<void> {
   await page.goto(`${hut.url}/shelf`);

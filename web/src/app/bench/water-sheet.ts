@@ -96,7 +96,7 @@ const barPx = 330;
                 @for (tick of ticks(); track tick.g) {
                   <i class="grid" [style.left.px]="tick.x"></i>
                 }
-                <svg class="bar" [attr.width]="330" height="27">
+                <svg class="bar" width="330" height="100%" viewBox="0 0 330 27" preserveAspectRatio="none">
                   <rect
                     [attr.x]="r.left"
                     y="4"
@@ -105,10 +105,11 @@ const barPx = 330;
                     [attr.fill]="r.row.item === 'added' ? 'var(--steam)' : r.lost ? 'none' : r.fill"
                     stroke="var(--ink)"
                     stroke-width="1.4"
+                    vector-effect="non-scaling-stroke"
                     [attr.stroke-dasharray]="r.lost ? '3 3' : null"
                   />
                   @if (r.row.item !== 'added') {
-                    <path [attr.d]="'M' + r.dropAt + ' 22.5v5'" stroke="var(--ink)" stroke-width="1.4" />
+                    <path [attr.d]="'M' + r.dropAt + ' 22.5v9'" stroke="var(--ink)" stroke-width="1.4" />
                   }
                 </svg>
                 @if (r.turn !== null) {
