@@ -40,6 +40,7 @@ import { RatingScale } from '../ui/rating-scale';
 import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
+import { otherPots, pinTaps, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
@@ -47,10 +48,6 @@ import { stepParams } from './step-text';
 import { atGate, kept, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
 import { WriteDown, type Told } from './write-down';
-
-/** A cook that began longer ago than this is not of this evening; and so many others have room beside this one. */
-const eveningMs = 12 * 3_600_000;
-const mostOthers = 2;
 
 /** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
 @Component({
@@ -147,20 +144,7 @@ export class StovePage {
   readonly nextTap = computed(() => nextTap(this.current(), this.gate(), this.tapsKept()));
   readonly ownTimers = computed(() => ownTimers(this.tapsKept(), this.now()));
   private readonly running = this.store.selectSignal(stoveFeature.selectRunning);
-  /** Other pots of the same evening, each with the clock of its own step. */
-  readonly others = computed(() => {
-    const now = this.wall();
-    if (this.practice()) return [];
-    return this.running()
-      .filter((c) => c.id !== this.id() && c.practice === undefined && Math.abs(now - c.startedMs) < eveningMs)
-      .slice(0, mostOthers)
-      .map((c) => {
-        const r = replan(c.plan.steps, c.startedMs, c.events, now);
-        const s = r.steps[r.current];
-        const left = s ? s.startMs + s.step.minutes * 60_000 - now : 0;
-        return { id: c.id, title: c.dish.title, left };
-      });
-  });
+  readonly others = computed(() => (this.practice() ? [] : otherPots(this.running(), this.id(), this.wall())));
   readonly minimumC = computed(() => Math.max(0, ...(this.cook()?.plan.meats.map((m) => m.safeMinimumC) ?? [])));
   /** The pin as the devices show it, or as the taps tell. */
   readonly pinIsUp = computed(() => this.dials().pinUp ?? (this.pinUpAt() !== null && this.pinDownAt() === null));
@@ -175,42 +159,10 @@ export class StovePage {
     const r = this.timed();
     return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
   });
-  /** A lid is on: that of the first stage, or the one on the whole dish. */
-  private readonly lidOn = computed(() => {
-    const lids = ['first-fill', 'first-open', 'lock'];
-    const done = this.timed()
-      ?.steps.filter((s) => s.done && lids.includes(s.step.id))
-      .at(-1)?.step.id;
-    return done === 'first-fill' || done === 'lock';
-  });
-  /** The two taps of the pin: when each was made or is due, and whether it can be made now. */
-  readonly pins = computed(() => {
-    const pin = (kind: 'pin-up' | 'pin-down', atMs: number | null, open: boolean, drawn: string) => {
-      const waits = this.timed()?.steps.filter((s) => s.step.expects === kind);
-      const dueMs = (waits?.find((s) => !s.done) ?? waits?.at(-1))?.endMs ?? null;
-      return { kind, atMs, whenMs: atMs ?? dueMs, ready: open && atMs === null, drawn };
-    };
-    const up = this.pinUpAt();
-    return [
-      pin('pin-up', up, this.lidOn(), 'M4 35h36M14 35V16h10v19M34 26V8m-6 6l6-6 6 6'),
-      pin('pin-down', this.pinDownAt(), up !== null, 'M4 35h36M14 35v-6h10v6M34 8v18m-6-6l6 6 6-6'),
-    ];
-  });
+  readonly pins = computed(() => pinTaps(this.timed(), this.pinUpAt(), this.pinDownAt()));
   readonly timers = computed(() => {
     const r = this.timed();
-    if (!r) return [];
-    const out: { key: string; ms: number; share: number }[] = [];
-    const stageEnd = (stage: string): number | null =>
-      r.steps.filter((s) => s.step.stage === stage).at(-1)?.endMs ?? null;
-    const start = this.cook()!.startedMs;
-    const add = (key: string, at: number | null): void => {
-      if (at !== null && at > this.now())
-        out.push({ key, ms: at - this.now(), share: (this.now() - start) / Math.max(1, at - start) });
-    };
-    if (!this.afterLid()) add('lid', r.steps.find((s) => s.step.id === 'lock')?.endMs ?? null);
-    add('open', r.steps.find((s) => s.step.id === 'finish-open')?.startMs ?? stageEnd('natural'));
-    add('serve', r.serveMs);
-    return out.slice(0, Math.max(1, 3 - this.ownTimers().length - this.others().length));
+    return r ? timesTo(r, this.cook()!.startedMs, this.now(), this.ownTimers().length + this.others().length) : [];
   });
   private readonly minute = computed(() => Math.floor(this.now() / 20_000));
   readonly drawing = computed((): (() => Figure) => {

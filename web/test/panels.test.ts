@@ -1,0 +1,98 @@
+import { kitchenSchema, plan, readDish, replan, type Cook, type CookEvent } from '@einkorn/core';
+import { demoDishes } from '../../server/src/demo/dishes';
+import { lidIsOn, otherPots, pinTaps, timesTo } from '../src/app/stove/panels';
+
+const startMs = Date.UTC(2026, 10, 20, 17);
+const min = (m: number): number => startMs + m * 60_000;
+const planned = (id: keyof typeof demoDishes) =>
+  plan(readDish(demoDishes[id]), kitchenSchema.parse({ altitudeM: 1180 }));
+const turkey = planned('turkey-leek-lemon');
+const biryani = planned('lamb-apricot-biryani');
+const done = (step: string, m: number): CookEvent => ({ kind: 'done', step, atMs: min(m) });
+const at = (p: typeof turkey, events: CookEvent[], m: number) => replan(p.steps, startMs, events, min(m));
+
+describe('the lid and its pin', () => {
+  const rows: [string, typeof turkey, CookEvent[], boolean][] = [
+    ['before it is locked', turkey, [done('stack', 20)], false],
+    ['locked', turkey, [done('lock', 21)], true],
+    ['on the first stage', biryani, [done('first-fill', 20)], true],
+    ['off between the stages', biryani, [done('first-fill', 20), done('first-open', 60)], false],
+    ['on the whole', biryani, [done('first-fill', 20), done('first-open', 60), done('lock', 64)], true],
+  ];
+  test.each(rows)('%s', (_, p, events, on) => {
+    const timed = at(p, events, 65);
+    expect(lidIsOn(timed)).toBe(on);
+    const [up, down] = pinTaps(timed, null, null);
+    expect([up!.ready, down!.ready]).toEqual([on, false]);
+  });
+  test('a pin is tapped once, its fall only after its rise, and each shows when it was or is due', () => {
+    const timed = at(turkey, [done('lock', 21), { kind: 'pin-up', atMs: min(28) }], 29);
+    const [up, down] = pinTaps(timed, min(28), null);
+    expect(up).toMatchObject({ ready: false, whenMs: min(28), atMs: min(28) });
+    expect(down!.ready).toBe(true);
+    expect(down!.whenMs).toBe(timed.steps.find((s) => s.step.expects === 'pin-down')!.endMs);
+  });
+  test('in two stages the one that is due is the next one', () => {
+    const due = (events: CookEvent[]): number | null => pinTaps(at(biryani, events, 70), null, null)[0]!.whenMs;
+    const first: CookEvent[] = [done('first-fill', 20), { kind: 'pin-up', atMs: min(30) }, done('first-open', 66)];
+    expect(due(first)).toBe(at(biryani, first, 70).steps.find((s) => s.step.id === 'heat-up')!.endMs);
+    expect(due([done('first-fill', 20)])!).toBeLessThan(due(first)!);
+  });
+  test('nothing is known yet: nothing can be tapped', () => {
+    expect(pinTaps(null, null, null).every((x) => !x.ready && x.whenMs === null)).toBe(true);
+  });
+});
+
+describe('time to what comes', () => {
+  test('to the lid while it is off, to its opening and to the table always, until they are past', () => {
+    const keys = (events: CookEvent[], m: number): string[] =>
+      timesTo(at(turkey, events, m), startMs, min(m), 0).map((x) => x.key);
+    expect(keys([], 1)).toEqual(['lid', 'open', 'serve']);
+    expect(keys([done('lock', 21)], 22)).toEqual(['open', 'serve']);
+    expect(keys([done('lock', 21), done('finish-open', 50)], 51)).toEqual(['serve']);
+  });
+  test('shares grow with the clock, and other panels take their room', () => {
+    const share = (m: number): number => timesTo(at(turkey, [], m), startMs, min(m), 0).at(-1)!.share;
+    expect(share(0)).toBe(0);
+    expect(share(10)).toBeGreaterThan(share(5));
+    expect(timesTo(at(turkey, [], 1), startMs, min(1), 1)).toHaveLength(2);
+    expect(timesTo(at(turkey, [], 1), startMs, min(1), 5)).toHaveLength(1);
+  });
+});
+
+describe('other pots of the evening', () => {
+  const cook = (id: string, more: Partial<Cook> = {}): Cook => ({
+    format: 'einkorn.cook/1',
+    id,
+    dishId: null,
+    dish: readDish(demoDishes['plain-long-grain']),
+    plan: planned('plain-long-grain'),
+    startedMs: startMs,
+    finishedMs: null,
+    events: [],
+    outcome: null,
+    ...more,
+  });
+  test('this one, practices, those of another day and a third one stay out', () => {
+    const practice = { seed: 1, faults: [], surprise: false, speed: 10, hands: 'you' as const };
+    const found = otherPots(
+      [
+        cook('own'),
+        cook('a'),
+        cook('practice', { practice }),
+        cook('old', { startedMs: min(-13 * 60) }),
+        cook('b'),
+        cook('c'),
+      ],
+      'own',
+      min(2),
+    );
+    expect(found.map((x) => x.id)).toEqual(['a', 'b']);
+  });
+  test('its clock is that of its own step, and goes below nothing when it is overdue', () => {
+    const first = cook('a').plan.steps[0]!;
+    const left = (m: number): number => otherPots([cook('a')], 'own', min(m))[0]!.left;
+    expect(left(1)).toBeCloseTo((first.minutes - 1) * 60_000, 0);
+    expect(left(first.minutes + 5)).toBeCloseTo(-5 * 60_000, 0);
+  });
+});
