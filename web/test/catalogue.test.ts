@@ -1,5 +1,6 @@
 import {
   evaluate,
+  eventKinds,
   schedule,
   foodIds,
   kitchenSchema,
@@ -76,6 +77,10 @@ test('everything said about the dishes of the hut, in three pots, well and badly
     }
   }
   expect([...missing].sort()).toEqual([]);
+});
+
+test('everything that a tap can tell has a word in the log', () => {
+  expect(eventKinds.filter((k) => !has(`event.${k}`))).toEqual([]);
 });
 
 test('a rescue that goes into the cook has the words of its steps', () => {

@@ -9,6 +9,8 @@ import {
   ratingScales,
   type RatingKey,
   type StoredEvent,
+  keptEvents,
+  restarts,
 } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -70,7 +72,7 @@ const kinds: Record<RatingKey, string> = {
               }}</span>
             </h2>
             <ek-chart class="chart" [figure]="drawing()" [redraw]="theme()" [label]="t('log.curve-label')" />
-            <p class="quiet from-taps">{{ t('log.from-taps') }}</p>
+            <p class="quiet from-taps">{{ t(again() ? 'log.again' : 'log.from-taps') }}</p>
           </section>
           <section class="panel rate">
             <h2>
@@ -224,9 +226,11 @@ export class CookPage {
   readonly happened = computed(
     () => this.cook()?.events.filter((e) => !['done', 'gauge', 'timer-stop'].includes(e.kind)) ?? [],
   );
+  /** The lid was locked again in the middle. */
+  readonly again = computed(() => restarts(keptEvents(this.cook()?.events ?? [])).length > 0);
   figure(e: StoredEvent): string {
     if (e.value === undefined) return '';
-    const unit = { core: ' °C', weight: ' g', timer: ' min' }[e.kind as string] ?? '';
+    const unit = { core: ' °C', weight: ' g', timer: ' min', rescued: ' min' }[e.kind as string] ?? '';
     return `${this.fmt.number(e.value, e.kind === 'core' ? 1 : 0)}${unit}`;
   }
   pattern = (k: RatingKey): string => patternOf(kinds[k]);
