@@ -58,7 +58,7 @@ const kinds: Record<RatingKey, string> = {
               {{ t('pot-name.' + c.plan.pot.id) }}</span
             >
             @if (c.dishId) {
-              <a class="again" [routerLink]="['/bench', c.dishId, 'water']">{{ t('log.again') }}</a>
+              <a class="again" [routerLink]="['/bench', c.dishId, 'water']">{{ t('log.two-runs') }}</a>
             }
           </header>
           @if (lookBack(); as d) {
@@ -72,7 +72,7 @@ const kinds: Record<RatingKey, string> = {
               }}</span>
             </h2>
             <ek-chart class="chart" [figure]="drawing()" [redraw]="theme()" [label]="t('log.curve-label')" />
-            <p class="quiet from-taps">{{ t(again() ? 'log.again' : 'log.from-taps') }}</p>
+            <p class="quiet from-taps">{{ t(again() ? 'log.two-runs' : 'log.from-taps') }}</p>
           </section>
           <section class="panel rate">
             <h2>
