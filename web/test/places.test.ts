@@ -156,4 +156,7 @@ test('a program known to cooks is named on the map where its name has room: not 
     { holdMin: 14, naturalMin: 0 },
   ];
   expect(namedWhereClear(known, [{ x: 2.5, y: 10 }], map)).toEqual([false, true, false, true]);
+  // Nor where the word of a zone stands.
+  const zone = { x: 5.5, y: 17, text: 'fluffy' };
+  expect(namedWhereClear(known.slice(1, 2), [zone], map)).toEqual([false]);
 });

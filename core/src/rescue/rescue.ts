@@ -85,7 +85,7 @@ const movers: Record<Symptom, Mover> = {
         step('scrape-base'),
         step('add-thin', { ml }),
         ...(thick.length > 0 ? [step('thick-on-top', { ingredient: thick[0]! })] : []),
-        step('restart', { holdMin: Math.round(left) }),
+        left < 0.5 ? step('restart-brief') : step('restart', { holdMin: Math.round(left) }),
       ],
       effect: { doneShare: want > 0 ? Math.min(1, done / want) : 0, holdMin: Math.round(left) },
       clock: { minutes: takesMin.openAndLock, holdMin: Math.round(left) },

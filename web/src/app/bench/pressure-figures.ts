@@ -64,6 +64,7 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
   // What cooks are told for such a dish, as small open diamonds.
   const known = schedulesFor(p).filter((k) => k.holdMin <= m.holdMin.at(-1)! && k.naturalMin <= m.naturalFullMin + 1);
   const words = p.pasta ? [...pastaWords, 'soft'] : starchOf(p)!.scale.names;
+  const zones = words.flatMap((w, i) => bandLabel(m, i, t(`band.${w}`), step));
   return {
     data: [
       {
@@ -101,7 +102,9 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
         mode: 'text+markers',
         x: known.map((k) => k.holdMin),
         y: known.map((k) => k.naturalMin),
-        text: namedWhereClear(known, points, m).map((clear, i) => (clear ? programName(known[i]!, t) : '')),
+        text: namedWhereClear(known, [...points, ...zones], m).map((clear, i) =>
+          clear ? programName(known[i]!, t) : '',
+        ),
         customdata: known.map((k) => programName(k, t)) as never,
         textposition: known.map((k) =>
           k.holdMin > 0.75 * m.holdMin.at(-1)! ? 'middle left' : 'middle right',
@@ -181,7 +184,7 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
               },
             ]
           : []),
-        ...words.flatMap((w, i) => bandLabel(m, i, t(`band.${w}`), step)),
+        ...zones,
         ...(meat.length > 1
           ? [
               {
@@ -205,21 +208,23 @@ const programName = (k: { holdMin: number; naturalMin: number }, t: Words): stri
   `${k.holdMin} + ${k.naturalMin === 0 ? t('pressure.word-quick') : k.naturalMin}`;
 
 /** Sizes on the smallest map, px: its plot, a letter in its circle, the name of a program beside its diamond. */
-const drawn = { w: 400, h: 150, letter: 15, name: [56, 9] as const };
+const drawn = { w: 400, h: 150, letter: 15, word: 32, name: [56, 9] as const };
 /**
  * Which programs have room for their name beside the diamond: not under a letter, nor over a name that stands already. The
  * others keep their diamond, and their name under the pointer.
  */
 export function namedWhereClear(
   known: readonly { holdMin: number; naturalMin: number }[],
-  points: readonly { x: number; y: number }[],
+  points: readonly { x: number; y: number; text?: string }[],
   m: Pick<DonenessMap, 'holdMin' | 'naturalFullMin'>,
 ): boolean[] {
   const most = m.holdMin.at(-1)!;
   const px = (x: number, y: number): [number, number] => [(x / most) * drawn.w, (y / (m.naturalFullMin + 2)) * drawn.h];
   const taken: { x0: number; x1: number; y: number; r: number }[] = points.map((q) => {
     const [x, y] = px(q.x, q.y);
-    return { x0: x - drawn.letter, x1: x + drawn.letter, y, r: drawn.letter };
+    // A word of a zone is wider than the letter of a program.
+    const half = q.text === undefined ? drawn.letter : drawn.word;
+    return { x0: x - half, x1: x + half, y, r: drawn.letter };
   });
   return known.map((k) => {
     const [x, y] = px(k.holdMin, k.naturalMin);
@@ -231,8 +236,14 @@ export function namedWhereClear(
   });
 }
 
+interface Zone {
+  x: number;
+  y: number;
+  text: string;
+}
+
 /** A band's name in the middle of where it lies, if it has room there. */
-function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number) => number): object[] {
+function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number) => number): Zone[] {
   let sx = 0;
   let sy = 0;
   let n = 0;
@@ -256,7 +267,7 @@ function bandLabel(m: DonenessMap, band: number, text: string, step: (x: number)
       bgcolor: token('enamel'),
       borderpad: 2,
       opacity: 0.92,
-    },
+    } as Zone,
   ];
 }
 

@@ -58,7 +58,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
             <div class="asks">
               @for (a of asks(); track a) {
                 <label [for]="'ask-' + a">
-                  <span>{{ t('ask.' + a) }}</span>
+                  <span>{{ t(askKey(a)) }}</span>
                   @if (numbers[a]; as n) {
                     <p-inputnumber
                       [ngModel]="$any(answers()[a] ?? null)"
@@ -71,7 +71,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
                       buttonLayout="horizontal"
                       [inputStyle]="{ width: '7rem', textAlign: 'center' }"
                       [inputId]="'ask-' + a"
-                      [ariaLabel]="t('ask.' + a)"
+                      [ariaLabel]="t(askKey(a))"
                     />
                   } @else if (a === 'waterLeft') {
                     <p-selectbutton
@@ -90,7 +90,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
                       [filter]="a === 'food'"
                       [ngModel]="$any(answers()[a] ?? null)"
                       (ngModelChange)="answer(a, $event)"
-                      [ariaLabel]="t('ask.' + a)"
+                      [ariaLabel]="t(askKey(a))"
                       appendTo="body"
                     />
                   }
@@ -123,11 +123,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
           </p>
           <p class="row">
             @if (move()?.clock; as clock) {
-              <p-button
-                size="large"
-                [label]="t(clock.holdMin === undefined ? 'rescue.apply' : 'rescue.apply-again', clockWords(clock))"
-                (onClick)="keep(clock)"
-              />
+              <p-button size="large" [label]="t(applyKey(clock), clockWords(clock))" (onClick)="keep(clock)" />
               <p-button size="large" severity="secondary" [label]="t('rescue.note-only')" (onClick)="keep(null)" />
             } @else {
               <p-button size="large" [label]="t('rescue.noted')" [disabled]="!move()" (onClick)="keep(null)" />
@@ -305,6 +301,14 @@ export class RescueDialog {
     if (typeof e['gramsPerMin'] === 'number')
       return this.word('rescue.effect-simmer', { g: this.fmt.number(e['gramsPerMin'], 0) });
     return '';
+  }
+  applyKey(c: Detour): string {
+    return c.holdMin === undefined ? 'rescue.apply' : c.holdMin === 0 ? 'rescue.apply-brief' : 'rescue.apply-again';
+  }
+  /** Minutes of what is asked by what went wrong. */
+  askKey(a: Ask): string {
+    if (a !== 'minutes') return `ask.${a}`;
+    return this.symptom() === 'release-forgotten' ? 'ask.minutes-over' : 'ask.minutes-lid';
   }
   clockWords(c: Detour): Record<string, string> {
     return { minutes: this.fmt.minutes(c.minutes), hold: this.fmt.minutes(c.holdMin ?? 0) };
