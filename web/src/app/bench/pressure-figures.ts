@@ -359,12 +359,13 @@ export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
           : []),
       ],
       annotations: [
+        // An early pin has no room for its words between the axis and itself.
         note(
-          p.program.pinUpMin - 0.4,
+          p.program.pinUpMin < 0.26 * last ? 0.01 * last : p.program.pinUpMin - 0.4,
           104,
           t('pressure.pin-up', { min: Math.round(p.program.pinUpMin) }),
           token('ink'),
-          { xanchor: 'right' },
+          { xanchor: p.program.pinUpMin < 0.26 * last ? 'left' : 'right' },
         ),
         note((start + end) / 2, 126, `<b>${t('stage.hold', { min: p.program.holdMin })}</b>`),
         ...(meat
