@@ -39,16 +39,8 @@ export { outlook, type Outlook, type Reality } from './clock/outlook';
 export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
 export { endsSomething, keptEvents, ofThisRun, restarts, runsBefore } from './clock/rescued';
-export {
-  eventKinds,
-  ownHoldMin,
-  replan,
-  runsByItself,
-  type CookEvent,
-  type EventKind,
-  type Replanned,
-  type TimedStep,
-} from './clock/replan';
+export { eventKinds, type CookEvent, type EventKind, type TimedStep } from './clock/event';
+export { ownHoldMin, replan, runsByItself, type Replanned } from './clock/replan';
 export * from './clock/record';
 export { lived } from './clock/lived';
 export { became, loadOfFirst, loadOfPlan, type Became } from './clock/became';

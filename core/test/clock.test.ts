@@ -1,4 +1,5 @@
-import { replan, type CookEvent } from '../src/clock/replan';
+import type { CookEvent } from '../src/clock/event';
+import { replan } from '../src/clock/replan';
 import type { Step } from '../src/plan/document';
 import { plan } from '../src/plan/plan';
 import { hut, turkeyRice } from './helpers/dishes';

@@ -71,3 +71,48 @@ test('opened much too soon, the meat is said to need more', () => {
   expect(planned.meats[0]!.ok).toBe(true);
   expect(outlook(thick, hut, planned, { toPinMin: 4, holdMin: 0, naturalMin: 0 }).advice).toBe('meat-needs-more');
 });
+
+describe('a run that was broken off counts with what it cooked', () => {
+  const hold = p.program.minutesToPressure + p.program.holdMin;
+  const seen = [on - 3, on + 1, hold].map((atMin) => see({ broken: [{ atMin, detourMin: 4 }], givenMin: 2 }));
+  test('the later it was opened, the shorter the new hold, and the texture is kept as long as there is a hold to fit', () => {
+    const holds = seen.map((o) => o.holdMin);
+    expect(holds).toEqual([...holds].sort((a, b) => b - a));
+    expect(holds[0]).toBeLessThanOrEqual(p.program.holdMin + 1);
+    for (const o of seen) if (o.holdMin > 0) expect(Math.abs(o.softer)).toBeLessThan(1.5);
+    expect(seen.every((o) => o.holdChangeMin === o.holdMin - 2)).toBe(true);
+  });
+  test('opened after the whole hold there is none left; the steam that left makes it drier, what was poured in softer', () => {
+    const wetter = see({ broken: [{ atMin: hold, detourMin: 4, addMl: 60 }], givenMin: 2 });
+    expect([seen[2]!.holdMin, wetter.holdMin]).toEqual([0, 0]);
+    expect(seen[2]!.moisture!).toBeLessThan(p.grain!.moisture);
+    expect(wetter.moisture!).toBeGreaterThan(seen[2]!.moisture!);
+    expect(wetter.softer).toBeGreaterThan(seen[2]!.softer + 1);
+  });
+  test('it costs steam and time, and meat is never less done for it', () => {
+    expect(seen[2]!.sauce!.freeG).toBeLessThanOrEqual(see({}).sauce!.freeG + 1);
+    for (const o of seen) expect(o.laterMin).toBeGreaterThan(1);
+    const core = (o: (typeof seen)[number]): number => o.meats[0]!.cautiousCoreC;
+    expect(core(seen[2]!)).toBeGreaterThanOrEqual(p.meats[0]!.cautiousCoreC - 1);
+    expect(seen.every((o) => o.meats.every((m) => m.ok))).toBe(true);
+  });
+  test('broken off twice counts twice', () => {
+    const twice = see({
+      broken: [
+        { atMin: on + 1, detourMin: 4 },
+        { atMin: on, detourMin: 4 },
+      ],
+      givenMin: 2,
+    });
+    expect(twice.holdMin).toBeLessThanOrEqual(seen[1]!.holdMin);
+    expect(twice.laterMin).toBeGreaterThan(seen[1]!.laterMin);
+  });
+  test('a late pin of the new run takes off from the new hold', () => {
+    const late = see({ broken: [{ atMin: on - 3, detourMin: 4 }], givenMin: 3, toPinMin: on });
+    expect(late.holdMin).toBeLessThanOrEqual(seen[0]!.holdMin);
+    expect(late.softer).toBeGreaterThan(-1.5);
+  });
+});
+test('the sauce is told with the rest: more steam, less of it', () => {
+  expect(see({}).sauce).toEqual({ freeG: expect.closeTo(p.grain!.freeSauceG, 0), band: p.grain!.sauce });
+});

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { lived } from '../src/clock/lived';
 import { actualOf, curveFromTaps, type Cook, type StoredEvent } from '../src/clock/record';
-import { replan, type CookEvent } from '../src/clock/replan';
+import type { CookEvent } from '../src/clock/event';
+import { replan } from '../src/clock/replan';
 import { keptEvents, ofThisRun } from '../src/clock/rescued';
 import { plan } from '../src/plan/plan';
 import { hut, turkeyRice } from './helpers/dishes';
@@ -15,7 +16,7 @@ const min = (m: number): number => t0 + m * 60_000;
 const locked: CookEvent[] = steps
   .slice(0, steps.findIndex((s) => s.id === 'lock') + 1)
   .map((s, i, all) => ({ kind: 'done', step: s.id, atMs: min((30 * (i + 1)) / all.length) }));
-const burn: CookEvent = { kind: 'rescued', atMs: min(36), value: 4, holdMin: 5, note: 'scrape' };
+const burn: CookEvent = { kind: 'rescued', atMs: min(36), value: 4, holdMin: 5, addMl: 60, note: 'scrape' };
 const at = (events: CookEvent[], now: number) => {
   const r = replan(steps, t0, events, min(now));
   const find = (id: string) => r.steps.find((s) => s.step.id === id)!;
@@ -141,7 +142,13 @@ describe('what is read from such a cook', () => {
   test('its way to the pin from warm teaches nothing about a heat-up', () => {
     expect(actualOf(cook(again.slice(0, -2))).toPinMin).toBeCloseTo(8, 6);
     expect(actualOf(cook(again)).toPinMin).toBeNull();
-    expect(lived(cook(again), min(52))).toBeNull();
+    const real = lived(cook(again), min(52))!;
+    expect(real.toPinMin).toBeCloseTo(5, 6);
+    expect(real.givenMin).toBe(5);
+    expect(real.broken).toEqual([{ atMin: expect.closeTo(10, 6), detourMin: expect.closeTo(4, 6), addMl: 60 }]);
+    // Between the locks nothing is known of the pin yet, but what was broken off counts already.
+    const waits = lived(cook(again.slice(0, -1)), min(43))!;
+    expect([waits.toPinMin, waits.broken!.length]).toEqual([undefined, 1]);
     expect(curveFromTaps(cook(again)).minutes.every(Number.isFinite)).toBe(true);
   });
   test('undone taps are gone, and only the last run counts', () => {

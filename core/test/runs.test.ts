@@ -1,5 +1,6 @@
 import { actualOf, type Cook } from '../src/clock/record';
-import { replan, type CookEvent } from '../src/clock/replan';
+import type { CookEvent } from '../src/clock/event';
+import { replan } from '../src/clock/replan';
 import { keptEvents, ofThisRun, runsBefore } from '../src/clock/rescued';
 import { plan } from '../src/plan/plan';
 import { demo } from './helpers/demo';

@@ -79,7 +79,18 @@ test('everything said about the dishes of the hut, in three pots, well and badly
   expect([...missing].sort()).toEqual([]);
 });
 
-test('everything that a tap can tell has a word in the log', () => {
+test('everything that a tap can tell has a word in the log, and every outlook one at the stove', () => {
+  const advices = [
+    'hold-less',
+    'hold-more',
+    'hold-less-again',
+    'hold-more-again',
+    'open-now',
+    'no-harm',
+    'meat-needs-more',
+  ];
+  expect(advices.filter((k) => !has(`outlook.${k}`))).toEqual([]);
+  expect(['dry', 'moist', 'saucy', 'soupy'].filter((k) => !has(`sauce-word.${k}`))).toEqual([]);
   expect(eventKinds.filter((k) => !has(`event.${k}`))).toEqual([]);
 });
 

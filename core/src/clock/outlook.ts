@@ -1,6 +1,6 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import { pastaBand } from '../grain/texture';
+import { pastaBand, sauceBand } from '../grain/texture';
 import type { Release } from '../pot/cook';
 import { setBench, type Bench } from '../plan/bench';
 import type { MeatVerdict, Plan } from '../plan/document';
@@ -8,6 +8,7 @@ import { candidate, type Candidate, type Heated } from '../plan/pressure';
 import { heat } from '../plan/solve';
 import { benchOfPlan } from '../plan/stages';
 import { grainOutcome, type GrainOutcome } from '../plan/water';
+import { after, afterBroken, type BrokenRun } from './broken';
 
 /** What has really happened so far, minutes; what is left out is still to come and taken as planned. */
 export interface Reality {
@@ -17,6 +18,10 @@ export interface Reality {
   holdMin?: number;
   /** of natural release before the valve was opened, or until now */
   naturalMin?: number;
+  /** runs that were broken off before the one that is on; the minutes above are of this one */
+  broken?: readonly BrokenRun[];
+  /** the hold that this run was given by the rescue that began it, instead of the planned one */
+  givenMin?: number;
 }
 
 export type Advice = 'as-planned' | 'hold-less' | 'hold-more' | 'open-now' | 'no-harm' | 'meat-needs-more';
@@ -31,6 +36,8 @@ export interface Outlook {
   softer: number;
   band: string | null;
   moisture: number | null;
+  /** free sauce around the starch, g, and its word; null without a starch */
+  sauce: { freeG: number; band: 'dry' | 'moist' | 'saucy' | 'soupy' } | null;
   meats: MeatVerdict[];
   advice: Advice;
   /** the whole run as it now looks, for the live curve */
@@ -45,21 +52,27 @@ const factor = { least: 0.4, most: 2.5 };
 /**
  * The rest of a cook from what really happened. A pin that came late or early is read as a weaker or stronger heater, the
  * hold is fitted anew so that the starch gets what the plan wanted and every meat its minimum, and a release that ran over
- * is cooked through to what it made of the dish. The first stage of a two-stage plan is taken as planned.
+ * is cooked through to what it made of the dish. Runs that were broken off count with what they cooked, and the new hold
+ * is fitted to what the starch still lacks. The first stage of a two-stage plan is taken as planned.
  */
 export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reality): Outlook {
-  const b = benchOfPlan(setBench(dish, kitchen), planned);
-  const slow = real.toPinMin === undefined ? b : withPinAt(b, planned, real.toPinMin);
-  const h = heat(slow, planned.liquid.addMl, planned.program.pressure, planned.texture);
+  const past = afterBroken(benchOfPlan(setBench(dish, kitchen), planned), planned, real.broken ?? []);
+  const { b } = past;
+  const given = real.givenMin ?? planned.program.holdMin;
+  const slow = real.toPinMin === undefined ? b : withPinAt(b, planned, past.addMl, real.toPinMin);
+  const h = heat(slow, past.addMl, planned.program.pressure, planned.texture);
   const release: Release =
     real.naturalMin === undefined ? planned.program.release : { kind: 'timed', naturalMin: real.naturalMin };
-  const fixed = real.holdMin ?? (real.naturalMin === undefined ? undefined : planned.program.holdMin);
-  const c = fixed === undefined ? fittedHold(h, planned, release) : candidate(h, half(fixed), release);
+  const fixed = real.holdMin ?? (real.naturalMin === undefined ? undefined : given);
+  const c = fixed === undefined ? fittedHold(h, planned, release, past.hadMin) : candidate(h, half(fixed), release);
   const out = b.g.grain
-    ? grainOutcome(slow.g, slow.src, c.run, planned.liquid.addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0 })
+    ? grainOutcome(slow.g, slow.src, c.run, past.addMl, h.depthCm, {
+        earlierSteamG: b.first?.steamG ?? 0,
+        temps: c.temps && after(past.temps, c.temps),
+      })
     : null;
   const softer = out ? softerBy(planned, out) : 0;
-  const holdChangeMin = c.holdMin - planned.program.holdMin;
+  const holdChangeMin = c.holdMin - given;
   const lastMin = planned.curve.minutes.at(-1) ?? 0;
   const meatShort = c.meats.some(
     (m) => !m.verdict.ok && planned.meats.find((p) => p.ingredient === m.item.ingredient.id)?.ok,
@@ -67,10 +80,11 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
   return {
     holdMin: c.holdMin,
     holdChangeMin,
-    laterMin: c.run.openS / 60 - lastMin,
+    laterMin: past.beforeMin + c.run.openS / 60 - lastMin,
     softer,
     band: planned.pasta && out ? pastaBand(xOf(planned, out), out.clock.moisture) : (out?.texture.band ?? null),
     moisture: out?.clock.moisture ?? null,
+    sauce: out ? { freeG: out.clock.freeG, band: sauceBand(out.freeShare) } : null,
     meats: c.meats.map((m) => m.verdict),
     advice: meatShort
       ? 'meat-needs-more'
@@ -90,11 +104,11 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
 const half = (minutes: number): number => Math.round(minutes * 2) / 2;
 
 /** The same pot with its heater so much weaker or stronger that the pin rises when it did, by bisection on its logarithm. */
-function withPinAt(b: Bench, planned: Plan, toPinMin: number): Bench {
+function withPinAt(b: Bench, planned: Plan, addMl: number, toPinMin: number): Bench {
   const potAt = (power: number): Bench['pot'] => ({ ...b.pot, efficiency: b.pot.efficiency * power });
   // A heater too weak to lift the pin at all is simply too weak.
   const pinMin = (power: number): number =>
-    (heat({ ...b, pot: potAt(power) }, planned.liquid.addMl, planned.program.pressure).heated.pinUpS ?? Infinity) / 60;
+    (heat({ ...b, pot: potAt(power) }, addMl, planned.program.pressure).heated.pinUpS ?? Infinity) / 60;
   let low = Math.log(factor.least);
   let high = Math.log(factor.most);
   for (let i = 0; i < 10; i++) {
@@ -108,8 +122,9 @@ function withPinAt(b: Bench, planned: Plan, toPinMin: number): Bench {
 }
 
 /** The hold that gives the starch what the plan gave it, and longer where a meat still needs it. */
-function fittedHold(h: Heated, planned: Plan, release: Release): Candidate {
-  const want = planned.grain?.equivalentMin ?? planned.pasta?.equivalentMin ?? null;
+function fittedHold(h: Heated, planned: Plan, release: Release, hadMin: number): Candidate {
+  const whole = planned.grain?.equivalentMin ?? planned.pasta?.equivalentMin ?? null;
+  const want = whole === null ? null : Math.max(0, whole - hadMin);
   const own = planned.program.holdMin;
   if (want === null || h.heated.state.pot.programs) return candidate(h, own, release);
   let low = 0;

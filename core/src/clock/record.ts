@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
 import { planSchema, type Curve, type Plan } from '../plan/document';
-import { eventKinds, replan } from './replan';
+import { eventKinds } from './event';
+import { replan } from './replan';
 import { keptEvents, ofThisRun, restarts } from './rescued';
 
 export const cookFormat = 'einkorn.cook/1';
@@ -40,6 +41,8 @@ export const cookEventSchema = z.strictObject({
   value: z.number().min(-100).max(100_000).optional(),
   /** of a rescue that locks the lid again: its minutes at pressure */
   holdMin: z.number().min(0).max(600).optional(),
+  /** of a rescue: liquid that was added, mL */
+  addMl: z.number().min(0).max(5000).optional(),
   /** the device that told it; absent when a hand tapped */
   device: z.string().max(40).optional(),
 });

@@ -1,50 +1,6 @@
 import type { Step } from '../plan/document';
-import { keptEvents, restarts, sinceRestart, withHold, withRescues, type WithRescues } from './rescued';
-
-/** What really happened, in milliseconds since the epoch. */
-export const eventKinds = [
-  'done',
-  'heat-on',
-  'hot',
-  'pin-up',
-  'countdown',
-  'whistle',
-  'valve-open',
-  'pin-down',
-  'undo',
-  'hold-min',
-  'burn',
-  'off-plan',
-  'core',
-  'weight',
-  'gauge',
-  'note',
-  'timer',
-  'timer-stop',
-  'thermometer-skipped',
-  'rescued',
-] as const;
-export type EventKind = (typeof eventKinds)[number];
-
-export interface CookEvent {
-  /** `done` ends a step; the taps end the step that waits for them; the others are written down */
-  kind: EventKind;
-  step?: string;
-  atMs: number;
-  note?: string;
-  /** what was measured; of a rescue the minutes that it takes */
-  value?: number;
-  /** of a rescue: the lid is locked again, for so many minutes at pressure */
-  holdMin?: number;
-}
-
-export interface TimedStep {
-  step: Step;
-  startMs: number;
-  endMs: number;
-  /** the end is a fact, not a prediction */
-  done: boolean;
-}
+import type { CookEvent, EventKind, TimedStep } from './event';
+import { isDetour, keptEvents, restarts, sinceRestart, withHold, withRescues, type WithRescues } from './rescued';
 
 export interface Replanned {
   steps: TimedStep[];
@@ -93,7 +49,7 @@ function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowM
     let done = facts.has(step.id);
     if (!done && next !== undefined) {
       // Something after this step has happened, so this one is over: by itself at its time, or by then.
-      end = runsByItself(step) ? Math.min(due, next) : next;
+      end = runsByItself(step) || isDetour(step) ? Math.min(due, next) : next;
       done = true;
     } else if (!done && current === steps.length) {
       if (runsByItself(step) && due <= nowMs) done = true;

@@ -1,5 +1,5 @@
 import type { Step } from '../plan/document';
-import type { CookEvent, EventKind, TimedStep } from './replan';
+import type { CookEvent, EventKind, TimedStep } from './event';
 
 /** A warm pot comes back to pressure in about half its first time [common practice]. */
 const warmShare = 0.5;
@@ -20,6 +20,9 @@ export function keptEvents<E extends CookEvent>(events: readonly E[]): E[] {
   }
   return kept;
 }
+
+/** A step that a rescue put in; nobody has to tick it before the pin rises again. */
+export const isDetour = (s: Step): boolean => s.id.startsWith('rescue-');
 
 /** What a pot tells of one run under the lid. */
 const ofOneRun: ReadonlySet<EventKind> = new Set([

@@ -49,4 +49,6 @@ export interface Move {
 export interface Detour {
   minutes: number;
   holdMin?: number;
+  /** liquid that goes in, mL */
+  addMl?: number;
 }

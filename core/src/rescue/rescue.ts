@@ -67,6 +67,7 @@ const movers: Record<Symptom, Mover> = {
       // It steamed away at the boil instead of rising: that cooks too, and what is too soft cannot be put right.
       clock: {
         minutes: takesMin.openAndLock,
+        ...(short > 0 ? { addMl: round5(short + spareMl) } : {}),
         holdMin: Math.round(holdLeft(b, p, soFar(b, p, p.program.pinUpMin) + late * perMinAt(b, simmerC))),
       },
     };
@@ -88,7 +89,7 @@ const movers: Record<Symptom, Mover> = {
         left < 0.5 ? step('restart-brief') : step('restart', { holdMin: Math.round(left) }),
       ],
       effect: { doneShare: want > 0 ? Math.min(1, done / want) : 0, holdMin: Math.round(left) },
-      clock: { minutes: takesMin.openAndLock, holdMin: Math.round(left) },
+      clock: { minutes: takesMin.openAndLock, holdMin: Math.round(left), addMl: ml },
     };
   },
   'meat-under': (b, p, a) => {

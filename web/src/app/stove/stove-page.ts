@@ -16,9 +16,11 @@ import {
   actualOf,
   curveFromTaps,
   endsSomething,
+  keptEvents,
   ratingKeys,
   ratingScales,
   replan,
+  restarts,
   runsByItself,
   schedule,
   type Outlook,
@@ -302,11 +304,12 @@ export class StovePage {
   tell(x: PutRight): void {
     this.send(x.kind, x.note ? { note: x.note.slice(0, 500) } : {});
     if (x.clock) {
-      const { minutes, holdMin } = x.clock;
+      const { minutes, holdMin, addMl } = x.clock;
       this.send('rescued', {
         value: minutes,
         note: x.doing.slice(0, 500),
         ...(holdMin === undefined ? {} : { holdMin }),
+        ...(addMl === undefined ? {} : { addMl }),
       });
     }
     this.dialog.set(null);
@@ -316,9 +319,21 @@ export class StovePage {
     const heat = this.timed()?.steps.find((s) => s.step.id === 'heat-up');
     return heat && this.afterLid() ? Math.max(0, (this.now() - heat.startMs) / 60_000) : 0;
   });
+  /** After the lid was locked again the minutes follow from what has cooked, not from a pin. */
+  outlookKey(o: Outlook): string {
+    const again = restarts(keptEvents(this.cook()?.events ?? [])).length > 0;
+    const ofHold = o.advice === 'hold-less' || o.advice === 'hold-more';
+    return `outlook.${o.advice}${again && ofHold ? '-again' : ''}`;
+  }
+  /** The sauce, where it is no longer what was planned. */
+  sauceMoved(o: Outlook): Outlook['sauce'] {
+    const p = this.cook()?.plan;
+    return o.sauce && o.sauce.band !== (p?.grain ?? p?.pasta)?.sauce ? o.sauce : null;
+  }
   outlookParams(o: Outlook): Record<string, unknown> {
-    const c = this.cook()!;
-    const late = Math.round((this.actual().toPinMin ?? this.sinceLidMin()) - c.plan.program.pinUpMin);
+    // Against the plan of this run: a pot that was locked again comes up from warm.
+    const up = this.timed()?.steps.find((t) => t.step.id === 'heat-up');
+    const late = Math.round(up ? ((up.done ? up.endMs : this.now()) - up.startMs) / 60_000 - up.step.minutes : 0);
     return {
       late: Math.abs(late),
       change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
