@@ -160,6 +160,8 @@ test('the shelf: filter, vary, compare, put away and back', async ({ page }) => 
   await dialog.getByRole('combobox', { name: 'take' }).click();
   await page.getByRole('option', { name: 'brown long-grain' }).click();
   await expect(dialog.getByRole('status')).toContainText('minutes');
+  // The list of the select has gone before the screen is judged.
+  await expect(page.locator('.p-select-overlay')).toHaveCount(0);
   await noBarriers(page);
   await dialog.getByRole('button', { name: 'Put this on the shelf' }).click();
   await expect(page.getByRole('link', { name: /Turkey.*, with/ })).toBeVisible();

@@ -47,6 +47,7 @@ test('from the shelf to a logged meal', async ({ page }) => {
     await expect(row).toContainText('yours');
     await page.keyboard.press('Control+y');
     await expect(row).not.toContainText('yours');
+    await expect.poll(() => millilitres(page)).toBe(own);
   });
 
   await test.step('a bad amount says so and loses nothing', async () => {
