@@ -1,20 +1,10 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
-import { readDish } from '../src/dish/read';
 import type { Dish, Ingredient, Overrides } from '../src/dish/schema';
 import { evaluate, plan } from '../src/plan/plan';
 import { compareSchools } from '../src/plan/schools';
 import type { Plan } from '../src/plan/document';
+import { demo, demoDish as dishOf } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 
-const folder = join(__dirname, '..', '..', 'server', 'src', 'demo', 'dishes');
-const demo = new Map(
-  readdirSync(folder).map((f): [string, Dish] => [
-    f.replace('.json', ''),
-    readDish(JSON.parse(readFileSync(join(folder, f), 'utf8'))),
-  ]),
-);
-const dishOf = (id: string): Dish => demo.get(id)!;
 const withOverrides = (dish: Dish, overrides: Overrides): Dish => ({ ...dish, overrides });
 const withIngredient = (dish: Dish, id: string, change: Partial<Ingredient>): Dish => ({
   ...dish,

@@ -1,11 +1,9 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { readDish } from '../src/dish/read';
 import { plan } from '../src/plan/plan';
 import { symptoms, type Answers, type Symptom } from '../src/rescue/moves';
 import { minutesToReach, rescue } from '../src/rescue/rescue';
 import { Problem } from '../src/problem';
+import { demoDish } from './helpers/demo';
 import { hut, plainRice, turkeyRice } from './helpers/dishes';
 
 const dish = turkeyRice();
@@ -19,11 +17,7 @@ const all: Answers = {
   saltPercent: 1.4,
   food: 'onion',
 };
-const small = readDish(
-  JSON.parse(
-    readFileSync(join(__dirname, '..', '..', 'server', 'src', 'demo', 'dishes', 'small-potatoes-rack.json'), 'utf8'),
-  ),
-);
+const small = demoDish('small-potatoes-rack');
 const codes = (s: Symptom, a: Answers = all): string[] => rescue(s, dish, hut, p, a).steps.map((x) => x.code);
 
 test.each(Object.keys(symptoms) as Symptom[])(

@@ -141,6 +141,10 @@ export class SimulatedCooker {
   clearBurn(): void {
     if (!this.burnt || this.offUntilS !== null) return;
     this.offUntilS = this.s.timeS + scrapeS;
+    this.stirred();
+  }
+  /** A scraped base is no hotter than the food, and stirred food cools. */
+  private stirred(): void {
     this.s.baseC = Math.min(this.s.baseC, this.s.tempC);
     this.s.tempC -= harm.stirC;
   }
@@ -158,11 +162,9 @@ export class SimulatedCooker {
   }
   /** The lid is back: the ring sits, the stirred food and the scraped base have cooled. */
   private locked(): void {
-    const s = this.s;
     this.openUntilS = null;
-    s.quickOpen = false;
-    s.baseC = Math.min(s.baseC, s.tempC);
-    s.tempC -= harm.stirC;
+    this.s.quickOpen = false;
+    this.stirred();
     this.truth.floatM2 = this.float;
   }
 

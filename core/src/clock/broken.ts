@@ -1,6 +1,7 @@
 import { equivalentMin } from '../grain/clock';
-import type { Bench } from '../plan/bench';
+import type { Ready } from '../plan/bench';
 import type { Plan } from '../plan/document';
+import { joined } from '../plan/meat';
 import { heat } from '../plan/solve';
 import { starchTemps, steamG } from '../plan/water';
 
@@ -17,7 +18,7 @@ const openC = 92;
 
 export interface AfterBroken {
   /** the bench of the run that goes on from there: everything in it is hot, the pieces have their history, the steam is gone */
-  b: Bench;
+  b: Ready;
   /** temperatures of the starch so far, one a second; none in a dish without one */
   temps: Float64Array | null;
   /** equivalent minutes that the starch had */
@@ -32,7 +33,7 @@ export interface AfterBroken {
  * What runs that were broken off have done to the dish, from the pot of the plan: each heats as it would have, is let off
  * at its minute and stands open for the rescue; the next starts from warm.
  */
-export function afterBroken(from: Bench, planned: Plan, runs: readonly BrokenRun[]): AfterBroken {
+export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun[]): AfterBroken {
   let b = from;
   let temps: Float64Array | null = null;
   let hadMin = 0;
@@ -47,30 +48,22 @@ export function afterBroken(from: Bench, planned: Plan, runs: readonly BrokenRun
     const samples = Math.min(run.history.tempC.length, Math.round((r.atMin * 60) / dtS));
     const off = Math.round((r.detourMin * 60) / dtS);
     const then = (xs: Float64Array): Float64Array => opened(xs.subarray(0, samples), off);
-    const before = b.first?.earlier.tempC ?? new Float64Array(0);
+    const before = b.first?.earlier.tempC ?? null;
     const all = new Set(b.g.items.map((i) => i.ingredient.id));
     const rose = run.pinUpS !== null && r.atMin * 60 > run.pinUpS;
     const lost = rose ? (r.atMin >= countdownMin ? steamG(run) : 1000 * run.lost.purge) : 0;
     if (b.g.grain) {
       const own = then(starchTemps(b.g, run, addMl, h.depthCm));
       hadMin += equivalentMin(own, dtS, b.g.grain.food.grain!.kinetics);
-      temps = after(temps, own);
+      temps = joined(temps, own);
     }
     b = {
       ...b,
       first: {
-        slow: b.first?.slow ?? [],
-        holdMin: b.first?.holdMin ?? 0,
-        pinUpMin: 0,
-        minutesToPressure: 0,
-        ventMin: 0,
-        whistles: 0,
-        gravyG: b.first?.gravyG ?? 0,
-        load: b.first?.load ?? emptyLoad,
         items: all,
         liquidMl: addMl + (r.addMl ?? 0),
         steamG: (b.first?.steamG ?? 0) + lost,
-        earlier: { tempC: after(before, then(run.history.tempC)), items: all },
+        earlier: { tempC: joined(before, then(run.history.tempC)), items: all },
       },
     };
     addMl += r.addMl ?? 0;
@@ -78,20 +71,9 @@ export function afterBroken(from: Bench, planned: Plan, runs: readonly BrokenRun
   }
   return { b, temps, hadMin, beforeMin, addMl };
 }
-const emptyLoad = { thin: [], slow: [], wallC: openC, baseC: openC, lidC: openC };
-
 /** The samples up to the opening, then so many in the open pot. */
 function opened(xs: Float64Array, off: number): Float64Array {
   const out = new Float64Array(xs.length + off).fill(Math.min(openC, xs.at(-1) ?? openC));
   out.set(xs);
-  return out;
-}
-
-/** One history set behind another. */
-export function after(before: Float64Array | null, now: Float64Array): Float64Array {
-  if (!before) return now;
-  const out = new Float64Array(before.length + now.length);
-  out.set(before);
-  out.set(now, before.length);
   return out;
 }

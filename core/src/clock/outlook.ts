@@ -2,13 +2,14 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pastaBand, sauceBand } from '../grain/texture';
 import type { Release } from '../pot/cook';
-import { setBench, type Bench } from '../plan/bench';
+import { setBench, type Ready } from '../plan/bench';
 import type { MeatVerdict, Plan } from '../plan/document';
+import { joined } from '../plan/meat';
 import { candidate, type Candidate, type Heated } from '../plan/pressure';
 import { heat } from '../plan/solve';
 import { benchOfPlan } from '../plan/stages';
 import { grainOutcome, type GrainOutcome } from '../plan/water';
-import { after, afterBroken, type BrokenRun } from './broken';
+import { afterBroken, type BrokenRun } from './broken';
 
 /** What has really happened so far, minutes; what is left out is still to come and taken as planned. */
 export interface Reality {
@@ -68,7 +69,7 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
   const out = b.g.grain
     ? grainOutcome(slow.g, slow.src, c.run, past.addMl, h.depthCm, {
         earlierSteamG: b.first?.steamG ?? 0,
-        temps: c.temps && after(past.temps, c.temps),
+        temps: c.temps && joined(past.temps, c.temps),
       })
     : null;
   const softer = out ? softerBy(planned, out) : 0;
@@ -104,8 +105,8 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
 const half = (minutes: number): number => Math.round(minutes * 2) / 2;
 
 /** The same pot with its heater so much weaker or stronger that the pin rises when it did, by bisection on its logarithm. */
-function withPinAt(b: Bench, planned: Plan, addMl: number, toPinMin: number): Bench {
-  const potAt = (power: number): Bench['pot'] => ({ ...b.pot, efficiency: b.pot.efficiency * power });
+function withPinAt(b: Ready, planned: Plan, addMl: number, toPinMin: number): Ready {
+  const potAt = (power: number): Ready['pot'] => ({ ...b.pot, efficiency: b.pot.efficiency * power });
   // A heater too weak to lift the pin at all is simply too weak.
   const pinMin = (power: number): number =>
     (heat({ ...b, pot: potAt(power) }, addMl, planned.program.pressure).heated.pinUpS ?? Infinity) / 60;

@@ -11,21 +11,25 @@ import { panRun, withPan, type PanRun } from './pan';
 import { placeOf } from './place';
 import { waterSources, type Sources } from './water';
 
-/** Slow meat that cooks under its own pressure first; the starch joins it for a second, shorter stage. */
-export interface FirstStage {
+/** What a run under the lid has left in the pot for the next one: hot things, their liquid and history, less the steam. */
+export interface Before {
   items: ReadonlySet<string>;
+  liquidMl: number;
+  steamG: number;
+  earlier: Earlier;
+}
+
+/** Slow meat that cooks under its own pressure first; the starch joins it for a second, shorter stage. */
+export interface FirstStage extends Before {
   /** the parts it is for */
   slow: string[];
-  liquidMl: number;
   holdMin: number;
   pinUpMin: number;
   minutesToPressure: number;
   ventMin: number;
-  steamG: number;
   whistles: number;
   /** thin liquid predicted in the pot when the lid opens between the stages, g */
   gravyG: number;
-  earlier: Earlier;
   /** what stands in the pot when its lid is locked */
   load: Load;
 }
@@ -44,6 +48,9 @@ export interface Bench {
   fry: FryStep[];
   pan: PanRun | null;
 }
+
+/** A bench whose pot may have cooked before, in a first stage or in a run that was broken off. */
+export type Ready = Omit<Bench, 'first'> & { first: Before | null };
 
 /** Checks that this dish can be planned as it is, and sets up what both modes share. */
 export function setBench(dish: Dish, kitchen: Kitchen): Bench {

@@ -46,7 +46,7 @@ export const placementOf = (g: Gathered, item: Item): Placement => {
 };
 
 /** The history of an earlier stage set before this one. */
-function joined(before: Float64Array | null, now: Float64Array): Float64Array {
+export function joined(before: Float64Array | null, now: Float64Array): Float64Array {
   if (!before) return now;
   const out = new Float64Array(before.length + now.length);
   out.set(before);

@@ -4,7 +4,7 @@ import { aimIndexOf, wishShift, type Texture } from '../grain/texture';
 import { HeatedPot, type CookRun, type Program, type Release } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
 import { uptakeGPerG } from '../grain/uptake';
-import type { Bench } from './bench';
+import type { Bench, Ready } from './bench';
 import type { Gathered, Item } from './gather';
 import { depthCm, loadOf } from './load';
 import { meatsOf, runMeats } from './meat';
@@ -25,7 +25,7 @@ export interface Cooked {
 }
 
 /** Heats the pot with `addMl` of liquid in it (in a pot-in-pot dish: in the inner bowl). */
-export function heat(b: Bench, addMl: number, pressure: 'high' | 'low', texture: Texture = 'fluffy', dtS = 1): Heated {
+export function heat(b: Ready, addMl: number, pressure: 'high' | 'low', texture: Texture = 'fluffy', dtS = 1): Heated {
   const load = loadOf(b, addMl, b.first);
   return {
     g: b.g,

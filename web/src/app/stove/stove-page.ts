@@ -16,7 +16,6 @@ import {
   actualOf,
   curveFromTaps,
   endsSomething,
-  keptEvents,
   ratingKeys,
   ratingScales,
   replan,
@@ -114,12 +113,16 @@ export class StovePage {
   readonly next = computed(
     () => this.timed()?.steps.slice((this.timed()?.current ?? 0) + 1, (this.timed()?.current ?? 0) + 4) ?? [],
   );
+  /** The waits of the plan; the clock of the moment changes nothing in them. */
+  private readonly plan = computed(() => this.cook()?.plan ?? null);
+  private readonly waits = computed(() => {
+    const p = this.plan();
+    return p ? schedule(p, 0, 0).waits : [];
+  });
   /** What fits into the wait that is on, each thing once in an evening. */
   readonly meanwhile = computed(() => {
-    const c = this.cook();
-    const s = this.current();
-    if (!c || !s || s.step.kind !== 'wait') return [];
-    return schedule(c.plan, 0, 0).waits.find((w) => w.step.id === s.step.id)?.fill ?? [];
+    const id = this.current()?.step.id;
+    return this.waits().find((w) => w.step.id === id)?.fill ?? [];
   });
   readonly over = computed(() => this.timed() !== null && this.current() === null);
   /** Counts down while there is time, then up with a plus: late is a fact, not an alarm. */
@@ -157,6 +160,8 @@ export class StovePage {
   readonly pinUpAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-up')?.atMs ?? null);
   readonly pinDownAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-down')?.atMs ?? null);
   readonly canUndo = computed(() => this.tapsKept().some(endsSomething));
+  /** The way to the pin of the run that is on. */
+  private readonly heatUp = computed(() => this.timed()?.steps.find((s) => s.step.id === 'heat-up') ?? null);
   readonly afterLid = computed(() => {
     const r = this.timed();
     return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
@@ -170,7 +175,7 @@ export class StovePage {
   readonly drawing = computed((): (() => Figure) => {
     this.minute();
     const c = this.cook()!;
-    const lock = this.timed()?.steps.find((s) => s.step.id === 'heat-up')?.startMs ?? c.startedMs;
+    const lock = this.heatUp()?.startMs ?? c.startedMs;
     const now = untracked(this.now);
     const shown = curveFromTaps(c);
     const ahead = this.outlook()?.curve ?? null;
@@ -316,14 +321,13 @@ export class StovePage {
   }
   /** Minutes under the lid, for the questions of a rescue. */
   readonly sinceLidMin = computed(() => {
-    const heat = this.timed()?.steps.find((s) => s.step.id === 'heat-up');
+    const heat = this.heatUp();
     return heat && this.afterLid() ? Math.max(0, (this.now() - heat.startMs) / 60_000) : 0;
   });
   /** After the lid was locked again the minutes follow from what has cooked, not from a pin. */
   outlookKey(o: Outlook): string {
-    const again = restarts(keptEvents(this.cook()?.events ?? [])).length > 0;
     const ofHold = o.advice === 'hold-less' || o.advice === 'hold-more';
-    return `outlook.${o.advice}${again && ofHold ? '-again' : ''}`;
+    return `outlook.${o.advice}${restarts(this.tapsKept()).length > 0 && ofHold ? '-again' : ''}`;
   }
   /** The sauce, where it is no longer what was planned. */
   sauceMoved(o: Outlook): Outlook['sauce'] {
@@ -332,7 +336,7 @@ export class StovePage {
   }
   outlookParams(o: Outlook): Record<string, unknown> {
     // Against the plan of this run: a pot that was locked again comes up from warm.
-    const up = this.timed()?.steps.find((t) => t.step.id === 'heat-up');
+    const up = this.heatUp();
     const late = Math.round(up ? ((up.done ? up.endMs : this.now()) - up.startMs) / 60_000 - up.step.minutes : 0);
     return {
       late: Math.abs(late),
