@@ -1,5 +1,7 @@
 import { actualOf, type Cook } from '../src/clock/record';
 import type { CookEvent } from '../src/clock/event';
+import { lived } from '../src/clock/lived';
+import { outlook, type Outlook, type Reality } from '../src/clock/outlook';
 import { replan } from '../src/clock/replan';
 import { keptEvents, ofThisRun, runsBefore } from '../src/clock/rescued';
 import { plan } from '../src/plan/plan';
@@ -74,4 +76,46 @@ test('the way to the pin is read from the run of the whole dish', () => {
   });
   expect(actualOf(cook(up)).toPinMin).toBeNull();
   expect(actualOf(cook([...second, tap('pin-up', 88)])).toPinMin).toBeCloseTo(7, 6);
+});
+
+describe('a first stage that went otherwise', () => {
+  const see = (real: Reality) => outlook(dish, hut, planned, real);
+  const plain = see({});
+  const firstPinMin = steps.find((s) => s.id === 'first-heat')!.minutes;
+  const pinMin = (o: Outlook): number => o.curve.minutes[o.curve.gaugeKpa.findIndex((k) => k > 3)]!;
+  test('told as it was planned it changes nothing', () => {
+    const same = see({ first: { toPinMin: firstPinMin, holdMin: first.holdMin } });
+    expect(same.holdMin).toBe(plain.holdMin);
+    expect(Math.abs(same.softer)).toBeLessThan(0.5);
+  });
+  test('a late first pin is a weak heater for the second stage too: it lifts the pin later and the hold is not longer', () => {
+    const late = see({ first: { toPinMin: firstPinMin + 5 } });
+    expect(pinMin(late)).toBeGreaterThan(pinMin(plain) + 0.5);
+    expect(late.holdMin).toBeLessThanOrEqual(plain.holdMin);
+    expect(late.laterMin).toBeGreaterThan(plain.laterMin);
+    const early = see({ first: { toPinMin: firstPinMin - 2 } });
+    expect(pinMin(early)).toBeLessThan(pinMin(plain));
+  });
+  test('the second pin, when it is told, has the last word on the heater', () => {
+    const up = planned.program.pinUpMin;
+    const mended = see({ first: { toPinMin: firstPinMin + 5 }, toPinMin: up });
+    expect(pinMin(mended)).toBeCloseTo(up, 0);
+    expect(Math.abs(mended.softer)).toBeLessThan(1.5);
+  });
+  test('a first hold that was cut short leaves the meat tough, one that went on makes it tenderer', () => {
+    const tender = (holdMin: number): number =>
+      see({ first: { holdMin } }).meats.find((m) => planned.firstStage!.slow.includes(m.ingredient))!.collagenCoreMin!;
+    expect(tender(first.holdMin / 4)).toBeLessThan(tender(first.holdMin));
+    expect(tender(first.holdMin + 10)).toBeGreaterThanOrEqual(tender(first.holdMin));
+  });
+  test('the taps tell it: a late pin and the real hold, nothing while all goes as planned', () => {
+    const cook = (events: CookEvent[]): Cook => ({ plan: planned, startedMs: t0, events }) as unknown as Cook;
+    const onTime = [...lid, tap('pin-up', 30 + firstPinMin)];
+    expect(lived(cook(onTime), min(30 + firstPinMin + 1))).toBeNull();
+    const seen = lived(cook([...lid, tap('pin-up', 30 + firstPinMin + 6)]), min(45));
+    expect(seen!.first!.toPinMin).toBeCloseTo(firstPinMin + 6, 6);
+    expect(seen).not.toHaveProperty('toPinMin');
+    const waits = lived(cook(lid), min(30 + firstPinMin + 3));
+    expect(waits!.first!.toPinMin).toBeCloseTo(firstPinMin + 3, 6);
+  });
 });

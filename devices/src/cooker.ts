@@ -73,6 +73,7 @@ export class SimulatedCooker {
   private offUntilS: number | null = null;
   /** the valve is open and then the lid, until then */
   private openUntilS: number | null = null;
+  private toStir = true;
   private burnt = false;
   private heard = 0;
   private readonly float: number;
@@ -153,6 +154,8 @@ export class SimulatedCooker {
   lockAgain(forS: number, holdMin: number): void {
     const s = this.s;
     this.holdS = holdMin * 60;
+    // Scraped a moment ago for the burn warning, the food is not stirred cold a second time.
+    this.toStir = this.offUntilS === null || s.timeS >= this.offUntilS;
     this.burnt = true;
     this.offUntilS = this.openUntilS = s.timeS + forS;
     s.quickOpen = true;
@@ -164,7 +167,7 @@ export class SimulatedCooker {
   private locked(): void {
     this.openUntilS = null;
     this.s.quickOpen = false;
-    this.stirred();
+    if (this.toStir) this.stirred();
     this.truth.floatM2 = this.float;
   }
 

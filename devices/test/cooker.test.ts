@@ -105,6 +105,13 @@ describe('faults', () => {
     expect(after('pin-up') - from - 4).toBeLessThan(0.75 * first(clean, 'pin-up'));
     expect(after('hold-end') - after('countdown')).toBeCloseTo(3, 1);
   });
+  test('burning that was told first and put right then cools the food once, not twice', () => {
+    const burnMin = first(told({ faults: ['burn-cut-out'] }), 'burn') + 1;
+    const rescued: StoredEvent = { id: 'r', kind: 'rescued', value: 4, holdMin: 3, atMs: at(burnMin + 0.1) };
+    const alone = told({ faults: ['burn-cut-out'] }, [rescued]);
+    const both = told({ faults: ['burn-cut-out'] }, [{ id: 'b', kind: 'burn', atMs: at(burnMin) }, rescued]);
+    expect(first(both, 'pin-up')).toBeCloseTo(first(alone, 'pin-up'), 0);
+  });
   test('the pot that never seals does once its ring was looked at', () => {
     const seal = told({ faults: ['burn-cut-out'] }, [{ id: 'r', kind: 'rescued', value: 4, holdMin: 3, atMs: at(12) }]);
     expect(first(seal, 'hold-end')).toBeLessThan(40);

@@ -1,3 +1,4 @@
+import type { FirstRun } from './first-run';
 import type { Reality } from './outlook';
 import type { Cook } from './record';
 import type { TimedStep } from './event';
@@ -6,10 +7,12 @@ import { keptEvents, ofThisRun, restarts } from './rescued';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
+/** A tap is this good, min. */
+const tappedMin = 0.5;
 
 /**
  * What the taps of a running cook tell the outlook: the minutes to the pin (an overdue one counts while it is waited for),
- * the hold that was taken instead of the planned one, and a natural release that ended early or has run past its plan.
+ * the first stage where it went otherwise, the hold that was taken instead of the planned one, and a natural release that ended early or has run past its plan.
  * Null while nothing has happened that could change the rest. Once the pot was opened and locked again, all that is told
  * of the run that is on, and the runs before it as they were broken off.
  */
@@ -22,8 +25,10 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   const again = restarts(kept);
   const soFar = (nowMs - up.startMs) / 60_000;
   const overdue = !up.done && soFar > up.step.minutes;
-  if (!up.done && !overdue && again.length === 0) return null;
+  const first = firstLived(steps, cook.plan.firstStage?.holdMin ?? 0, nowMs);
+  if (!up.done && !overdue && again.length === 0 && !first) return null;
   const real: Reality = up.done || overdue ? { toPinMin: up.done ? minutes(up) : soFar } : {};
+  if (first) real.first = first;
   if (again.length > 0) {
     real.givenMin = again.at(-1)!.holdMin!;
     real.broken = steps
@@ -39,13 +44,26 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   const natural = find('natural');
   if (natural && nowMs > natural.startMs) {
     const ran = ((natural.done ? natural.endMs : nowMs) - natural.startMs) / 60_000;
-    const off = natural.done ? Math.abs(ran - natural.step.minutes) > 0.5 : ran > natural.step.minutes + overMin;
+    const off = natural.done ? Math.abs(ran - natural.step.minutes) > tappedMin : ran > natural.step.minutes + overMin;
     if (off) {
       real.naturalMin = ran;
       real.holdMin ??= real.givenMin ?? cook.plan.program.holdMin;
     }
   }
   return real;
+}
+
+/** The first stage as it went, or goes while its pin is overdue; null where it goes as planned. */
+function firstLived(steps: readonly TimedStep[], plannedHoldMin: number, nowMs: number): FirstRun | null {
+  const heat = steps.find((s) => s.step.id === 'first-heat');
+  const hold = steps.find((s) => s.step.id === 'first-hold');
+  if (!heat || !hold) return null;
+  const late = (heat.done ? minutes(heat) : (nowMs - heat.startMs) / 60_000) - heat.step.minutes;
+  const longer = hold.done ? minutes(hold) - hold.step.minutes : 0;
+  const out: FirstRun = {};
+  if (heat.done ? Math.abs(late) > tappedMin : late > 0) out.toPinMin = heat.step.minutes + late;
+  if (Math.abs(longer) > tappedMin) out.holdMin = Math.max(0, plannedHoldMin + longer);
+  return Object.keys(out).length > 0 ? out : null;
 }
 
 const minutes = (s: TimedStep): number => (s.endMs - s.startMs) / 60_000;

@@ -7,9 +7,10 @@ import type { MeatVerdict, Plan } from '../plan/document';
 import { joined } from '../plan/meat';
 import { candidate, type Candidate, type Heated } from '../plan/pressure';
 import { heat } from '../plan/solve';
-import { benchOfPlan } from '../plan/stages';
 import { grainOutcome, type GrainOutcome } from '../plan/water';
 import { afterBroken, type BrokenRun } from './broken';
+import { benchAfterFirst, type FirstRun } from './first-run';
+import { potWithPinAt } from './heater';
 
 /** What has really happened so far, minutes; what is left out is still to come and taken as planned. */
 export interface Reality {
@@ -21,6 +22,8 @@ export interface Reality {
   naturalMin?: number;
   /** runs that were broken off before the one that is on; the minutes above are of this one */
   broken?: readonly BrokenRun[];
+  /** the first stage of a two-stage plan, where it did not go as planned */
+  first?: FirstRun;
   /** the hold that this run was given by the rescue that began it, instead of the planned one */
   givenMin?: number;
 }
@@ -47,17 +50,15 @@ export interface Outlook {
 
 /** A shift that nobody tastes, points. */
 const noticeable = 1.5;
-/** A heater this far off is a wrong tap, not a heater. */
-const factor = { least: 0.4, most: 2.5 };
 
 /**
  * The rest of a cook from what really happened. A pin that came late or early is read as a weaker or stronger heater, the
  * hold is fitted anew so that the starch gets what the plan wanted and every meat its minimum, and a release that ran over
  * is cooked through to what it made of the dish. Runs that were broken off count with what they cooked, and the new hold
- * is fitted to what the starch still lacks. The first stage of a two-stage plan is taken as planned.
+ * is fitted to what the starch still lacks. The first stage of a two-stage plan counts as it went.
  */
 export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reality): Outlook {
-  const past = afterBroken(benchOfPlan(setBench(dish, kitchen), planned), planned, real.broken ?? []);
+  const past = afterBroken(benchAfterFirst(setBench(dish, kitchen), planned, real.first), planned, real.broken ?? []);
   const { b } = past;
   const given = real.givenMin ?? planned.program.holdMin;
   const slow = real.toPinMin === undefined ? b : withPinAt(b, planned, past.addMl, real.toPinMin);
@@ -104,22 +105,11 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
 
 const half = (minutes: number): number => Math.round(minutes * 2) / 2;
 
-/** The same pot with its heater so much weaker or stronger that the pin rises when it did, by bisection on its logarithm. */
+/** The bench with the heater that lifts the pin when it rose. */
 function withPinAt(b: Ready, planned: Plan, addMl: number, toPinMin: number): Ready {
-  const potAt = (power: number): Ready['pot'] => ({ ...b.pot, efficiency: b.pot.efficiency * power });
-  // A heater too weak to lift the pin at all is simply too weak.
-  const pinMin = (power: number): number =>
-    (heat({ ...b, pot: potAt(power) }, addMl, planned.program.pressure).heated.pinUpS ?? Infinity) / 60;
-  let low = Math.log(factor.least);
-  let high = Math.log(factor.most);
-  for (let i = 0; i < 10; i++) {
-    const mid = (low + high) / 2;
-    const min = pinMin(Math.exp(mid));
-    if (Math.abs(min / toPinMin - 1) < 0.01) return { ...b, pot: potAt(Math.exp(mid)) };
-    if (min > toPinMin) low = mid;
-    else high = mid;
-  }
-  return { ...b, pot: potAt(Math.exp(high)) };
+  const pinMin = (pot: Ready['pot']): number =>
+    (heat({ ...b, pot }, addMl, planned.program.pressure).heated.pinUpS ?? Infinity) / 60;
+  return { ...b, pot: potWithPinAt(b.pot, toPinMin, pinMin) };
 }
 
 /** The hold that gives the starch what the plan gave it, and longer where a meat still needs it. */

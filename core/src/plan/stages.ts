@@ -29,6 +29,8 @@ function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
 /**
  * The first stage that makes `tough` tender together with what the second stage adds (`laterMin`, collagen minutes at
  * 116.5 degC), ended by a quick release. The hold is found by bisection: more hold is never less tender.
+ *
+ * @param fixedHoldMin the hold of a plan that stands or of a stage that was cooked, taken as it is
  */
 export function firstStage(
   b: Bench,
@@ -61,14 +63,17 @@ export function firstStage(
     if (enough(mid)) high = mid;
     else low = mid + 1;
   }
-  const holdMin = b.pot.programs
-    ? (b.pot.programs
-        .filter((p) => p.pressure === 'high' && p.holdMin >= low)
-        .map((p) => p.holdMin)
-        .sort((x, y) => x - y)[0] ?? low)
-    : b.pot.whistle
-      ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(low)))
-      : low;
+  const holdMin =
+    fixedHoldMin !== undefined
+      ? fixedHoldMin
+      : b.pot.programs
+        ? (b.pot.programs
+            .filter((p) => p.pressure === 'high' && p.holdMin >= low)
+            .map((p) => p.holdMin)
+            .sort((x, y) => x - y)[0] ?? low)
+        : b.pot.whistle
+          ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(low)))
+          : low;
   const run = cook(holdMin);
   const gap = Math.round((betweenMin * 60) / run.history.dtS);
   const tempC = new Float64Array(run.history.tempC.length + gap).fill(betweenC);
@@ -107,11 +112,14 @@ export function withFirst(b: Bench, first: FirstStage): Bench {
   };
 }
 
+/** What a plan says of its first stage. */
+export interface ChosenFirst {
+  liquid: { addMl: number };
+  firstStage: { holdMin: number; slow: string[] } | null;
+}
+
 /** The bench of a plan that was already made: with the same first stage, if it had one. */
-export function benchOfPlan(
-  b: Bench,
-  chosen: { liquid: { addMl: number }; firstStage: { holdMin: number; slow: string[] } | null },
-): Bench {
+export function benchOfPlan(b: Bench, chosen: ChosenFirst): Bench {
   if (!chosen.firstStage) return b;
   const tough = b.g.items.filter((i) => chosen.firstStage!.slow.includes(i.ingredient.id));
   return withFirst(b, firstStage(b, tough, 0, chosen.liquid.addMl, chosen.firstStage.holdMin));

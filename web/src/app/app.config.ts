@@ -1,4 +1,4 @@
-import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import { isDevMode, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { provideTransloco } from '@jsverse/transloco';
@@ -8,6 +8,7 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
+import { pastWorker } from './api/past-worker';
 import * as benchEffects from './bench/bench.effects';
 import { benchFeature } from './bench/bench.slice';
 import { CatalogueLoader } from './i18n/loader';
@@ -27,7 +28,7 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding()),
-    provideHttpClient(withFetch()),
+    provideHttpClient(withFetch(), withInterceptors([pastWorker])),
     provideStore(),
     provideState(kitchenFeature),
     provideState(shelfFeature),

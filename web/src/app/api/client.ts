@@ -69,6 +69,9 @@ export class Api {
   }
 }
 
+/** A network that swallows what it is asked, given up. */
+export class NoAnswer extends Error {}
+
 export interface Failure {
   code: string;
   message: string;
@@ -85,5 +88,6 @@ export function failureOf(error: unknown): Failure {
       return { code: body.code ?? 'problem', message: body.detail, issues: body.issues ?? [], offline: false };
     return { code: 'offline', message: error.message, issues: [], offline: error.status === 0 || error.status >= 502 };
   }
+  if (error instanceof NoAnswer) return { code: 'offline', message: error.message, issues: [], offline: true };
   return { code: 'unknown', message: String(error), issues: [], offline: false };
 }

@@ -141,7 +141,7 @@ export class StovePage {
     return c ? c.startedMs + c.plan.steps.reduce((m, s) => m + s.minutes, 0) * 60_000 : 0;
   });
   readonly lateMin = computed(() => Math.round((this.serveMs() - this.plannedServeMs()) / 60_000));
-  readonly whistles = computed(() => this.cook()?.events.filter((e) => e.kind === 'whistle').length ?? 0);
+  readonly whistles = computed(() => this.tapsKept().filter((e) => e.kind === 'whistle').length);
   readonly number = computed(() => (this.timed()?.current ?? 0) + 1);
   private readonly tapsKept = computed(() => kept(this.cook()?.events ?? []));
   private readonly told = (kind: StoredEvent['kind']): boolean => this.tapsKept().some((e) => e.kind === kind);
@@ -327,7 +327,12 @@ export class StovePage {
   /** After the lid was locked again the minutes follow from what has cooked, not from a pin. */
   outlookKey(o: Outlook): string {
     const ofHold = o.advice === 'hold-less' || o.advice === 'hold-more';
-    return `outlook.${o.advice}${restarts(this.tapsKept()).length > 0 && ofHold ? '-again' : ''}`;
+    if (!ofHold) return `outlook.${o.advice}`;
+    return `outlook.${o.advice}${restarts(this.tapsKept()).length > 0 ? '-again' : this.pinAhead() ? '-first' : ''}`;
+  }
+  /** What is told of the hold comes from the pin of the first stage: the second lid is still to be locked. */
+  private pinAhead(): boolean {
+    return this.cook()?.plan.firstStage !== null && !this.afterLid();
   }
   /** The sauce, where it is no longer what was planned. */
   sauceMoved(o: Outlook): Outlook['sauce'] {
@@ -336,7 +341,7 @@ export class StovePage {
   }
   outlookParams(o: Outlook): Record<string, unknown> {
     // Against the plan of this run: a pot that was locked again comes up from warm.
-    const up = this.heatUp();
+    const up = this.pinAhead() ? this.timed()?.steps.find((s) => s.step.id === 'first-heat') : this.heatUp();
     const late = Math.round(up ? ((up.done ? up.endMs : this.now()) - up.startMs) / 60_000 - up.step.minutes : 0);
     return {
       late: Math.abs(late),
@@ -353,6 +358,7 @@ export class StovePage {
     return (
       o.holdChangeMin !== 0 &&
       this.pinUpAt() !== null &&
+      !this.pinAhead() &&
       hold !== undefined &&
       this.now() < hold.endMs &&
       c !== null &&

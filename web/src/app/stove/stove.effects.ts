@@ -19,11 +19,14 @@ import {
   of,
   switchMap,
   tap,
+  throwError,
+  timeout,
   timer,
 } from 'rxjs';
-import { Api, failureOf } from '../api/client';
+import { Api, failureOf, NoAnswer } from '../api/client';
 import { Planner } from '../workers/planner';
 import { cookNow, type StreamReading } from './live';
+import { diskMs, opening } from './opening';
 import { ownStore } from './own-store';
 import { StoveActions, stoveFeature } from './stove.slice';
 
@@ -33,24 +36,7 @@ export const open = createEffect(
       ofType(StoveActions.open),
       concatLatestFrom(() => store.select(stoveFeature.selectCook)),
       filter(([, cook]) => cook === null),
-      switchMap(([{ id }]) =>
-        from(ownStore.held(id)).pipe(
-          switchMap((own) =>
-            api.cook(id).pipe(
-              map((cook) => StoveActions.opened({ cook, unsent: own.unsent, fromServer: true })),
-              catchError((e: unknown) => {
-                const failure = failureOf(e);
-                // Without the network the stove goes on from what this browser knows.
-                return of(
-                  failure.offline && own.cook
-                    ? StoveActions.opened({ cook: own.cook, unsent: own.unsent, fromServer: false })
-                    : StoveActions.failed({ failure }),
-                );
-              }),
-            ),
-          ),
-        ),
-      ),
+      switchMap(([{ id }]) => opening(ownStore.held(id), api.cook(id))),
     ),
   { functional: true },
 );
@@ -76,7 +62,13 @@ export const keepTap = createEffect(
       ofType(StoveActions.tap),
       concatLatestFrom(() => store.select(stoveFeature.selectCook)),
       concatMap(([{ event }, cook]) =>
-        cook ? from(ownStore.keepTap(cook.id, event)).pipe(map(() => StoveActions.tapKept({ event }))) : of(),
+        cook
+          ? from(ownStore.keepTap(cook.id, event)).pipe(
+              // A disk that does not answer must not swallow the tap: the server keeps it.
+              timeout({ first: diskMs, with: () => of(undefined) }),
+              map(() => StoveActions.tapKept({ event })),
+            )
+          : of(),
       ),
     ),
   { functional: true },
@@ -197,17 +189,22 @@ function rough(x: Looked | null): string {
   return JSON.stringify([x.cook.id, x.real], (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 2) / 2 : v));
 }
 
+/** After so long without an answer the taps are sent again, ms. */
+const sendMs = 10_000;
+
 /** Sends what is not confirmed; after a failure again every few seconds. */
 export const send = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
     merge(
-      actions.pipe(ofType(StoveActions.tapKept, StoveActions.opened, StoveActions.sent)),
+      actions.pipe(ofType(StoveActions.tapKept, StoveActions.opened, StoveActions.unsentFound, StoveActions.sent)),
       actions.pipe(ofType(StoveActions.sendFailed), debounceTime(4000)),
     ).pipe(
       concatLatestFrom(() => store.select(stoveFeature.selectStoveState)),
       filter(([, s]) => s.cook !== null && s.unsent.length > 0),
       concatMap(([, s]) =>
         api.addEvents(s.cook!.id, s.unsent).pipe(
+          // A network that swallows the request must not hold the next one back; a second sending doubles nothing.
+          timeout({ first: sendMs, with: () => throwError(() => new NoAnswer()) }),
           map(() => StoveActions.sent({ ids: s.unsent.map((e) => e.id) })),
           catchError((e: unknown) => of(StoveActions.sendFailed({ failure: failureOf(e) }))),
         ),

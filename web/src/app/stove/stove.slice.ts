@@ -12,6 +12,8 @@ export const StoveActions = createActionGroup({
     'Running Found': props<{ cooks: Cook[] }>(),
     /** `fromServer`: what the cook holds is confirmed; from this browser the unsent taps are among its events */
     Opened: props<{ cook: Cook; unsent: StoredEvent[]; fromServer: boolean }>(),
+    /** taps that this browser's disk gave late */
+    'Unsent Found': props<{ cookId: string; unsent: StoredEvent[] }>(),
     Failed: props<{ failure: Failure }>(),
     /** a tap or a tick; it counts once it is on this browser's disk, and is sent when the server answers */
     Tap: props<{ event: StoredEvent }>(),
@@ -81,6 +83,16 @@ export const stoveReducer = createReducer<StoveState>(
       cook: { ...cook, events: [...cook.events, ...missing] },
       unsent: fromServer ? missing : unsent,
       failure: null,
+    };
+  }),
+  on(StoveActions.unsentFound, (s, { cookId, unsent }) => {
+    if (s.cook?.id !== cookId) return s;
+    const known = new Set(s.cook.events.map((e) => e.id));
+    const missing = unsent.filter((e) => !known.has(e.id));
+    return {
+      ...s,
+      cook: { ...s.cook, events: merged(s.cook.events, missing, false) },
+      unsent: [...s.unsent, ...missing],
     };
   }),
   on(StoveActions.failed, (s, { failure }) => ({ ...s, failure, searched: true })),

@@ -1,0 +1,25 @@
+import type { PotProfile } from '../pot/profile';
+
+/** A heater this far off is a wrong tap, not a heater. */
+const factor = { least: 0.4, most: 2.5 };
+
+/**
+ * The same pot with its heater so much weaker or stronger that the pin rises when it did, by bisection on the logarithm
+ * of the power.
+ *
+ * @param toPinMin from the locked lid to the pin as it happened, min
+ * @param pinMin the same as the model has it for a pot, min; Infinity for a heater too weak to lift the pin at all
+ */
+export function potWithPinAt(pot: PotProfile, toPinMin: number, pinMin: (pot: PotProfile) => number): PotProfile {
+  const potAt = (logPower: number): PotProfile => ({ ...pot, efficiency: pot.efficiency * Math.exp(logPower) });
+  let low = Math.log(factor.least);
+  let high = Math.log(factor.most);
+  for (let i = 0; i < 10; i++) {
+    const mid = (low + high) / 2;
+    const min = pinMin(potAt(mid));
+    if (Math.abs(min / toPinMin - 1) < 0.01) return potAt(mid);
+    if (min > toPinMin) low = mid;
+    else high = mid;
+  }
+  return potAt(high);
+}
