@@ -1,22 +1,13 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
 import fc from 'fast-check';
-import { readDish } from '../src/dish/read';
 import type { Dish } from '../src/dish/schema';
 import { equalise, strugglers, troubleOf } from '../src/plan/equalise';
 import { plan } from '../src/plan/plan';
 import { gaussian, halton, uncertainty } from '../src/plan/uncertainty';
+import { demo, demoDish } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 
-const folder = join(__dirname, '..', '..', 'server', 'src', 'demo', 'dishes');
-const demo = readdirSync(folder).map((f): [string, Dish] => [
-  f.replace('.json', ''),
-  readDish(JSON.parse(readFileSync(join(folder, f), 'utf8'))),
-]);
-const demoDish = (id: string): Dish => demo.find(([name]) => name === id)![1];
-
 describe('the dishes of the hut', () => {
-  test.each(demo)('%s is planned without a stop, its meat done, its starch as wanted', (_, dish) => {
+  test.each([...demo])('%s is planned without a stop, its meat done, its starch as wanted', (_, dish) => {
     const p = plan(dish, hut);
     expect(p.warnings.filter((w) => w.severity === 'stop')).toEqual([]);
     expect(p.meats.filter((m) => !m.ok || m.texture === 'tough')).toEqual([]);
@@ -119,7 +110,7 @@ describe('uncertainty', () => {
 });
 
 describe('properties of any family', () => {
-  const someDish = fc.constantFrom(...demo.map(([, d]) => d));
+  const someDish = fc.constantFrom(...[...demo].map(([, d]) => d));
   test('more hold is never less done, more liquid never drier, scaling never changes what stands in the ledger’s balance', () => {
     const bad: string[] = [];
     fc.assert(

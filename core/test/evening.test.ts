@@ -1,20 +1,14 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { evening } from '../src/clock/evening';
-import { readDish } from '../src/dish/read';
 import type { Plan, Step } from '../src/plan/document';
 import { plan } from '../src/plan/plan';
+import { demoDish } from './helpers/demo';
 import { hut } from './helpers/dishes';
 
-const demo = (name: string, potId = hut.potId): Plan =>
-  plan(
-    readDish(JSON.parse(readFileSync(join(__dirname, '..', '..', 'server/src/demo/dishes', `${name}.json`), 'utf8'))),
-    { ...hut, potId },
-  );
+const planned = (name: string, potId = hut.potId): Plan => plan(demoDish(name), { ...hut, potId });
 const serveMs = Date.UTC(2026, 10, 20, 19);
-const main = { id: 'main', plan: demo('turkey-leek-lemon') };
-const side = { id: 'side', plan: demo('small-potatoes-rack', 'electric-3') };
+const main = { id: 'main', plan: planned('turkey-leek-lemon') };
+const side = { id: 'side', plan: planned('small-potatoes-rack', 'electric-3') };
 const minute = 60_000;
 
 test('the first dish is served to the minute, the other is moved until the hands are free', () => {
@@ -22,11 +16,11 @@ test('the first dish is served to the minute, the other is moved until the hands
   expect(e.dishes[0]!.waitsMin).toBe(0);
   expect(e.dishes[0]!.readyMs).toBe(serveMs);
   expect(e.clashes.filter((c) => c.kind === 'pot')).toEqual([]);
-  const both = evening([main, { ...main, id: 'twin', plan: demo('turkey-leek-lemon', 'electric-8') }], serveMs);
+  const both = evening([main, { ...main, id: 'twin', plan: planned('turkey-leek-lemon', 'electric-8') }], serveMs);
   expect(both.dishes[1]!.waitsMin).toBeGreaterThan(0);
 });
 test('one pot cannot cook two dishes at once: they are put one after the other or the clash is said', () => {
-  const e = evening([main, { id: 'side', plan: demo('small-potatoes-rack') }], serveMs);
+  const e = evening([main, { id: 'side', plan: planned('small-potatoes-rack') }], serveMs);
   const apart = e.dishes[1]!.waitsMin > 10;
   expect(apart || e.clashes.some((c) => c.kind === 'pot')).toBe(true);
 });

@@ -1,9 +1,7 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { outlook } from '../src/clock/outlook';
-import { readDish } from '../src/dish/read';
 import { plan } from '../src/plan/plan';
+import { demoDish } from './helpers/demo';
 import { hut, turkeyRice } from './helpers/dishes';
 
 const dish = turkeyRice();
@@ -54,11 +52,7 @@ test('an earlier pin never makes supper later, a longer hold and release never t
 });
 test('a release that ran over is told in points: no harm in separate rice, open now for pasta', () => {
   expect(see({ naturalMin: 14 }).advice).toBe('no-harm');
-  const pasta = readDish(
-    JSON.parse(
-      readFileSync(join(__dirname, '..', '..', 'server/src/demo/dishes/beef-beetroot-dill-pasta.json'), 'utf8'),
-    ),
-  );
+  const pasta = demoDish('beef-beetroot-dill-pasta');
   const planned = plan(pasta, hut);
   const o = outlook(pasta, hut, planned, { naturalMin: 15 });
   expect(o.advice).toBe('open-now');

@@ -1,8 +1,6 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { readDish } from '../src/dish/read';
 import { plan } from '../src/plan/plan';
 import { schedulesFor } from '../src/plan/schedules';
+import { demo } from './helpers/demo';
 import { hut, plainRice, seaLevel } from './helpers/dishes';
 
 // Common practice, the D rows of docs/engine.md, section 5.
@@ -15,9 +13,8 @@ test('long-grain: 3 + 10, 6 + 6, 4 + 12 and 8 with a quick release are told', ()
   ]);
 });
 test('every demo dish has programs within reason, each with its source; pasta half the packet, quick', () => {
-  const folder = join(__dirname, '..', '..', 'server', 'src', 'demo', 'dishes');
-  for (const f of readdirSync(folder)) {
-    const p = plan(readDish(JSON.parse(readFileSync(join(folder, f), 'utf8'))), hut);
+  for (const dish of demo.values()) {
+    const p = plan(dish, hut);
     const known = schedulesFor(p);
     for (const k of known) {
       expect(k.source).toBe('common-practice');
