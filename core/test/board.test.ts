@@ -1,11 +1,11 @@
-import { readDish } from '../src/dish/read';
-import type { Dish, Family, Ingredient } from '../src/dish/schema';
+import type { Dish, Family } from '../src/dish/schema';
 import { fryPlan, fryMinutes } from '../src/plan/fry';
 import { finishPlan, heldBack } from '../src/plan/finish';
 import { gather, sharesWater, type Item } from '../src/plan/gather';
 import { placeOf } from '../src/plan/place';
 import { plan } from '../src/plan/plan';
 import { baseAreaCm2, pots } from '../src/pot/profile';
+import { board as named, type Thing } from './helpers/board';
 import { demo, demoDish } from './helpers/demo';
 import { hut, plainRice, turkeyRice } from './helpers/dishes';
 
@@ -14,15 +14,8 @@ import { hut, plainRice, turkeyRice } from './helpers/dishes';
  * what waits, what lies where, in which order the pan is filled, and what comes after the pin.
  */
 const pot = pots.find((p) => p.id === hut.potId)!;
-type Thing = Partial<Ingredient> & { food: string };
 const board = (family: Family, ...things: Thing[]): Dish =>
-  readDish({
-    format: 'einkorn.dish/1',
-    title: 'Board',
-    family,
-    serves: 4,
-    ingredients: things.map((t, i) => ({ id: `i${i}`, amount: { value: 200, unit: 'g' }, ...t })),
-  });
+  named(family, ...things.map((t, i) => ({ id: `i${i}`, ...t })));
 const starchOf: Partial<Record<Family, Thing>> = {
   'one-pot-pasta': { food: 'penne' },
   'layered-pasta': { food: 'lasagne-sheet' },
@@ -293,6 +286,8 @@ describe('after the pin', () => {
     const by = Object.fromEntries(finishPlan(gather(d), true).map((f) => [f.code, f]));
     expect(foodsOf(d, by['stir-in']!.ingredients)).toEqual(['spinach']);
     expect(foodsOf(d, by['topping']!.ingredients)).toEqual(['nuts']);
+    expect(foodsOf(d, by['dairy']!.ingredients)).toEqual(['cheese-hard']);
+    expect(foodsOf(d, by['herbs']!.ingredients)).toEqual(['herb-fresh']);
     expect([by['rest']!.minutes, by['fork']!.minutes, by['topping']!.minutes]).toEqual([4, 1, 10]);
   });
   const foodsOf = (d: Dish, ids: readonly string[]): string[] =>
@@ -301,6 +296,8 @@ describe('after the pin', () => {
     const stir = (food: string) =>
       finishPlan(gather(board('one-pot-grain', { food: 'rice-long' }, { food })), false)[1]!;
     expect([stir('peas-frozen').minutes, stir('mixed-frozen').minutes, stir('spinach').minutes]).toEqual([5, 5, 1.5]);
+    const both = board('one-pot-grain', { food: 'rice-long' }, { food: 'spinach' }, { food: 'peas-frozen' });
+    expect(finishPlan(gather(both), false)[1]).toMatchObject({ minutes: 5, ingredients: ['i1', 'i2'] });
     const shrimp = finishPlan(
       gather(board('one-pot-grain', { food: 'rice-long' }, { food: 'shrimp', joins: 'finish' })),
       true,
@@ -335,6 +332,8 @@ describe('after the pin', () => {
       'gone-in-minutes',
       'you-decided',
     ]);
+    const d = board('one-pot-grain', { food: 'rice-long' }, { food: 'nuts' }, { food: 'spinach' });
+    expect(heldBack(gather(d)).map((h) => h.until)).toEqual(['topping', 'finish']);
   });
   test.each([...demo.keys()])('%s: everything on the board is used once, and nothing is left over', (id) => {
     const dish = demoDish(id);
@@ -351,45 +350,5 @@ describe('after the pin', () => {
     expect(missing.map((i) => i.id)).toEqual([]);
     const twice = p.finish.flatMap((f) => f.ingredients).filter((x) => p.stack.some((l) => l.ingredient === x));
     expect(twice).toEqual([]);
-  });
-});
-
-describe('warnings', () => {
-  const worst = (dish: Dish, kitchen = hut) => plan(dish, kitchen).warnings.map((w) => [w.severity, w.code]);
-  test('stops come first, and the manual is always named', () => {
-    const d = turkeyRice({ overrides: { holdMin: 0, release: { kind: 'quick' } } }, 1500);
-    const list = worst(d);
-    const rank = list.map(([s]) => ['stop', 'caution', 'info'].indexOf(s!));
-    expect(rank).toEqual([...rank].sort((a, b) => a - b));
-    expect(list).toContainEqual(['stop', 'over-full']);
-    expect(list.at(-1)).toEqual(['info', 'manual']);
-  });
-  test('altitude is told from 300 m on', () => {
-    const told = (altitudeM: number): boolean =>
-      worst(plainRice(), { ...hut, altitudeM }).some(([, c]) => c === 'altitude');
-    expect([told(299), told(300)]).toEqual([false, true]);
-  });
-  test('rice over the water stops, pasta that peeks is only pressed under', () => {
-    expect(worst(plainRice({ overrides: { liquidMl: 20 } }))).toContainEqual(['stop', 'grain-dry']);
-    const pasta = demoDish('pork-fennel-bean-rigatoni');
-    const shares = [100, 300, 400, 450, 500, 550, 600, 700, 900].map((liquidMl) =>
-      worst({ ...pasta, overrides: { liquidMl } })
-        .map(([, c]) => c)
-        .filter((c) => c === 'pasta-peeks' || c === 'grain-dry'),
-    );
-    // From dry over peeking to covered, never back.
-    expect([...new Set(shares.flat())]).toEqual(['grain-dry', 'pasta-peeks']);
-    expect(shares.at(-1)).toEqual([]);
-    expect(shares.every((s) => s.length <= 1)).toBe(true);
-  });
-  test('what is put under pressure though it curdles is named', () => {
-    const d = { ...turkeyRice() };
-    d.ingredients = [
-      ...d.ingredients,
-      { id: 'yogurt', food: 'yogurt', amount: { value: 100, unit: 'g' }, joins: 'stack' },
-    ];
-    const w = plan(d, hut).warnings.find((x) => x.code === 'curdles')!;
-    expect([w.severity, w.text.includes('yogurt')]).toEqual(['caution', true]);
-    expect(plan(turkeyRice(), hut).warnings.some((x) => x.code === 'curdles')).toBe(false);
   });
 });

@@ -213,51 +213,6 @@ describe('scorch: each point with its remedy and what the remedy leaves', () => 
   });
 });
 
-describe('schools', () => {
-  test('a knuckle of water goes by the width of the pot, the ratios do not', () => {
-    const ml = (potId: string, id: string): number => {
-      const kitchen = { ...seaLevel, potId };
-      return compareSchools(plainRice(), kitchen, plan(plainRice(), kitchen)).find((s) => s.id === id)!.ml;
-    };
-    expect(ml('electric-8', 'equal')).toBeCloseTo(ml('electric-3', 'equal'), 6);
-    expect(ml('electric-8', 'knuckle')).toBeGreaterThan(1.4 * ml('electric-3', 'knuckle'));
-  });
-  test('pasta goes by level, and level penne needs no draining', () => {
-    const d = dishOf('beef-beetroot-dill-pasta');
-    const s = compareSchools(d, hut, plan(d, hut));
-    expect(s.map((x) => x.id)).toEqual(['level']);
-    expect(s[0]!.alone.band).not.toBe('hard');
-  });
-  test('each says what the dish brings besides and what is lost', () => {
-    for (const s of compareSchools(turkeyRice(), hut, plan(turkeyRice(), hut))) {
-      expect(s.broughtG).toBeGreaterThan(100);
-      expect(s.lostG).toBeGreaterThan(20);
-    }
-  });
-});
-
-describe('release advice', () => {
-  const codes = (id: string, weight: string): string[] =>
-    plan(dishOf(id), hut)
-      .program.advice.filter((a) => a.weight === weight)
-      .map((a) => `${a.release}:${a.code}`);
-  test('pasta is let off at once, since it foams in bursts and runs past al dente', () => {
-    expect(codes('beef-beetroot-dill-pasta', 'for')).toContain('quick:pasta-stops');
-    expect(codes('beef-beetroot-dill-pasta', 'against')).toContain('natural:past-al-dente');
-  });
-  test('separate rice sprays and goes on cooking gently', () => {
-    expect(codes('turkey-leek-lemon', 'against')).toContain('quick:starch-sprays');
-    expect(codes('turkey-leek-lemon', 'for')).toContain('natural:cooks-on-gently');
-  });
-  test('large pieces lose juice by a quick release', () => {
-    const slab = withIngredient(turkeyRice(), 'turkey', { prep: { shape: 'slab', thicknessMm: 30 } });
-    const small = withIngredient(turkeyRice(), 'turkey', { prep: { shape: 'cube', thicknessMm: 15 } });
-    const against = (d: Dish): string[] => plan(d, hut).program.advice.map((a) => a.code);
-    expect(against(slab)).toContain('large-pieces-lose-juice');
-    expect(against(small)).not.toContain('large-pieces-lose-juice');
-  });
-});
-
 describe('after the lid', () => {
   test('a thin sauce: what stands, simmers and binds away, each less than what there is', () => {
     const { thicken } = plan(dishOf('beef-beetroot-dill-pasta'), hut).after;

@@ -4,6 +4,7 @@ import { findFood } from '../src/food/find';
 import { plan } from '../src/plan/plan';
 import { ratios } from '../src/plan/ratios';
 import { scaleToPot } from '../src/plan/scale';
+import { demoDish } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 
 const value = (d: ReturnType<typeof turkeyRice>, id: string): number =>
@@ -94,5 +95,60 @@ describe('by the packet and by the pot', () => {
     const ml = (k: number): number => plan(scaleBy(plainRice(), k).dish, seaLevel).liquid.addMl;
     expect(ml(2)).toBeLessThan(2 * ml(1));
     expect(ml(2)).toBeGreaterThan(1.6 * ml(1));
+  });
+  test('whole people where that costs little, and one more would be over the limit', () => {
+    for (const potId of ['electric-3', 'electric-5.7']) {
+      const s = scaleToPot(plainRice(), { ...seaLevel, potId });
+      expect(s.dish.serves).toBe(Math.round(4 * s.factor));
+      expect(4 * s.factor).toBeCloseTo(s.dish.serves, 9);
+      const { fillFraction, limitFraction } = plan(scaleBy(plainRice(), (s.dish.serves + 1) / 4).dish, {
+        ...seaLevel,
+        potId,
+      }).pot;
+      expect(fillFraction).toBeGreaterThan(limitFraction);
+    }
+  });
+  test('for a party of one or two the pot’s own size counts, since whole people would leave a tenth of it empty', () => {
+    const s = scaleToPot(plainRice({ serves: 1 }, 4), { ...seaLevel, potId: 'electric-3' });
+    expect(s.fits).toBe(true);
+    if (s.factor >= 1) expect(s.factor).toBe(1);
+    else expect(s.factor).toBeGreaterThan(0.3);
+    const two = scaleToPot(plainRice({ serves: 2 }, 9), { ...seaLevel, potId: 'electric-5.7' });
+    const over = plan(scaleBy(plainRice({ serves: 2 }, 9), two.factor * 1.12).dish, {
+      ...seaLevel,
+      potId: 'electric-5.7',
+    });
+    expect(over.pot.fillFraction).toBeGreaterThan(over.pot.limitFraction);
+  });
+  test('a batch that is far too large fits in no size, and a small one stops at sixty people or twelve times', () => {
+    const huge = scaleToPot(plainRice({}, 80), { ...seaLevel, potId: 'electric-3' });
+    expect([huge.fits, huge.factor]).toEqual([false, 0.1]);
+    const crowd = scaleToPot(plainRice({ serves: 30 }, 0.5), seaLevel);
+    expect([crowd.fits, crowd.dish.serves]).toEqual([true, 60]);
+    const pinch = scaleToPot(plainRice({ serves: 2 }, 0.1), seaLevel);
+    expect(pinch.factor).toBe(12);
+  });
+  test('a bowl of its own has a limit of its own, two thirds', () => {
+    const dish = demoDish('goat-curry-bowl-rice');
+    const s = scaleToPot(dish, hut);
+    const stops = (d: typeof dish): string[] =>
+      plan(d, hut)
+        .warnings.map((w) => w.code)
+        .filter((c) => c === 'over-full' || c === 'bowl-full');
+    expect(stops(s.dish)).toEqual([]);
+    expect(stops(scaleBy(dish, s.factor * 1.25).dish)).not.toEqual([]);
+  });
+  test('the line is the least-squares line of the batches, and no batch is for more than sixty', () => {
+    const r = ratios(turkeyRice(), hut)!;
+    const off = r.points.map((p) => p.addMl - r.constantMl - r.perGrainMlPerG * p.grainG);
+    // The normal equations: what is left over has no mean and no slope.
+    expect(off.reduce((a, b) => a + b, 0)).toBeCloseTo(0, 6);
+    expect(off.reduce((a, b, i) => a + b * r.points[i]!.grainG, 0)).toBeCloseTo(0, 3);
+    for (const p of r.points)
+      expect(p.mlPerMl).toBeCloseTo((p.addMl * findFood('rice-long').bulkGPerMl[0]) / p.grainG, 9);
+    expect(r.points.map((p) => p.factor)).toEqual([0.5, 1, 1.5, 2, 3]);
+    expect(ratios(turkeyRice({ serves: 30 }), hut)!.points.map((p) => p.factor)).toEqual([0.5, 1, 1.5, 2]);
+    expect(ratios(turkeyRice({ serves: 60 }), hut)!.points).toHaveLength(2);
+    expect(ratios(demoDish('small-potatoes-rack'), hut)).toBeNull();
   });
 });

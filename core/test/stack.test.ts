@@ -1,10 +1,10 @@
-import { readDish } from '../src/dish/read';
 import type { Dish, Family, Ingredient } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { gather } from '../src/plan/gather';
 import { stackPlan, type Geometry } from '../src/plan/stack';
 import { isSoakedWhite, moistureSpread, slowingOf, waterSources } from '../src/plan/water';
 import { pots } from '../src/pot/profile';
+import { board, type Thing } from './helpers/board';
 import { demoDish } from './helpers/demo';
 
 /*
@@ -14,15 +14,6 @@ import { demoDish } from './helpers/demo';
 const pot = pots.find((p) => p.id === 'electric-5.7')!;
 const areaCm2 = (Math.PI / 4) * (pot.diameterMm / 10) ** 2;
 const mm = (ml: number): number => (10 * ml) / areaCm2;
-type Thing = Partial<Ingredient> & { food: string; g?: number };
-const board = (family: Family, ...things: Thing[]): Dish =>
-  readDish({
-    format: 'einkorn.dish/1',
-    title: 'Board',
-    family,
-    serves: 4,
-    ingredients: things.map(({ g = 200, ...t }) => ({ id: t.food, amount: { value: g, unit: 'g' }, ...t })),
-  });
 const stack = (dish: Dish, addMl: number, clingG = 0, outerMl = 0): Geometry =>
   stackPlan(gather(dish), pot, addMl, clingG, outerMl);
 const layer = (geo: Geometry, id: string) => geo.layers.find((l) => l.ingredient === id)!;

@@ -1,0 +1,267 @@
+import type { Dish, Family } from '../src/dish/schema';
+import { findFood } from '../src/food/find';
+import type { FryStep, MeatVerdict, PlantVerdict } from '../src/plan/document';
+import { gather } from '../src/plan/gather';
+import { plan } from '../src/plan/plan';
+import type { Candidate } from '../src/plan/pressure';
+import { releaseAdvice } from '../src/plan/release';
+import { warningsOf } from '../src/plan/warnings';
+import { pots } from '../src/pot/profile';
+import { steamC } from '../src/water/atmosphere';
+import { board, type Thing } from './helpers/board';
+import { demoDish } from './helpers/demo';
+import { hut, plainRice, turkeyRice } from './helpers/dishes';
+
+/* What the cook is told before the lid locks: each word by what brings it about, on both sides of its limit. */
+
+describe('warnings of whole plans', () => {
+  const worst = (dish: Dish, kitchen = hut) => plan(dish, kitchen).warnings.map((w) => [w.severity, w.code]);
+  test('stops come first, and the manual is always named', () => {
+    const d = turkeyRice({ overrides: { holdMin: 0, release: { kind: 'quick' } } }, 1500);
+    const list = worst(d);
+    const rank = list.map(([s]) => ['stop', 'caution', 'info'].indexOf(s!));
+    expect(rank).toEqual([...rank].sort((a, b) => a - b));
+    expect(list).toContainEqual(['stop', 'over-full']);
+    expect(list.at(-1)).toEqual(['info', 'manual']);
+  });
+  test('altitude is told from 300 m on', () => {
+    const told = (altitudeM: number): boolean =>
+      worst(plainRice(), { ...hut, altitudeM }).some(([, c]) => c === 'altitude');
+    expect([told(299), told(300)]).toEqual([false, true]);
+  });
+  test('rice over the water stops, pasta that peeks is only pressed under', () => {
+    expect(worst(plainRice({ overrides: { liquidMl: 20 } }))).toContainEqual(['stop', 'grain-dry']);
+    const pasta = demoDish('pork-fennel-bean-rigatoni');
+    const shares = [100, 300, 400, 450, 500, 550, 600, 700, 900].map((liquidMl) =>
+      worst({ ...pasta, overrides: { liquidMl } })
+        .map(([, c]) => c)
+        .filter((c) => c === 'pasta-peeks' || c === 'grain-dry'),
+    );
+    // From dry over peeking to covered, never back.
+    expect([...new Set(shares.flat())]).toEqual(['grain-dry', 'pasta-peeks']);
+    expect(shares.at(-1)).toEqual([]);
+    expect(shares.every((s) => s.length <= 1)).toBe(true);
+  });
+  test('what is put under pressure though it curdles is named', () => {
+    const d = { ...turkeyRice() };
+    d.ingredients = [
+      ...d.ingredients,
+      { id: 'yogurt', food: 'yogurt', amount: { value: 100, unit: 'g' }, joins: 'stack' },
+    ];
+    const w = plan(d, hut).warnings.find((x) => x.code === 'curdles')!;
+    expect([w.severity, w.text.includes('yogurt')]).toEqual(['caution', true]);
+    expect(plan(turkeyRice(), hut).warnings.some((x) => x.code === 'curdles')).toBe(false);
+  });
+});
+
+type Context = Parameters<typeof warningsOf>[0];
+type Outcome = NonNullable<Context['outcome']>;
+const pot = pots.find((p) => p.id === hut.potId)!;
+
+describe('each warning by itself', () => {
+  const rice = gather(board('one-pot-grain', { food: 'rice-long' }, { food: 'broth' }));
+  const pasta = gather(board('one-pot-pasta', { food: 'penne' }, { food: 'broth' }));
+  const oats = gather(board('porridge', { food: 'oats-steel-cut' }, { food: 'water' }));
+  const calm = {
+    fillFraction: 0.4,
+    limitFraction: 0.5,
+    dryGrainShare: 0,
+    thinLiquidMl: pot.minimumLiquidMl[0],
+    bowlFraction: 0,
+  };
+  const run = { neverSealed: false, dry: false };
+  const meat = { ingredient: 'm', ok: true, texture: 'juicy', cautiousCoreC: 80, safeMinimumC: 74 } as MeatVerdict;
+  const fry = (minutes: number, more: Partial<FryStep> = {}): FryStep =>
+    ({ ingredient: 'f', minutes, takeOut: false, ...more }) as FryStep;
+  interface Change extends Partial<Omit<Context, 'geo' | 'chosen' | 'outcome'>> {
+    geo?: Partial<typeof calm>;
+    run?: Partial<typeof run>;
+    quick?: boolean;
+    done?: number;
+  }
+  const told = (c: Change = {}): string[] => {
+    const { geo, run: r, quick, done, ...rest } = c;
+    const list = warningsOf({
+      g: rice,
+      pot,
+      altitudeM: 0,
+      plants: [],
+      meats: [],
+      fry: [],
+      scorch: 'watch',
+      addMl: 500,
+      curdles: [],
+      missed: false,
+      ...rest,
+      geo: { ...calm, ...geo } as Context['geo'],
+      chosen: { run: { ...run, ...r }, release: { kind: quick ? 'quick' : 'natural' } } as unknown as Candidate,
+      outcome: done === undefined ? null : ({ texture: { done } } as Outcome),
+    });
+    return list.map((x) => `${x.severity} ${x.code}`);
+  };
+  const only = ['info manual'];
+
+  test('a calm pot is told only of its manual', () => expect(told()).toEqual(only));
+  const rows: [string, Change, string, Change][] = [
+    ['seals', { run: { neverSealed: true } }, 'stop never-seals', { run: { neverSealed: false } }],
+    ['boils dry', { run: { dry: true } }, 'stop boils-dry', { run: { dry: false } }],
+    ['fill', { geo: { fillFraction: 0.51 } }, 'stop over-full', { geo: { fillFraction: 0.5 } }],
+    ['dry grain', { geo: { dryGrainShare: 0.06 } }, 'stop grain-dry', { geo: { dryGrainShare: 0.05 } }],
+    [
+      'pasta on the shore',
+      { g: pasta, geo: { dryGrainShare: 0.3 } },
+      'caution pasta-peeks',
+      { g: pasta, geo: { dryGrainShare: 0.15 } },
+    ],
+    ['pasta that dries', { g: pasta, geo: { dryGrainShare: 0.31 } }, 'stop grain-dry', { g: pasta }],
+    [
+      'thin liquid',
+      { geo: { thinLiquidMl: calm.thinLiquidMl - 1 } },
+      'caution liquid-short',
+      { geo: { thinLiquidMl: calm.thinLiquidMl } },
+    ],
+    [
+      'a hard root',
+      { plants: [{ ingredient: 'p', verdict: 'hard' } as PlantVerdict] },
+      'caution plant-hard',
+      { plants: [{ ingredient: 'p', verdict: 'done' } as PlantVerdict] },
+    ],
+    ['the bowl', { geo: { bowlFraction: 0.67 } }, 'stop bowl-full', { geo: { bowlFraction: 2 / 3 } }],
+    ['curdling', { curdles: ['yogurt'] }, 'caution curdles', { curdles: [] }],
+    ['its minutes', { done: 0.89 }, 'caution hard-core', { done: 0.9 }],
+    ['its texture', { missed: true }, 'caution texture-missed', { missed: false }],
+    ['the base', { scorch: 'high' }, 'caution scorch', { scorch: 'watch' }],
+    [
+      'steam of a full pot',
+      { quick: true, geo: { fillFraction: 0.501, limitFraction: 0.6 } },
+      'caution spray',
+      { geo: { fillFraction: 0.501, limitFraction: 0.6 } },
+    ],
+    ['steam of foam', { quick: true, g: oats }, 'caution spray', { g: oats }],
+    ['frying', { fry: [fry(16), fry(15)] }, 'caution saute-ends', { fry: [fry(15), fry(13.5)] }],
+    ['order', { fry: [fry(3, { trouble: 'burns' })] }, 'caution fry-burns', { fry: [fry(3)] }],
+    ['height', { altitudeM: 300 }, 'info altitude', { altitudeM: 299 }],
+  ];
+  test.each(rows)('%s', (_, change, code, otherwise) => {
+    expect([...told(change)].sort()).toEqual([code, ...only].sort());
+    expect(told(otherwise)).toEqual(only);
+  });
+  test('the worst comes first, whatever was found first', () => {
+    const hard = [{ ingredient: 'p', verdict: 'hard' } as PlantVerdict];
+    expect(told({ altitudeM: 900, meats: [meat], plants: hard, geo: { bowlFraction: 0.7 }, missed: true })).toEqual([
+      'stop bowl-full',
+      'caution plant-hard',
+      'caution texture-missed',
+      'info thermometer',
+      'info altitude',
+      'info manual',
+    ]);
+  });
+  test('a quick release at half full or less of what does not foam sprays nothing', () => {
+    expect(told({ quick: true, geo: { fillFraction: 0.5 } })).toEqual(only);
+  });
+  test('meat: the thermometer always, a stop when it is under, a caution when it stays tough', () => {
+    expect(told({ meats: [meat] })).toEqual(['info thermometer', ...only]);
+    expect(told({ meats: [meat, { ...meat, ok: false }] }).at(0)).toBe('stop meat-under');
+    expect(told({ meats: [{ ...meat, texture: 'tough' }] }).at(0)).toBe('caution meat-tough');
+    const two = warningsOf({ ...contextOf([meat, { ...meat, safeMinimumC: 63 }]) });
+    const told74 = two.find((x) => x.code === 'thermometer')!;
+    expect(told74.params!['minimum']).toBe(74);
+    expect(told74.text).toContain('74 degC');
+  });
+  const contextOf = (meats: MeatVerdict[]): Context => ({
+    g: rice,
+    pot,
+    altitudeM: 0,
+    plants: [],
+    meats,
+    fry: [],
+    scorch: 'low',
+    addMl: 0,
+    curdles: [],
+    missed: false,
+    geo: calm as Context['geo'],
+    chosen: { run, release: { kind: 'natural' } } as unknown as Candidate,
+    outcome: null,
+  });
+  test('the numbers in the sentences are those of the pot', () => {
+    const of = (change: Partial<Context>, code: string) =>
+      warningsOf({ ...contextOf([]), ...change }).find((x) => x.code === code)!;
+    const full = of({ geo: { ...calm, fillFraction: 0.614 } as Context['geo'] }, 'over-full');
+    expect(full.params).toEqual({ fill: 61, limit: 50 });
+    expect(full.text).toContain('61 %');
+    const high = of({ altitudeM: 1180 }, 'altitude').params!['temp'] as number;
+    expect(high).toBe(Number(steamC(pot.highKpa, 1180).toFixed(1)));
+    const short = of({ geo: { ...calm, thinLiquidMl: 120.4 } as Context['geo'] }, 'liquid-short');
+    expect(short.params).toEqual({ have: 120, minimum: pot.minimumLiquidMl[0] });
+    expect(of({ fry: [fry(3, { trouble: 'steams' })] }, 'fry-steams').text).toContain('f goes in after wet');
+  });
+});
+
+describe('what speaks for and against a release', () => {
+  const meatOf = (thicknessMm: number, food = 'chicken-thigh') => ({ item: { thicknessMm, food: findFood(food) } });
+  const say = (
+    family: Family,
+    things: Thing[],
+    x: { fill?: number; waitMin?: number; meats?: ReturnType<typeof meatOf>[] } = {},
+  ): string[] =>
+    releaseAdvice({
+      g: gather(board(family, ...things)),
+      fill: x.fill ?? 0.3,
+      chosen: { meats: x.meats ?? [] } as unknown as Candidate,
+      naturalFullMin: x.waitMin ?? 10,
+    }).map((a) => `${a.release} ${a.weight} ${a.code}`);
+  const rice: Thing[] = [{ food: 'rice-long' }, { food: 'broth' }];
+  const separate = ['quick against starch-sprays', 'natural for cooks-on-gently'];
+
+  test('separate rice sprays and goes on cooking gently; a fuller pot says so instead', () => {
+    expect(say('one-pot-grain', rice)).toEqual(separate);
+    expect(say('one-pot-grain', rice, { fill: 0.5 })).toEqual(separate);
+    expect(say('one-pot-grain', rice, { fill: 0.51 })).toEqual([
+      'quick against full-and-starchy',
+      'natural for cooks-on-gently',
+    ]);
+  });
+  test('pasta stops by a quick release and runs past al dente in a natural one', () => {
+    expect(say('one-pot-pasta', [{ food: 'penne' }, { food: 'broth' }])).toEqual([
+      'quick against foam-at-the-valve',
+      'quick for pasta-stops',
+      'natural against past-al-dente',
+    ]);
+  });
+  test('what foams is told before all else, as long as it is under the lid', () => {
+    const foams = say('porridge', [{ food: 'oats-steel-cut' }, { food: 'water' }], { fill: 0.6 });
+    expect(foams[0]).toBe('quick against foam-at-the-valve');
+    expect(foams).not.toContain('quick against full-and-starchy');
+    expect(foams).not.toContain('natural for only-time-is-lost');
+    expect(say('one-pot-grain', [...rice, { food: 'milk', joins: 'stack' }])[0]).toBe(
+      'quick against foam-at-the-valve',
+    );
+    expect(say('one-pot-grain', [...rice, { food: 'milk', joins: 'finish' }])).toEqual(separate);
+    const stew: Thing[] = [{ food: 'beef-stew' }, { food: 'milk', joins: 'stack' }];
+    expect(say('casserole', stew)).toEqual(['quick against foam-at-the-valve']);
+  });
+  test('a risotto is stirred anyway, so nothing speaks against the valve', () => {
+    expect(say('risotto', [{ food: 'rice-arborio' }, { food: 'broth' }])).toEqual([
+      'quick for stirred-anyway',
+      'natural for cooks-on-gently',
+    ]);
+  });
+  test('one large piece of muscle is enough; mince and small pieces lose nothing', () => {
+    const juice = 'quick against large-pieces-lose-juice';
+    const told = (...meats: ReturnType<typeof meatOf>[]) => say('one-pot-grain', rice, { meats });
+    expect(told(meatOf(25), meatOf(10))).toContain(juice);
+    expect(told(meatOf(24))).not.toContain(juice);
+    expect(told(meatOf(40, 'beef-ground'))).not.toContain(juice);
+  });
+  test('without a starch only time is lost, and a long wait is said from a quarter of an hour on', () => {
+    const stew = (waitMin: number) => say('casserole', [{ food: 'beef-stew' }, { food: 'broth' }], { waitMin });
+    expect(stew(15)).toEqual(['natural for only-time-is-lost']);
+    expect(stew(15.1)).toEqual(['natural against long-wait', 'natural for only-time-is-lost']);
+  });
+  test('rice in a bowl of its own sprays nothing', () => {
+    const g = gather(demoDish('goat-curry-bowl-rice'));
+    const told = releaseAdvice({ g, fill: 0.6, chosen: { meats: [] } as unknown as Candidate, naturalFullMin: 10 });
+    expect(told.map((a) => a.code)).toEqual([]);
+  });
+});
