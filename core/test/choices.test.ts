@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import type { Dish } from '../src/dish/schema';
-import { equalise, strugglers, troubleOf } from '../src/plan/equalise';
 import { plan } from '../src/plan/plan';
 import { gaussian, halton, uncertainty } from '../src/plan/uncertainty';
 import { demo, demoDish } from './helpers/demo';
@@ -44,31 +43,6 @@ describe('the dishes of the hut', () => {
     expect(plan(cold, hut).program.minutesToPressure).toBeGreaterThan(
       plan(frozen, hut).program.minutesToPressure + 0.5,
     );
-  });
-});
-
-describe('equaliser', () => {
-  const tough = turkeyRice();
-  tough.ingredients[1] = {
-    id: 'beef',
-    food: 'beef-stew',
-    amount: { value: 450, unit: 'g' },
-    prep: { shape: 'cube', thicknessMm: 38 },
-  };
-  const dish: Dish = { ...tough, family: 'rack-over-grain' };
-  const before = plan(dish, hut);
-  const proposals = equalise(dish, hut, before);
-  test('names the part that this program does not serve and proposes what serves it better', () => {
-    expect(strugglers(before)).toEqual(['beef']);
-    expect(proposals.length).toBeGreaterThan(0);
-    expect(proposals.every((p) => p.trouble < troubleOf(before))).toBe(true);
-  });
-  test('each proposal is a dish that gives exactly the plan it shows, best first', () => {
-    expect(proposals.map((p) => plan(p.dish, hut))).toEqual(proposals.map((p) => p.plan));
-    expect(proposals.map((p) => p.trouble)).toEqual([...proposals.map((p) => p.trouble)].sort((a, b) => a - b));
-  });
-  test('a plan that serves all needs no proposal', () => {
-    expect(equalise(turkeyRice(), hut, plan(turkeyRice(), hut))).toEqual([]);
   });
 });
 

@@ -45,12 +45,19 @@ export const troubleOf = (p: Plan): number =>
 /**
  * When parts need different times: what to change so that one program serves all. Every proposal is planned anew and
  * only kept when it leaves less trouble than before; the best comes first.
+ *
+ * @param planned how a changed dish is planned
  */
-export function equalise(dish: Dish, kitchen: Kitchen, chosen: Plan): Proposal[] {
+export function equalise(
+  dish: Dish,
+  kitchen: Kitchen,
+  chosen: Plan,
+  planned: (changed: Dish) => Plan = (changed) => plan(changed, kitchen),
+): Proposal[] {
   const before = troubleOf(chosen);
   const out: Proposal[] = [];
   const consider = (code: Proposal['code'], ingredient: string, changed: Dish, to?: number | string): Proposal => {
-    const p = plan(changed, kitchen);
+    const p = planned(changed);
     const found: Proposal = {
       code,
       ingredient,
@@ -83,7 +90,7 @@ export function equalise(dish: Dish, kitchen: Kitchen, chosen: Plan): Proposal[]
         out.pop();
         while (low < high) {
           const mid = (low + high + 1) >> 1;
-          if (troubleOf(plan(cut(mid), kitchen)) < before) low = mid;
+          if (troubleOf(planned(cut(mid))) < before) low = mid;
           else high = mid - 1;
         }
         consider('cut-thinner', id, cut(low), low);
