@@ -6,6 +6,7 @@ import { setBench } from '../src/plan/bench';
 import { sharesWater } from '../src/plan/gather';
 import { slurryFor } from '../src/plan/keep';
 import type { GrainOutcome } from '../src/plan/water';
+import { evaporationKgPerS } from '../src/pot/open';
 import { baseAreaCm2, pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';
 import { demoDish } from './helpers/demo';
@@ -47,6 +48,7 @@ describe('a thin sauce', () => {
     expect(after(plainly(), out(700, 19.9)).thicken).toBeNull();
     const t = after(plainly(), out(700, 20)).thicken!;
     expect([t.freeG, t.standMin]).toEqual([20, 5]);
+    expect(t.simmerGPerMin).toBeCloseTo(60_000 * evaporationKgPerS(95, 0), 9);
     expect(t).toMatchObject(slurryFor(20));
     // More than there is cannot be drunk.
     expect(t.standDrinksG).toBeLessThanOrEqual(20);

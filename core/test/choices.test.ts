@@ -76,6 +76,44 @@ describe('uncertainty', () => {
     raw.ingredients[1] = { ...raw.ingredients[1]!, prep: { shape: 'slab', thicknessMm: 38 } };
     expect(uncertainty(raw, hut, plan(raw, hut), 200).meats[0]!.chance).toBeLessThan(0.5);
   });
+  test('the chance of a slab is that of its thickness: half where the nominal core just reaches its minimum', () => {
+    const chance = (mm: number): number => {
+      const d = turkeyRice({ overrides: { holdMin: 5, release: { kind: 'quick' } } });
+      d.ingredients[1] = { ...d.ingredients[1]!, prep: { shape: 'slab', thicknessMm: mm } };
+      return uncertainty(d, hut, plan(d, hut), 400).meats[0]!.chance;
+    };
+    const core = (mm: number): number => {
+      const d = turkeyRice({ overrides: { holdMin: 5, release: { kind: 'quick' } } });
+      d.ingredients[1] = { ...d.ingredients[1]!, prep: { shape: 'slab', thicknessMm: mm } };
+      return plan(d, hut).meats[0]!.coreC;
+    };
+    let [low, high] = [10, 60];
+    for (let i = 0; i < 12; i++) {
+      const mid = (low + high) / 2;
+      if (core(mid) >= 74) low = mid;
+      else high = mid;
+    }
+    // One deviation of thickness is 15 %; a weak heater and a strong one nearly cancel.
+    expect(Math.abs(chance(low) - 0.5)).toBeLessThan(0.08);
+    expect(Math.abs(chance(low / 1.15) - 0.841)).toBeLessThan(0.08);
+    expect(Math.abs(chance(low / 0.85) - 0.159)).toBeLessThan(0.08);
+  });
+  test('the draws agree with the spread that the plan itself tells', () => {
+    const told = p.grain!.bandChance;
+    expect(Math.abs(u.bands.find((b) => b.band === p.grain!.band)!.chance - told)).toBeLessThan(0.12);
+  });
+  test('rice and water alone move by heat, clock, uptake and steam; pasta is told in its own words', () => {
+    const plain = uncertainty(plainRice(), seaLevel, plan(plainRice(), seaLevel), 200);
+    expect(plain.movers.map((m) => m.input).sort()).toEqual(['heat-up', 'kinetics', 'steam', 'uptake']);
+    expect(plain.meats).toEqual([]);
+    const dish = demoDish('pork-fennel-bean-rigatoni');
+    const pasta = uncertainty(dish, hut, plan(dish, hut), 200);
+    expect(pasta.bands.every((b) => ['hard', 'al-dente', 'tender', 'soft'].includes(b.band))).toBe(true);
+    expect(pasta.movers[0]!.input).toBe('kinetics');
+    const side = demoDish('small-potatoes-rack');
+    const none = uncertainty(side, hut, plan(side, hut), 50);
+    expect([none.bands, none.movers.every((m) => m.share === 0)]).toEqual([[], true]);
+  });
   test('the movers are the inputs that have a spread, in falling order, and explain most of it', () => {
     const shares = u.movers.map((m) => m.share);
     expect(shares).toEqual([...shares].sort((a, b) => b - a));

@@ -1,14 +1,14 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { bandEdges, pastaEdges } from '../grain/texture';
-import { everyNth } from '../pot/history';
+import { meansOf } from '../pot/history';
 import { Problem } from '../problem';
 import type { Plan } from './document';
 import { runMeats } from './meat';
 import { setBench } from './bench';
 import { heat } from './solve';
 import { benchOfPlan } from './stages';
-import { grainOutcome } from './water';
+import { grainOutcome, starchTemps } from './water';
 
 /** Texture and meat over hold and natural release, with the plan's liquid. */
 export interface DonenessMap {
@@ -29,8 +29,8 @@ export interface DonenessMap {
 const pastaMost = 2.2;
 /** Points of the map: fine enough that its lines look drawn, not stepped. */
 const size = { holds: 31, naturals: 25 };
-/** Step of the pot, s, and every how many of its steps the clock looks: within 0.1 points of the full run [derived]. */
-const mapDtS = 2;
+/** Step of the pot, s, and how many of its steps the clock looks at in one: within 0.1 points of the plan [derived]. */
+const mapDtS = 1;
 const clockEvery = 4;
 /** Less natural release than this sprays where a quick one is spoken against, min [common practice]. */
 const sprayUnderMin = 5;
@@ -63,8 +63,12 @@ export function donenessMap(
     const release = n === 0 ? ({ kind: 'quick' } as const) : ({ kind: 'timed', naturalMin: n } as const);
     const outcomes = holds.map((hold) => {
       const run = h.heated.finish(hold, release);
-      const seen = { ...run, history: everyNth(run.history, clockEvery) };
-      return grainOutcome(b.g, b.src, seen, chosen.liquid.addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0 });
+      const temps = meansOf(starchTemps(b.g, run, chosen.liquid.addMl, h.depthCm), clockEvery);
+      const seen = { ...run, history: { ...run.history, dtS: clockEvery * run.history.dtS } };
+      return grainOutcome(b.g, b.src, seen, chosen.liquid.addMl, h.depthCm, {
+        earlierSteamG: b.first?.steamG ?? 0,
+        temps,
+      });
     });
     index.push(outcomes.map((o) => (packet ? (o.clock.equivalentMin * o.slowing) / packet : o.texture.index)));
     equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));

@@ -12,21 +12,19 @@ export interface History {
   openAt: number;
 }
 
-/** The same history with every n-th sample only, for maps that need many: the clock is smooth over some seconds. */
-export function everyNth(h: History, n: number): History {
-  const count = Math.floor((h.tempC.length - 1) / n) + 1;
-  const pick = (from: Float64Array): Float64Array => {
-    const out = new Float64Array(count);
-    for (let i = 0; i < count; i++) out[i] = from[i * n]!;
-    return out;
-  };
-  return {
-    dtS: h.dtS * n,
-    tempC: pick(h.tempC),
-    gaugeKpa: pick(h.gaugeKpa),
-    releaseAt: Math.round(h.releaseAt / n),
-    openAt: count - 1,
-  };
+/**
+ * A column in means of n samples, for maps that need many: the clock is smooth over some seconds. Single samples would
+ * count the last of them, taken while the pot is still hot, for the whole of its step.
+ */
+export function meansOf(column: Float64Array, n: number): Float64Array {
+  const out = new Float64Array(Math.max(1, Math.round(column.length / n)));
+  for (let i = 0; i < out.length; i++) {
+    const to = Math.min(column.length, (i + 1) * n);
+    let sum = 0;
+    for (let k = i * n; k < to; k++) sum += column[k]!;
+    out[i] = sum / (to - i * n);
+  }
+  return out;
 }
 
 /** Room for a quick release; a longer branch grows by doubling. */
