@@ -165,14 +165,41 @@ describe('what is thought of', () => {
     expect(ideas(dishOf(beef), { meat: 'tough' }, () => ({ meat: 'tough' }))).toEqual([]);
     const then = (d: Dish): Says => {
       if (d.overrides?.firstStage) return { endMin: 60 };
-      if (part(d).prep?.state === 'browned') return { endMin: 40 };
-      return part(d).food === 'beef-ground' ? { warnings: ['caution'], endMin: 10 } : { meat: 'tough' };
+      if (part(d).prep?.state === 'browned') return { warnings: ['caution'], endMin: 10 };
+      return part(d).food === 'beef-ground' ? { endMin: 40 } : { meat: 'tough' };
     };
     expect(ideas(dishOf(beef), { meat: 'tough' }, then)).toEqual([
-      'sear-more',
-      'start-earlier',
       'swap-cut beef-ground',
+      'start-earlier',
+      'sear-more',
     ]);
+  });
+  test('every part is helped by itself', () => {
+    const two = board(
+      'one-pot-grain',
+      { ...beef, id: 'meat' },
+      { food: 'carrot', id: 'root', prep: { thicknessMm: 10 } },
+      { food: 'rice-long' },
+      { food: 'broth' },
+    );
+    const now = {
+      ...says({}),
+      meats: [
+        { ingredient: 'other', texture: 'juicy' },
+        { ingredient: 'meat', texture: 'tough' },
+      ],
+      plants: [
+        { ingredient: 'other', verdict: 'done' },
+        { ingredient: 'root', verdict: 'soft' },
+      ],
+    } as unknown as Plan;
+    const found = equalise(two, hut, now, () => says({}));
+    const of = (id: string): string[] =>
+      [...new Set(found.filter((p) => p.ingredient === id).map((p) => p.code))].sort();
+    expect(of('meat')).toEqual(['cut-thinner', 'sear-more', 'start-earlier', 'swap-cut']);
+    expect(of('root')).toEqual(['cut-thicker', 'hold-back', 'on-the-rack']);
+    for (const p of found.filter((x) => x.ingredient === 'root'))
+      expect(p.dish.ingredients.find((i) => i.id === 'meat')).toEqual(two.ingredients[0]);
   });
   test('grain that is asked for by nobody’s trouble is left alone', () => {
     expect(ideas(dishOf(beef), { grain: { done: 0.5, off: 0 } })).toEqual([]);

@@ -90,6 +90,15 @@ describe('a run that was broken off counts with what it cooked', () => {
     expect(core(seen[2]!)).toBeGreaterThanOrEqual(p.meats[0]!.cautiousCoreC - 1);
     expect(seen.every((o) => o.meats.every((m) => m.ok))).toBe(true);
   });
+  test('the longer it stands open, the colder it is and the longer the way back to pressure; cold liquid cools it too', () => {
+    const pin = (detourMin: number, addMl = 0): number => {
+      const o = see({ broken: [{ atMin: on + 1, detourMin, addMl }], givenMin: 3 });
+      return o.curve.minutes[o.curve.gaugeKpa.findIndex((k) => k > 3)]!;
+    };
+    expect(pin(4)).toBeLessThan(on);
+    expect(pin(15)).toBeGreaterThan(pin(2) + 0.5);
+    expect(pin(4, 200)).toBeGreaterThan(pin(4) + 0.5);
+  });
   test('broken off twice counts twice', () => {
     const twice = see({
       broken: [

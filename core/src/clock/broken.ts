@@ -1,4 +1,9 @@
 import { equivalentMin } from '../grain/clock';
+import type { CookRun } from '../pot/cook';
+import { openFor, type OpenState } from '../pot/open';
+import { ambientPa } from '../water/atmosphere';
+import { saturationC } from '../water/saturation';
+import { waterJPerKgK } from '../water/steam';
 import type { Ready } from '../plan/bench';
 import type { Plan } from '../plan/document';
 import { joined } from '../plan/meat';
@@ -12,9 +17,6 @@ export interface BrokenRun {
   /** liquid that went in while the lid was off, mL */
   addMl?: number;
 }
-
-/** An opened pot that is scraped and stirred stands about here [derived], degC. */
-const openC = 92;
 
 export interface AfterBroken {
   /** the bench of the run that goes on from there: everything in it is hot, the pieces have their history, the steam is gone */
@@ -46,8 +48,14 @@ export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun
     const run = h.heated.finish(Number.isFinite(held) ? held : 0, { kind: 'quick' });
     const dtS = run.history.dtS;
     const samples = Math.min(run.history.tempC.length, Math.round((r.atMin * 60) / dtS));
-    const off = Math.round((r.detourMin * 60) / dtS);
-    const then = (xs: Float64Array): Float64Array => opened(xs.subarray(0, samples), off);
+    const stood = standing(
+      b,
+      run,
+      run.history.tempC[samples - 1] ?? run.openC,
+      Math.round((r.detourMin * 60) / dtS),
+      dtS,
+    );
+    const then = (xs: Float64Array): Float64Array => joined(xs.subarray(0, samples), stood);
     const before = b.first?.earlier.tempC ?? null;
     const all = new Set(b.g.items.map((i) => i.ingredient.id));
     const rose = run.pinUpS !== null && r.atMin * 60 > run.pinUpS;
@@ -61,7 +69,8 @@ export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun
       ...b,
       first: {
         items: all,
-        liquidMl: addMl + (r.addMl ?? 0),
+        liquidMl: addMl,
+        standC: stood.at(-1) ?? run.openC,
         steamG: (b.first?.steamG ?? 0) + lost,
         earlier: { tempC: joined(before, then(run.history.tempC)), items: all },
       },
@@ -71,9 +80,20 @@ export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun
   }
   return { b, temps, hadMin, beforeMin, addMl };
 }
-/** The samples up to the opening, then so many in the open pot. */
-function opened(xs: Float64Array, off: number): Float64Array {
-  const out = new Float64Array(xs.length + off).fill(Math.min(openC, xs.at(-1) ?? openC));
-  out.set(xs);
+
+/**
+ * Temperatures of the opened pot while it is put right, one a step of `dtS`: let off it boils down to its boiling point,
+ * then it cools from its surface and its wall; the scraped base is no hotter than the food.
+ */
+function standing(b: Ready, run: CookRun, fromC: number, steps: number, dtS: number): Float64Array {
+  const { altitudeM } = b.kitchen;
+  const tempC = Math.min(fromC, saturationC(ambientPa(altitudeM)));
+  const heatJPerK = run.end.dryJPerK + run.end.waterKg * waterJPerKgK;
+  let s: OpenState = { tempC, baseC: tempC, heatJPerK, evaporatedKg: 0 };
+  const out = new Float64Array(steps);
+  for (let i = 0; i < steps; i++) {
+    s = openFor(b.pot, altitudeM, s, dtS, 'off');
+    out[i] = s.tempC;
+  }
   return out;
 }

@@ -15,6 +15,8 @@ import { waterSources, type Sources } from './water';
 export interface Before {
   items: ReadonlySet<string>;
   liquidMl: number;
+  /** how warm it stands when the lid goes on again, degC; left out, as after a first stage */
+  standC?: number;
   steamG: number;
   earlier: Earlier;
 }

@@ -38,6 +38,8 @@ const bowlTauS = 150;
 export interface HotAlready {
   items: ReadonlySet<string>;
   liquidMl: number;
+  /** how warm it all stands when the lid goes on again, degC; left out, as after a first stage */
+  standC?: number;
 }
 
 /** The pot's load at lid closing with `addMl` of the liquid to add (in the pot, or in the inner bowl). */
@@ -49,6 +51,7 @@ export function loadOf(
   // What was fried is as warm as the pan was left; the loosening liquid is part of what is added.
   const friedC = pan?.foodC ?? after.fry.vegetableC;
   const thinC = (i: Item): number => (i.joins === 'fry' ? friedC : coldC(i));
+  const hotC = hot?.standC ?? after.first.foodC;
   const thin: ThinItem[] = [];
   const slow: SlowItem[] = [];
   const put = (i: Item, grams: number, tempC: number): void => {
@@ -87,16 +90,17 @@ export function loadOf(
     } else if (i.main && (hot || pan) && !g.inBowl) {
       // The part of the liquid that made the first stage, or loosened the base, is hot; the rest comes from the jug.
       const hotG = Math.min(grams, hot ? hot.liquidMl * i.food.bulkGPerMl[0] : deglazeMl);
-      if (hotG > 0) put(i, hotG, hot ? after.first.foodC : friedC);
+      if (hotG > 0) put(i, hotG, hot ? hotC : friedC);
       if (grams > hotG) put(i, grams - hotG, coldC(i));
-    } else put(i, grams, was ? after.first.foodC : thinC(i));
+    } else put(i, grams, was ? hotC : thinC(i));
   }
   const water = (massG: number, tempC: number): void => {
     if (massG > 0) thin.push({ massKg: massG / 1000, cpJPerKgK: 4200, water: 1, densityKgPerM3: 998, tempC });
   };
   water(src.soakG + src.clingG, shelfC);
   water(outerMl, shelfC);
-  const pot = hot ? after.first : pan ? { wallC: pan.foodC, baseC: pan.baseC } : after.cold;
+  const stood = hot?.standC === undefined ? after.first : { wallC: hotC, baseC: hotC };
+  const pot = hot ? stood : pan ? { wallC: pan.foodC, baseC: pan.baseC } : after.cold;
   return { thin, slow, wallC: pot.wallC, baseC: pot.baseC, lidC: hot ? 60 : 21 };
 }
 
