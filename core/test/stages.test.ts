@@ -1,0 +1,160 @@
+import type { Dish } from '../src/dish/schema';
+import { setBench } from '../src/plan/bench';
+import { juiceLeft } from '../src/plan/gather';
+import { benchOfPlan, betweenMin, firstStage, withFirst } from '../src/plan/stages';
+import { pots } from '../src/pot/profile';
+import { board, type Thing } from './helpers/board';
+import { hut, seaLevel } from './helpers/dishes';
+
+/* What cooks under its own pressure first: what is in it, how much liquid, how long, and what it leaves behind. */
+const lamb: Thing = { food: 'lamb-leg', g: 700, joins: 'stack', prep: { thicknessMm: 30, shape: 'cube' } };
+const biryani = (...more: Thing[]): Dish =>
+  board(
+    'biryani',
+    lamb,
+    { food: 'onion', g: 150 },
+    ...more,
+    { food: 'rice-basmati', g: 350 },
+    { food: 'water', g: 600 },
+  );
+const stage = (
+  dish: Dish,
+  x: { laterMin?: number; addMl?: number; fixed?: number; potId?: string; tough?: string[] } = {},
+) => {
+  const b = setBench(dish, { ...hut, potId: x.potId ?? hut.potId });
+  const tough = b.g.items.filter((i) => (x.tough ?? ['lamb-leg']).includes(i.ingredient.id));
+  return { b, first: firstStage(b, tough, x.laterMin ?? 0, x.addMl ?? 500, x.fixed) };
+};
+
+describe('what is in it', () => {
+  test('the slow meat, what lies at the base, and the liquid; no starch, nothing that lies on top or waits', () => {
+    const dish = biryani(
+      { food: 'zucchini' },
+      { food: 'spinach' },
+      { food: 'nuts' },
+      { food: 'soy-sauce', g: 20 },
+      { food: 'okra', joins: 'stack', place: 'base' },
+    );
+    const { first, b } = stage(dish);
+    const delicate = b.g.items.filter((i) => i.food.flags.includes('delicate')).map((i) => i.ingredient.id);
+    expect([...first.items].sort()).toEqual(
+      ['lamb-leg', 'onion', 'soy-sauce', 'water', ...(delicate.includes('okra') ? [] : ['okra'])].sort(),
+    );
+    expect(first.slow).toEqual(['lamb-leg']);
+  });
+  test('slow meat that lies high goes in all the same', () => {
+    expect([...stage(biryani()).first.items]).toContain('lamb-leg');
+    const high = board('biryani', { ...lamb, place: 'top' }, { food: 'rice-basmati' }, { food: 'water' });
+    expect([...stage(high).first.items]).toContain('lamb-leg');
+  });
+});
+
+describe('its liquid', () => {
+  const minimumMl = pots.find((p) => p.id === hut.potId)!.minimumLiquidMl[0];
+  test('what the pot needs to make steam, less what its things give freely, and never more than there is', () => {
+    const { first, b } = stage(biryani());
+    const free = b.g.items
+      .filter((i) => first.items.has(i.ingredient.id) && !i.main)
+      .reduce((s, i) => s + i.grams * i.food.free[0], 0);
+    expect(first.liquidMl).toBeCloseTo(minimumMl - free, 9);
+    expect(stage(biryani(), { addMl: 50 }).first.liquidMl).toBe(50);
+    expect(stage(biryani(), { addMl: -20 }).first.liquidMl).toBe(0);
+    const wet = stage(biryani({ food: 'tomato-sauce', g: 900, joins: 'stack', place: 'base' }));
+    expect(wet.first.liquidMl).toBeLessThan(first.liquidMl);
+  });
+  test('a soup is boiled whole', () => {
+    const soup = board('noodle-soup', lamb, { food: 'noodles-short' }, { food: 'broth', g: 1500 });
+    expect(stage(soup, { addMl: 1400 }).first.liquidMl).toBe(1400);
+  });
+});
+
+describe('its minutes', () => {
+  // Lamb wants 18 collagen minutes in its core (docs/engine.md), and a little over.
+  const need = 18 * 1.05;
+  test('whole minutes, the fewest that make the meat tender; less where the second stage adds to it, more when thicker', () => {
+    const own = stage(biryani()).first.holdMin;
+    expect(own).toBe(Math.round(own));
+    expect(own).toBeGreaterThan(5);
+    const helped = stage(biryani(), { laterMin: 8 }).first.holdMin;
+    expect(helped).toBeLessThan(own);
+    expect(stage(biryani(), { laterMin: need }).first.holdMin).toBeLessThanOrEqual(helped);
+    const thick = board('biryani', { ...lamb, prep: { thicknessMm: 45 } }, { food: 'rice-basmati' }, { food: 'water' });
+    expect(stage(thick).first.holdMin).toBeGreaterThan(own);
+  });
+  test('safe comes before tender: with nothing left to soften it is still held until it is done', () => {
+    const frozen = { ...lamb, prep: { thicknessMm: 45, state: 'frozen' as const } };
+    const dish = board('biryani', frozen, { food: 'rice-basmati' }, { food: 'water' });
+    expect(stage(dish, { laterMin: 100 }).first.holdMin).toBeGreaterThan(1);
+    expect(stage(biryani(), { laterMin: 100 }).first.holdMin).toBeLessThan(
+      stage(dish, { laterMin: 100 }).first.holdMin,
+    );
+  });
+  test('of two slow meats the slower one decides', () => {
+    const both = biryani({ ...lamb, id: 'goat', food: 'goat-leg' });
+    const of = (...tough: string[]) => stage(both, { tough }).first.holdMin;
+    expect(of('lamb-leg', 'goat')).toBe(of('goat'));
+    expect(of('goat')).toBeGreaterThan(of('lamb-leg'));
+  });
+  test('meat that has no collagen to soften wants only to be done', () => {
+    const breast = biryani({ food: 'chicken-breast', joins: 'stack', prep: { thicknessMm: 20 } });
+    expect(stage(breast, { tough: ['chicken-breast'] }).first.holdMin).toBeLessThan(stage(biryani()).first.holdMin);
+  });
+  test('a hold that is given is taken as it is', () => {
+    expect([7.5, 33].map((fixed) => stage(biryani(), { fixed }).first.holdMin)).toEqual([7.5, 33]);
+  });
+  test('a cooker with programs runs the shortest high one that is long enough, a whistle cooker whole whistles', () => {
+    const fixed = pots.find((p) => p.programs)!;
+    const own = stage(biryani(), { potId: fixed.id });
+    const high = fixed.programs!.filter((p) => p.pressure === 'high').map((p) => p.holdMin);
+    expect(high).toContain(own.first.holdMin);
+    const shorter = Math.max(...high.filter((x) => x < own.first.holdMin));
+    const atShorter = stage(biryani(), { potId: fixed.id, fixed: shorter }).first;
+    expect(atShorter.holdMin).toBe(shorter);
+    expect(stage(biryani(), { potId: fixed.id, laterMin: 100 }).first.holdMin).toBe(Math.min(...high));
+    const whistled = stage(biryani(), { potId: 'whistle-5' }).first;
+    expect(whistled.whistles).toBeGreaterThanOrEqual(1);
+    expect(stage(biryani(), { potId: 'whistle-5', laterMin: 100 }).first.whistles).toBeGreaterThanOrEqual(1);
+  });
+});
+
+describe('what it leaves', () => {
+  const { first, b } = stage(biryani());
+  test('the way to the pin, to pressure, and the quick release, min; three minutes between the lids at 92 degC', () => {
+    expect(first.pinUpMin).toBeGreaterThan(1);
+    expect(first.minutesToPressure).toBeGreaterThanOrEqual(first.pinUpMin);
+    expect(first.minutesToPressure).toBeLessThan(30);
+    expect(first.ventMin).toBeGreaterThan(0.2);
+    expect(first.ventMin).toBeLessThan(6);
+    const { tempC } = first.earlier;
+    const wholeS = 60 * (first.minutesToPressure + first.holdMin + first.ventMin + betweenMin);
+    expect(Math.abs(tempC.length - wholeS)).toBeLessThan(5);
+    expect([...tempC.slice(-60 * betweenMin)].every((c) => c === 92)).toBe(true);
+    expect(tempC.at(-60 * betweenMin - 1)).toBeGreaterThan(92);
+    expect(first.earlier.items).toBe(first.items);
+  });
+  test('thin gravy: its liquid and the juice of its things, less steam, less what a pan took and what stays as a film', () => {
+    const juice = b.g.items
+      .filter((i) => first.items.has(i.ingredient.id) && !i.main)
+      .reduce((s, i) => s + i.grams * (i.food.free[0] + i.food.released[0] * juiceLeft[i.state]), 0);
+    const { mainWaterPerMl, reducedG, filmG } = b.src;
+    expect(first.gravyG).toBeCloseTo(first.liquidMl * mainWaterPerMl + juice - reducedG - filmG - first.steamG, 6);
+    expect(first.steamG).toBeGreaterThan(5);
+    expect(first.gravyG).toBeGreaterThan(100);
+  });
+  test('gravy that the cook measured takes the place of the predicted one', () => {
+    expect(withFirst(b, first).src).toBe(b.src);
+    const measured = setBench({ ...biryani(), overrides: { gravyMl: 420 } }, hut);
+    const with420 = withFirst(measured, first);
+    expect(with420.src.gravyG).toBeCloseTo(420 - first.gravyG, 9);
+    expect(with420.first).toBe(first);
+  });
+  test('a plan that stands gets its own first stage again, and one without gets none', () => {
+    const chosen = { liquid: { addMl: 500 }, firstStage: { holdMin: first.holdMin, slow: ['lamb-leg'] } };
+    const again = benchOfPlan(setBench(biryani(), hut), chosen).first!;
+    expect(again.holdMin).toBe(first.holdMin);
+    expect(again.slow).toEqual(['lamb-leg']);
+    expect([...again.earlier.tempC]).toEqual([...first.earlier.tempC]);
+    const plain = setBench(biryani(), seaLevel);
+    expect(benchOfPlan(plain, { ...chosen, firstStage: null })).toBe(plain);
+  });
+});
