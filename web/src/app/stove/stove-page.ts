@@ -328,7 +328,9 @@ export class StovePage {
   outlookKey(o: Outlook): string {
     const ofHold = o.advice === 'hold-less' || o.advice === 'hold-more';
     if (!ofHold) return `outlook.${o.advice}`;
-    return `outlook.${o.advice}${restarts(this.tapsKept()).length > 0 ? '-again' : this.pinAhead() ? '-first' : ''}`;
+    if (restarts(this.tapsKept()).length > 0) return `outlook.${o.advice}-again`;
+    if (this.pinAhead()) return o.holdMin === 0 ? 'outlook.no-hold-first' : `outlook.${o.advice}-first`;
+    return `outlook.${o.advice}`;
   }
   /** What is told of the hold comes from the pin of the first stage: the second lid is still to be locked. */
   private pinAhead(): boolean {
