@@ -1,5 +1,15 @@
-import { kitchenSchema, plan, readDish, replan, type Cook, type CookEvent } from '@einkorn/core';
+import {
+  kitchenSchema,
+  plan,
+  readDish,
+  replan,
+  type Cook,
+  type CookEvent,
+  type Outlook,
+  type StoredEvent,
+} from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
+import { outlookTold } from '../src/app/stove/outlook-told';
 import { lidIsOn, otherPots, pinTaps, timesTo } from '../src/app/stove/panels';
 
 const startMs = Date.UTC(2026, 10, 20, 17);
@@ -94,5 +104,56 @@ describe('other pots of the evening', () => {
     const left = (m: number): number => otherPots([cook('a')], 'own', min(m))[0]!.left;
     expect(left(1)).toBeCloseTo((first.minutes - 1) * 60_000, 0);
     expect(left(first.minutes + 5)).toBeCloseTo(-5 * 60_000, 0);
+  });
+});
+
+describe('what the outlook comes down to', () => {
+  const outlook = (more: Partial<Outlook>): Outlook => ({
+    holdMin: 4,
+    holdChangeMin: -1,
+    laterMin: 3,
+    softer: 0.2,
+    band: 'fluffy',
+    moisture: 0.6,
+    sauce: null,
+    meats: [],
+    advice: 'hold-less',
+    curve: { minutes: [], tempC: [], gaugeKpa: [] },
+    ...more,
+  });
+  const tell = (p: typeof turkey, events: CookEvent[], m: number, more: Partial<Outlook> = {}) => {
+    const kept = events.map((e, i): StoredEvent => ({ ...e, id: `e${i}` }));
+    return outlookTold(outlook(more), { plan: p } as Cook, at(p, events, m), kept, min(m));
+  };
+  const lock = done('lock', 20);
+  const up: CookEvent = { kind: 'pin-up', atMs: min(20 + turkey.program.pinUpMin + 4) };
+  test('a late pin: by how much, and the new hold can be taken once', () => {
+    expect(tell(turkey, [lock, up], 33)).toMatchObject({ key: 'outlook.hold-less', lateMin: 4, canTake: true });
+    const taken: CookEvent = { kind: 'hold-min', note: '4', atMs: min(33) };
+    expect(tell(turkey, [lock, up, taken], 33).canTake).toBe(false);
+    expect(tell(turkey, [lock, up], 33, { holdChangeMin: 0 }).canTake).toBe(false);
+    expect(tell(turkey, [lock, up], 90).canTake).toBe(false);
+  });
+  test('while the pin is waited for it is late by now, and nothing can be taken', () => {
+    const m = 20 + turkey.program.pinUpMin + 7;
+    expect(tell(turkey, [lock], m)).toMatchObject({ lateMin: 7, canTake: false });
+  });
+  test('in a first stage it is of the second lid, told by the first pin, and nothing can be taken', () => {
+    const heat = biryani.steps.find((s) => s.id === 'first-heat')!;
+    const first: CookEvent[] = [done('first-fill', 20), { kind: 'pin-up', atMs: min(20 + heat.minutes + 6) }];
+    expect(tell(biryani, first, 40)).toMatchObject({ key: 'outlook.hold-less-first', lateMin: 6, canTake: false });
+    expect(tell(biryani, first, 40, { holdMin: 0 }).key).toBe('outlook.no-hold-first');
+    expect(tell(biryani, first, 40, { advice: 'hold-more' }).key).toBe('outlook.hold-more-first');
+    expect(tell(biryani, [...first, done('first-open', 60), done('lock', 64)], 66).key).toBe('outlook.hold-less');
+  });
+  test('after the lid was locked again it goes by what has cooked', () => {
+    const again: CookEvent = { kind: 'rescued', value: 4, holdMin: 5, atMs: min(34) };
+    expect(tell(turkey, [lock, up, again], 40).key).toBe('outlook.hold-less-again');
+  });
+  test('the sauce is told where it has moved', () => {
+    const sauce = turkey.grain!.sauce;
+    const other = sauce === 'dry' ? 'soupy' : 'dry';
+    expect(tell(turkey, [lock, up], 33, { sauce: { freeG: 9, band: sauce } }).sauce).toBeNull();
+    expect(tell(turkey, [lock, up], 33, { sauce: { freeG: 9, band: other } }).sauce!.band).toBe(other);
   });
 });

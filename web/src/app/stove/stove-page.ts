@@ -19,7 +19,6 @@ import {
   ratingKeys,
   ratingScales,
   replan,
-  restarts,
   runsByItself,
   schedule,
   type Outlook,
@@ -41,6 +40,7 @@ import { RatingScale } from '../ui/rating-scale';
 import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
+import { outlookTold } from './outlook-told';
 import { otherPots, pinTaps, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
@@ -324,48 +324,18 @@ export class StovePage {
     const heat = this.heatUp();
     return heat && this.afterLid() ? Math.max(0, (this.now() - heat.startMs) / 60_000) : 0;
   });
-  /** After the lid was locked again the minutes follow from what has cooked, not from a pin. */
-  outlookKey(o: Outlook): string {
-    const ofHold = o.advice === 'hold-less' || o.advice === 'hold-more';
-    if (!ofHold) return `outlook.${o.advice}`;
-    if (restarts(this.tapsKept()).length > 0) return `outlook.${o.advice}-again`;
-    if (this.pinAhead()) return o.holdMin === 0 ? 'outlook.no-hold-first' : `outlook.${o.advice}-first`;
-    return `outlook.${o.advice}`;
-  }
-  /** What is told of the hold comes from the pin of the first stage: the second lid is still to be locked. */
-  private pinAhead(): boolean {
-    return this.cook()?.plan.firstStage !== null && !this.afterLid();
-  }
-  /** The sauce, where it is no longer what was planned. */
-  sauceMoved(o: Outlook): Outlook['sauce'] {
-    const p = this.cook()?.plan;
-    return o.sauce && o.sauce.band !== (p?.grain ?? p?.pasta)?.sauce ? o.sauce : null;
-  }
-  outlookParams(o: Outlook): Record<string, unknown> {
-    // Against the plan of this run: a pot that was locked again comes up from warm.
-    const up = this.pinAhead() ? this.timed()?.steps.find((s) => s.step.id === 'first-heat') : this.heatUp();
-    const late = Math.round(up ? ((up.done ? up.endMs : this.now()) - up.startMs) / 60_000 - up.step.minutes : 0);
+  readonly outlookTold = computed(() => {
+    const [o, c, timed] = [this.outlook(), this.cook(), this.timed()];
+    return o && c && timed ? outlookTold(o, c, timed, this.tapsKept(), this.now()) : null;
+  });
+  outlookParams(o: Outlook, lateMin: number): Record<string, unknown> {
     return {
-      late: Math.abs(late),
+      late: Math.abs(lateMin),
       change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
       hold: this.fmt.minutes(o.holdMin),
       points: this.fmt.number(Math.abs(o.softer), 1),
       band: o.band ? this.words(`band.${o.band}`) : '',
     };
-  }
-  /** The hold can still be changed: the pin is up, the hold is not over, and no other was taken yet. */
-  canTakeHold(o: Outlook): boolean {
-    const hold = this.timed()?.steps.find((s) => s.step.id === 'hold');
-    const c = this.cook();
-    return (
-      o.holdChangeMin !== 0 &&
-      this.pinUpAt() !== null &&
-      !this.pinAhead() &&
-      hold !== undefined &&
-      this.now() < hold.endMs &&
-      c !== null &&
-      !this.told('hold-min')
-    );
   }
   takeHold(o: Outlook): void {
     this.send('hold-min', { note: String(o.holdMin) });

@@ -1,0 +1,55 @@
+import { restarts, type Cook, type Outlook, type Replanned, type StoredEvent } from '@einkorn/core';
+
+/** What the outlook of a running cook comes down to for the one who stands at it. */
+export interface OutlookTold {
+  /** of its sentence in the text catalogue */
+  key: string;
+  /** how much later than planned the pin came that it goes by, whole min; negative is early */
+  lateMin: number;
+  /** the new hold can be taken by a tap */
+  canTake: boolean;
+  /** the sauce, where it is no longer what was planned */
+  sauce: Outlook['sauce'];
+}
+
+/**
+ * Sentence and tap of an outlook. After the lid was locked again the minutes follow from what has cooked, not from a pin;
+ * in the first of two stages they are of a lid that is still to be locked, and nothing is to be taken yet. The hold can be
+ * changed while it lasts, once.
+ *
+ * @param kept events that stand, of the run that is on
+ */
+export function outlookTold(
+  o: Outlook,
+  cook: Cook,
+  timed: Replanned,
+  kept: readonly StoredEvent[],
+  nowMs: number,
+): OutlookTold {
+  const find = (id: string) => timed.steps.find((s) => s.step.id === id);
+  const told = (kind: StoredEvent['kind']): boolean => kept.some((e) => e.kind === kind);
+  const lidAhead = cook.plan.firstStage !== null && !find('lock')?.done;
+  const up = find(lidAhead ? 'first-heat' : 'heat-up');
+  const hold = find('hold');
+  const planned = (cook.plan.grain ?? cook.plan.pasta)?.sauce;
+  return {
+    key: `outlook.${keyOf(o, restarts(kept).length > 0, lidAhead)}`,
+    // Against the plan of this run: a pot that was locked again comes up from warm.
+    lateMin: up ? Math.round(((up.done ? up.endMs : nowMs) - up.startMs) / 60_000 - up.step.minutes) : 0,
+    canTake:
+      o.holdChangeMin !== 0 &&
+      !lidAhead &&
+      told('pin-up') &&
+      !told('hold-min') &&
+      hold !== undefined &&
+      nowMs < hold.endMs,
+    sauce: o.sauce && o.sauce.band !== planned ? o.sauce : null,
+  };
+}
+
+function keyOf(o: Outlook, again: boolean, lidAhead: boolean): string {
+  if (o.advice !== 'hold-less' && o.advice !== 'hold-more') return o.advice;
+  if (again) return `${o.advice}-again`;
+  if (lidAhead) return o.holdMin === 0 ? 'no-hold-first' : `${o.advice}-first`;
+  return o.advice;
+}
