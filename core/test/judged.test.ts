@@ -1,0 +1,227 @@
+import type { Family } from '../src/dish/schema';
+import { findFood } from '../src/food/find';
+import { lethalityLaw } from '../src/meat/lethality';
+import { thresholds } from '../src/meat/tenderness';
+import { gather, type Gathered } from '../src/plan/gather';
+import { meatsOf, placementOf, plantsOf, runMeats, runPlants } from '../src/plan/meat';
+import type { CookRun } from '../src/pot/cook';
+import { board, type Thing } from './helpers/board';
+
+/* What a piece is called after a run of the pot: safe by its minimum and both runs, then by how it eats. */
+const of = (thing: Thing, family: Family = 'one-pot-grain'): Gathered =>
+  gather(
+    family === 'steamed-side'
+      ? board(family, thing, { food: 'water' })
+      : board(family, thing, { food: 'rice-long' }, { food: 'broth' }),
+  );
+/** A pot that stands at `tempC` for so many minutes: the pieces are all that is asked about. */
+const held = (minutes: number, tempC = 112): CookRun => {
+  const tempCs = new Float64Array(Math.round(minutes * 60) + 1).fill(tempC);
+  return {
+    history: {
+      dtS: 1,
+      tempC: tempCs,
+      gaugeKpa: tempCs.map(() => 60),
+      releaseAt: tempCs.length - 1,
+      openAt: tempCs.length - 1,
+    },
+  } as unknown as CookRun;
+};
+/** The same from the shelf up: 20 K a minute. */
+const rising = (minutes: number): CookRun => {
+  const run = held(minutes);
+  const tempC = run.history.tempC.map((c, i) => Math.min(c, 20 + i / 3));
+  return { ...run, history: { ...run.history, tempC } };
+};
+const piece = (thing: Thing, minutes: number, tempC = 112) =>
+  runMeats(of({ joins: 'stack', ...thing }), held(minutes, tempC), 6)[0]!;
+const cut = (food: string, thicknessMm: number, more: Partial<Thing> = {}): Thing => ({
+  food,
+  prep: { thicknessMm },
+  ...more,
+});
+
+describe('safe', () => {
+  const rows: [string, Thing][] = [
+    ['chicken breast', cut('chicken-breast', 25)],
+    ['pork loin', cut('pork-loin', 30)],
+    ['minced beef', cut('beef-ground', 20)],
+    ['white fish', cut('white-fish', 25)],
+  ];
+  test.each(rows)(
+    '%s: both cores over the published minimum, the nominal one by 3 K, and the log reduction of its kind',
+    (_, thing) => {
+      const rec = findFood(thing.food).meat!;
+      const minimum = rec.safeMinimumC[0];
+      const judged = rec.cut !== 'fish';
+      let [was, changes] = [false, 0];
+      for (let minutes = 0.5; minutes <= 40; minutes += minutes < 14 ? 0.5 : 2) {
+        const { verdict, nominal, cautious } = piece(thing, minutes);
+        const log = !judged || cautious.log10Reduction >= lethalityLaw[rec.species].targetLog;
+        const safe = nominal.openCoreC >= minimum + 3 && cautious.openCoreC >= minimum && log;
+        expect(verdict.ok).toBe(safe);
+        expect(verdict.texture === 'under').toBe(!safe);
+        expect(verdict.cautiousCoreC).toBeCloseTo(Math.min(nominal.openCoreC, cautious.openCoreC), 1);
+        if (verdict.ok !== was) changes += 1;
+        was = verdict.ok;
+      }
+      // Raw at first, done at last, and never raw again.
+      expect([was, changes]).toEqual([true, 1]);
+    },
+  );
+  test('a cool pot that stands at the minimum for long enough in the core needs its margin too', () => {
+    const warm = piece(cut('chicken-breast', 15, { place: 'base' }), 60, 76);
+    expect(warm.nominal.openCoreC).toBeLessThan(77);
+    expect(warm.cautious.log10Reduction).toBeGreaterThan(7);
+    expect(warm.verdict.ok).toBe(false);
+    expect(piece(cut('chicken-breast', 15, { place: 'base' }), 60, 78).verdict.ok).toBe(true);
+  });
+  test('the cautious run is never the warmer one, and its log reduction is told up to twelve', () => {
+    for (const minutes of [3, 8, 30]) {
+      const { nominal, cautious, verdict } = piece(cut('chicken-thigh', 30), minutes);
+      expect(cautious.openCoreC).toBeLessThanOrEqual(nominal.openCoreC + 1e-9);
+      expect(verdict.log10Reduction).toBeLessThanOrEqual(12);
+    }
+    expect(piece(cut('chicken-thigh', 12), 30).verdict.log10Reduction).toBe(12);
+  });
+  test('frozen is colder for longer, a slit drumstick is warm sooner than a whole piece of its thickness', () => {
+    const core = (thing: Thing) => piece(thing, 6).nominal.openCoreC;
+    expect(core(cut('chicken-thigh', 25, { prep: { thicknessMm: 25, state: 'frozen' } }))).toBeLessThan(
+      core(cut('chicken-thigh', 25)) - 10,
+    );
+    const drum = { food: 'chicken-drumstick', prep: { thicknessMm: 40, shape: 'cube' as const } };
+    expect(core(drum)).toBeCloseTo(core(cut('chicken-thigh', 30)), 0);
+  });
+  test('a piece from the pan starts warmer, and the cautious run gives no credit for it', () => {
+    const fried = runMeats(of({ ...cut('chicken-thigh', 25), joins: 'fry' }), held(3), 6)[0]!;
+    const raw = piece(cut('chicken-thigh', 25), 3);
+    expect(fried.nominal.openCoreC).toBeGreaterThan(raw.nominal.openCoreC + 1);
+    expect(fried.cautious.openCoreC).toBeCloseTo(raw.cautious.openCoreC, 6);
+  });
+});
+
+describe('how it eats', () => {
+  test('lean meat goes from juicy over firm to dry by the minutes over its limit', () => {
+    for (const [food, by] of [
+      ['chicken-breast', thresholds.white],
+      ['white-fish', thresholds.fish],
+      ['shrimp', thresholds.shrimp],
+    ] as const) {
+      const seen = new Set<string>();
+      for (let minutes = 1; minutes <= 80; minutes += minutes < 12 ? 0.5 : 4) {
+        const { verdict, nominal } = piece(cut(food, 14), minutes);
+        if (!verdict.ok) continue;
+        const oc = nominal.overcookMeanMin;
+        expect(verdict.texture).toBe(oc <= by.juicy ? 'juicy' : oc <= by.firm ? 'firm' : 'dry');
+        seen.add(verdict.texture);
+      }
+      expect(seen.has('dry')).toBe(true);
+    }
+  });
+  test('what has collagen is tender once its minutes are there: stew cuts are tough before, thighs only firm', () => {
+    for (const [food, before] of [
+      ['beef-stew', 'tough'],
+      ['chicken-thigh', 'firm'],
+    ] as const) {
+      const need = findFood(food).meat!.tenderCoreMin![0];
+      const seen = new Set<string>();
+      for (let minutes = 3; minutes <= 60; minutes += 1.5) {
+        const { verdict, nominal } = piece(cut(food, 20), minutes, 116);
+        expect(verdict.tenderCoreMin).toBe(need);
+        if (!verdict.ok) continue;
+        expect(verdict.texture).toBe(nominal.collagenCoreMin >= need ? 'tender' : before);
+        seen.add(verdict.texture);
+      }
+      expect([...seen]).toEqual(expect.arrayContaining([before, 'tender']));
+    }
+    expect(piece(cut('chicken-breast', 14), 8).verdict).not.toHaveProperty('tenderCoreMin');
+  });
+  test('mince, ham and cooked meat have no juice that anybody would miss', () => {
+    for (const food of ['beef-ground', 'ham', 'chicken-cooked']) {
+      const { verdict, nominal } = piece(cut(food, 12), 12);
+      expect([verdict.texture, nominal.overcookMeanMin <= thresholds.fallingApart]).toEqual(['tender', true]);
+      const long = piece(cut(food, 12), 400);
+      expect(long.verdict.texture).toBe(long.nominal.overcookMeanMin > thresholds.fallingApart ? 'dry' : 'tender');
+    }
+  });
+  test('an egg is hard or not by the peak in its middle', () => {
+    for (const minutes of [4, 6, 8, 12]) {
+      const { verdict, nominal } = piece({ food: 'egg' }, minutes, 105);
+      if (verdict.ok) expect(verdict.texture).toBe(nominal.peakCoreC >= thresholds.eggHardC ? 'firm' : 'juicy');
+    }
+    expect(piece({ food: 'egg' }, 15, 105).verdict.texture).toBe('firm');
+  });
+});
+
+describe('where it lies and what it has behind it', () => {
+  test('on a rack in steam, on grain slowly, else in the liquid', () => {
+    const place = (thing: Thing, family?: Family) => {
+      const g = of(thing, family);
+      return placementOf(g, g.items[0]!);
+    };
+    expect(place({ food: 'chicken-thigh', place: 'rack' })).toBe('steam');
+    expect(place({ food: 'chicken-thigh', place: 'top' })).toBe('grains');
+    expect(place({ food: 'chicken-thigh', place: 'base' })).toBe('liquid');
+  });
+  test('only what goes under pressure is judged', () => {
+    const ids = (thing: Thing): number => meatsOf(of(thing)).length;
+    expect([
+      ids({ food: 'shrimp', joins: 'finish' }),
+      ids({ food: 'bacon', joins: 'topping' }),
+      ids({ food: 'ham' }),
+    ]).toEqual([0, 0, 1]);
+  });
+  test('a first stage counts: the trace of the second begins at its own lid, and the core is hotter from the start', () => {
+    const g = of({ joins: 'stack', ...cut('lamb-leg', 30) });
+    const earlier = { tempC: new Float64Array(900).fill(114), items: new Set(['lamb-leg']) };
+    const [after] = runMeats(g, held(6), 6, earlier);
+    const [alone] = runMeats(g, held(6), 6);
+    expect(after!.trace.minutes[0]).toBeGreaterThanOrEqual(0);
+    expect(after!.trace.minutes[0]!).toBeLessThan(1);
+    expect(after!.trace.coreC[0]!).toBeGreaterThan(alone!.trace.coreC[0]! + 40);
+    expect(after!.nominal.collagenCoreMin).toBeGreaterThan(alone!.nominal.collagenCoreMin + 5);
+    const [other] = runMeats(g, held(6), 6, { ...earlier, items: new Set(['somebody']) });
+    expect(other!.nominal).toEqual(alone!.nominal);
+  });
+  test('in an unstirred bed the cautious run lags with the bed; on a rack, stirred or without grain it does not', () => {
+    const cautious = (thing: Thing, family: Family, depthCm: number): number =>
+      runMeats(of({ joins: 'stack', ...thing }, family), rising(6), depthCm)[0]!.cautious.openCoreC;
+    const thigh = cut('chicken-thigh', 15);
+    expect(cautious(thigh, 'one-pot-grain', 9)).toBeLessThan(cautious(thigh, 'one-pot-grain', 1) - 1);
+    expect(cautious({ ...thigh, place: 'rack' }, 'rack-over-grain', 9)).toBeCloseTo(
+      cautious({ ...thigh, place: 'rack' }, 'rack-over-grain', 1),
+      9,
+    );
+    expect(cautious(thigh, 'risotto', 9)).toBeCloseTo(cautious(thigh, 'risotto', 1), 9);
+  });
+});
+
+describe('roots', () => {
+  const root = (food: string, thicknessMm: number, minutes: number, state?: 'frozen') =>
+    runPlants(of({ food, joins: 'stack', prep: { thicknessMm, ...(state ? { state } : {}) } }), held(minutes))[0]!;
+  test('hard until core and mean have their minutes, then done, then soft', () => {
+    const p = findFood('potato').plant!;
+    const seen: string[] = [];
+    for (let minutes = 1; minutes <= 60; minutes += 1) {
+      const v = root('potato', 25, minutes);
+      const done = v.softCoreMin >= p.softCoreMin[0] - 0.06 && v.softMeanMin >= p.softMeanMin[0] - 0.06;
+      const sure = Math.abs(v.softCoreMin - p.softCoreMin[0]) > 0.1 && Math.abs(v.softMeanMin - p.softMeanMin[0]) > 0.1;
+      if (sure) expect(v.verdict === 'hard').toBe(!done);
+      if (seen.at(-1) !== v.verdict) seen.push(v.verdict);
+    }
+    expect(seen).toEqual(['hard', 'done', 'soft']);
+  });
+  test('thicker and frozen ones are harder', () => {
+    expect(root('carrot', 40, 12).softCoreMin).toBeLessThan(root('carrot', 20, 12).softCoreMin);
+    expect(root('carrot', 25, 12, 'frozen').softCoreMin).toBeLessThan(root('carrot', 25, 12).softCoreMin);
+  });
+  test('told of pieces, and of all that is steamed for itself', () => {
+    expect(plantsOf(of({ food: 'carrot', joins: 'stack' }))).toHaveLength(0);
+    expect(plantsOf(of(cut('carrot', 20, { joins: 'stack' })))).toHaveLength(1);
+    expect(plantsOf(of(cut('carrot', 20, { joins: 'finish' })))).toHaveLength(0);
+    expect(plantsOf(of({ food: 'broccoli' }, 'steamed-side'))).toHaveLength(1);
+    expect(
+      plantsOf(of({ food: 'mushroom', joins: 'stack', prep: { thicknessMm: 20 } })).every((i) => i.food.plant),
+    ).toBe(true);
+  });
+});
