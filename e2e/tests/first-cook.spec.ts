@@ -141,7 +141,10 @@ test('from the shelf to a logged meal', async ({ page }) => {
     await expect(
       page.getByRole('radiogroup', { name: 'Grain' }).getByRole('radio', { name: 'fluffy' }),
     ).toHaveAttribute('aria-checked', 'true');
+    await expect(page.locator('.from-taps')).toContainText('moved to your taps');
     await noBarriers(page);
+    await page.getByRole('link', { name: 'Cook again', exact: true }).click();
+    await expect(page).toHaveURL(/\/bench\/.+\/water/);
   });
 });
 

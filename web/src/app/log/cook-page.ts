@@ -58,7 +58,7 @@ const kinds: Record<RatingKey, string> = {
               {{ t('pot-name.' + c.plan.pot.id) }}</span
             >
             @if (c.dishId) {
-              <a class="again" [routerLink]="['/bench', c.dishId, 'water']">{{ t('log.two-runs') }}</a>
+              <a class="again" [routerLink]="['/bench', c.dishId, 'water']">{{ t('log.again') }}</a>
             }
           </header>
           @if (lookBack(); as d) {
