@@ -173,15 +173,22 @@ describe('where it lies and what it has behind it', () => {
   });
   test('a first stage counts: the trace of the second begins at its own lid, and the core is hotter from the start', () => {
     const g = of({ joins: 'stack', ...cut('lamb-leg', 30) });
-    const earlier = { tempC: new Float64Array(900).fill(114), items: new Set(['lamb-leg']) };
+    const hot = new Float64Array(900).fill(114);
+    const earlier = { dtS: 1, tempC: new Map([['lamb-leg', hot]]) };
     const [after] = runMeats(g, held(6), 6, earlier);
     const [alone] = runMeats(g, held(6), 6);
     expect(after!.trace.minutes[0]).toBeGreaterThanOrEqual(0);
     expect(after!.trace.minutes[0]!).toBeLessThan(1);
     expect(after!.trace.coreC[0]!).toBeGreaterThan(alone!.trace.coreC[0]! + 40);
     expect(after!.nominal.collagenCoreMin).toBeGreaterThan(alone!.nominal.collagenCoreMin + 5);
-    const [other] = runMeats(g, held(6), 6, { ...earlier, items: new Set(['somebody']) });
+    const [other] = runMeats(g, held(6), 6, { ...earlier, tempC: new Map([['somebody', hot]]) });
     expect(other!.nominal).toEqual(alone!.nominal);
+    // A quarter of an hour is a quarter of an hour, however often it was written down.
+    for (const dtS of [0.5, 2]) {
+      const same = { dtS, tempC: new Map([['lamb-leg', new Float64Array(900 / dtS).fill(114)]]) };
+      const [again] = runMeats(g, held(6), 6, same);
+      expect(again!.nominal.collagenCoreMin).toBeCloseTo(after!.nominal.collagenCoreMin, 1);
+    }
   });
   test('in an unstirred bed the cautious run lags with the bed; on a rack, stirred or without grain it does not', () => {
     const cautious = (thing: Thing, family: Family, depthCm: number): number =>

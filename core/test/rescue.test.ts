@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { plan } from '../src/plan/plan';
 import { symptoms, type Answers, type Symptom } from '../src/rescue/moves';
-import { minutesToReach, rescue } from '../src/rescue/rescue';
+import { firstSymptoms } from '../src/rescue/first-stage';
+import { rescue } from '../src/rescue/rescue';
+import { minutesToReach } from '../src/rescue/under-minimum';
 import { Problem } from '../src/problem';
 import { demoDish } from './helpers/demo';
 import { hut, plainRice, turkeyRice } from './helpers/dishes';
@@ -130,4 +132,59 @@ test('a colder core and a thicker piece need more minutes', () => {
     { numRuns: 15 },
   );
   expect(bad).toEqual([]);
+});
+
+/* In the first of two stages slow meat is alone in the pot: its own pin, hold and liquid, and no starch to be ruined. */
+describe('in the first of two stages', () => {
+  const lamb = demoDish('lamb-apricot-biryani');
+  const two = plan(lamb, hut);
+  const f = two.firstStage!;
+  const first = (s: Symptom, a: Answers) => rescue(s, lamb, hut, two, a, 'first-heat');
+  const hold = (minutes: number): number => Number(first('burn-warning', { minutes }).effect['holdMin']);
+  test('burning on the way up keeps the whole hold, later on what is left of it, at its end none', () => {
+    expect(hold(2)).toBe(Math.ceil(f.holdMin));
+    expect(hold(f.minutesToPressure + 10)).toBe(Math.ceil(f.holdMin - 10));
+    expect(hold(f.minutesToPressure + f.holdMin + 1)).toBe(0);
+    const over = first('burn-warning', { minutes: f.minutesToPressure + f.holdMin + 1 });
+    expect(over.clock).not.toHaveProperty('holdMin');
+    expect(over.steps.map((x) => x.code)).toContain('go-on-second');
+  });
+  test('what is poured in is poured less with the rest, and its own lid is locked again', () => {
+    const m = first('burn-warning', { minutes: 8 });
+    expect(m.clock).toMatchObject({ lid: 'first-heat' });
+    const ml = (code: string): number => Number(m.steps.find((x) => x.code === code)!.params['ml']);
+    expect(ml('less-later')).toBe(
+      Math.min(m.clock!.addMl!, Number(two.steps.find((s) => s.id === 'stack')!.params['ml'])),
+    );
+    expect(ml('add-thin')).toBe(m.clock!.addMl);
+  });
+  test('it is waited for its own pin; boiling meanwhile takes nothing off the hold', () => {
+    const pinMin = two.steps.find((s) => s.id === 'first-heat')!.minutes;
+    expect(first('no-pressure', { minutes: pinMin + 3 }).steps.map((x) => x.code)).toEqual(['wait']);
+    const late = first('no-pressure', { minutes: pinMin + 15 });
+    expect(late.steps.map((x) => x.code)).toEqual(expect.arrayContaining(['check-valve', 'check-ring', 'lock-again']));
+    expect(late.clock).toMatchObject({ holdMin: f.holdMin, lid: 'first-heat' });
+  });
+  test('meat under its minimum goes back under the same lid and ends at the thermometer', () => {
+    const m = first('meat-under', { coreC: 55, ingredient: f.slow[0]! });
+    expect(m.steps.at(-1)!.code).toBe('check-thermometer');
+    expect(m.clock).toMatchObject({ lid: 'first-heat', holdMin: m.effect['minutes'] });
+    expect(m.effect['grainPoints']).toBe(0);
+  });
+  test('a forgotten thing has the second lid; meat does not, and leaves go to the finish', () => {
+    const codes = (food: string): string[] => first('forgotten-ingredient', { food }).steps.map((x) => x.code);
+    expect(codes('carrot')).toEqual(['with-second']);
+    expect(codes('chicken-thigh')).toEqual(['cook-apart', 'check-thermometer']);
+    expect(codes('spinach')).toEqual(['at-the-finish']);
+    expect(first('release-forgotten', { minutes: 20 }).effect).toEqual({});
+  });
+  test.each(firstSymptoms)('%s: something to do, with numbers', (s) => {
+    const m = first(s, { ...all, ingredient: f.slow[0]! });
+    expect(m.steps.length).toBeGreaterThan(0);
+    expect(JSON.stringify([m.steps, m.effect, m.clock ?? {}])).not.toMatch(/null|NaN/);
+  });
+  test('a dish of one lid is not changed by the question', () => {
+    const plain = rescue('burn-warning', dish, hut, p, all, 'first-heat');
+    expect(plain).toEqual(rescue('burn-warning', dish, hut, p, all));
+  });
 });

@@ -3,7 +3,7 @@ import { lived } from '../src/clock/lived';
 import { actualOf, curveFromTaps, type Cook, type StoredEvent } from '../src/clock/record';
 import type { CookEvent } from '../src/clock/event';
 import { replan } from '../src/clock/replan';
-import { keptEvents, ofThisRun } from '../src/clock/rescued';
+import { keptEvents, ofThisRun } from '../src/clock/runs';
 import { plan } from '../src/plan/plan';
 import { hut, turkeyRice } from './helpers/dishes';
 

@@ -3,7 +3,7 @@ import type { CookEvent } from '../src/clock/event';
 import { lived } from '../src/clock/lived';
 import { outlook, type Outlook, type Reality } from '../src/clock/outlook';
 import { replan } from '../src/clock/replan';
-import { keptEvents, ofThisRun, runsBefore } from '../src/clock/rescued';
+import { keptEvents, ofThisRun, runsBefore } from '../src/clock/runs';
 import { plan } from '../src/plan/plan';
 import { demo } from './helpers/demo';
 import { hut } from './helpers/dishes';
@@ -117,5 +117,86 @@ describe('a first stage that went otherwise', () => {
     expect(seen).not.toHaveProperty('toPinMin');
     const waits = lived(cook(lid), min(30 + firstPinMin + 3));
     expect(waits!.first!.toPinMin).toBeCloseTo(firstPinMin + 3, 6);
+  });
+});
+
+describe('a first stage that is locked again', () => {
+  const burn: CookEvent = { ...tap('rescued', 50), step: 'first-heat', value: 4, holdMin: 20, addMl: 60 };
+  const again = [...up, burn];
+  const firstPin = tap('pin-up', 59);
+  test('only its own way is gone anew, from warm, and the second stage follows as planned', () => {
+    const s = at(again, 51);
+    expect(s.now).toBe('rescue-0');
+    expect(s.find('broken-off-0')).toMatchObject({ done: true, startMs: min(30), endMs: min(50) });
+    expect(s.find('first-heat').step.minutes).toBeCloseTo(steps.find((x) => x.id === 'first-heat')!.minutes / 2, 6);
+    expect(s.find('first-hold').step.minutes).toBe(20);
+    const rest = (id: string): number => steps.find((x) => x.id === id)!.minutes;
+    for (const id of ['heat-up', 'to-full', 'hold']) expect(s.find(id).step.minutes).toBe(rest(id));
+  });
+  test('its new pin counts, and opened again the second lid has its own', () => {
+    const s = at([...again, done('rescue-0', 54), firstPin], 60);
+    expect(s.find('first-heat')).toMatchObject({ done: true, startMs: min(54), endMs: min(59) });
+    expect(s.find('heat-up').done).toBe(false);
+    const on = [...again, done('rescue-0', 54), firstPin, tap('pin-down', 84), done('first-open', 86)];
+    const whole = at([...on, done('stack', 88), done('lock', 89), tap('pin-up', 97)], 98);
+    expect(whole.find('heat-up')).toMatchObject({ done: true, endMs: min(97) });
+    expect(whole.find('first-heat').endMs).toBe(min(59));
+  });
+  test('what went in for it is poured less with the rest', () => {
+    const ml = (events: CookEvent[]): number => Number(at(events, 51).find('stack').step.params['ml']);
+    expect(ml(again)).toBe(Math.max(0, ml(up) - 60));
+  });
+  test('also when it had been opened already: it is opened anew', () => {
+    const s = at([...open, { ...burn, atMs: min(79) }], 80);
+    expect(s.now).toBe('rescue-0');
+    expect(s.find('first-open').done).toBe(false);
+    expect(ofThisRun(keptEvents([...open, { ...burn, atMs: min(79) }])).some((e) => e.kind === 'pin-up')).toBe(false);
+  });
+  test('its holds count together; the way up from warm tells nothing of the heater', () => {
+    const cook = (events: CookEvent[]): Cook => ({ plan: planned, startedMs: t0, events }) as unknown as Cook;
+    const full = steps.find((x) => x.id === 'first-full')!.minutes;
+    const had = 50 - 40 - full;
+    const first = lived(cook([...again, done('rescue-0', 54), firstPin]), min(60))!.first!;
+    expect(first).toEqual({ holdMin: expect.closeTo(had + 20, 6) });
+    const rest: CookEvent = { ...burn, holdMin: planned.firstStage!.holdMin - had };
+    expect(lived(cook([...up, rest, done('rescue-0', 54), firstPin]), min(60))).toBeNull();
+  });
+  test('burning under the second lid leaves the first stage as it was', () => {
+    const late: CookEvent = { ...tap('rescued', 86), value: 4, holdMin: 3 };
+    const s = at([...second, late], 87);
+    expect(s.now).toBe('rescue-0');
+    expect(s.find('first-heat').endMs).toBe(min(40));
+    expect(s.find('first-vent').endMs).toBe(min(75));
+    expect(s.find('broken-off-0')).toMatchObject({ startMs: min(81), endMs: min(86) });
+    const cook = { plan: planned, startedMs: t0, events: [...second, late] } as unknown as Cook;
+    const plain = { plan: planned, startedMs: t0, events: second } as unknown as Cook;
+    expect(lived(cook, min(87))!.first).toEqual(lived(plain, min(87))?.first);
+  });
+  test('a cook of two stages that burns twice, once under each lid', () => {
+    const on = [...again, done('rescue-0', 54), firstPin, tap('pin-down', 84), done('first-open', 86)];
+    const late: CookEvent = { ...tap('rescued', 95), value: 4, holdMin: 3 };
+    const s = at([...on, done('stack', 88), done('lock', 89), late], 96);
+    expect(s.now).toBe('rescue-1');
+    expect(s.find('first-heat').endMs).toBe(min(59));
+    expect(s.find('broken-off-1')).toMatchObject({ startMs: min(89), endMs: min(95) });
+  });
+});
+
+describe('a first hold that was ended early', () => {
+  const see = (real: Reality) => outlook(dish, hut, planned, real);
+  const short = (by: number): Reality => ({ first: { holdMin: first.holdMin - by } });
+  test('leaves the meat tough, and what it lacks is told in whole minutes', () => {
+    expect(see({})).toMatchObject({ firstMoreMin: 0 });
+    const o = see(short(12.4));
+    expect(o).toMatchObject({ advice: 'first-short', firstMoreMin: 13 });
+    expect(o.meats.some((m) => m.texture === 'tough' || m.texture === 'firm')).toBe(true);
+  });
+  test('a little longer than planned is no word worth', () => {
+    expect(see({ first: { holdMin: first.holdMin + 6 } }).firstMoreMin).toBe(0);
+  });
+  test('under the second lid what can still be mended comes first', () => {
+    const late = see({ ...short(12), toPinMin: planned.program.pinUpMin + 6 });
+    expect(late.firstMoreMin).toBe(12);
+    expect(late.advice).toBe(late.holdChangeMin < 0 ? 'hold-less' : 'first-short');
   });
 });

@@ -10,6 +10,7 @@ import {
   restarts,
   type Became,
   type Cook,
+  type CookRun,
   type Debrief,
   type Fault,
   type Kitchen,
@@ -40,6 +41,9 @@ export class Rig {
   lockMs: number | null = null;
   /** the lid is on the whole dish: in a plan of two stages, on the second */
   lockedWhole = false;
+  /** what became of the first of two stages, once the second lid is locked, and what its cooker told */
+  private firstRun: CookRun | null = null;
+  first: { lockMs: number; told: readonly Signal[] } | null = null;
   private applied = new Set<string>();
   private readonly noise: () => number;
 
@@ -75,8 +79,12 @@ export class Rig {
   private lock(atMs: number): void {
     const { dish, plan } = this.cook;
     const { pressure, holdMin, whistles } = plan.program;
+    this.advance(atMs);
+    this.firstRun = this.openRun() ?? null;
+    if (this.cooker) this.first = { lockMs: this.lockMs!, told: this.cooker.told };
     this.lockedWhole = true;
-    this.put(atMs, loadOfPlan(dish, kitchenOf(this.cook), plan), pressure, holdMin, whistles ?? null);
+    const load = loadOfPlan(dish, kitchenOf(this.cook), plan, this.firstRun);
+    this.put(atMs, load, pressure, holdMin, whistles ?? null);
   }
   private put(atMs: number, load: Load, pressure: 'high' | 'low', holdMin: number, whistles: number | null): void {
     const { plan, practice } = this.cook;
@@ -89,8 +97,13 @@ export class Rig {
       holdMin,
       whistles,
       seed: practice?.seed ?? 1,
-      faults: practice?.faults ?? [],
+      // It burns once in an evening.
+      faults: (practice?.faults ?? []).filter((f) => f !== 'burn-cut-out' || !this.burnTold()),
     });
+  }
+
+  private burnTold(): boolean {
+    return this.first?.told.some((s) => s.kind === 'burn') ?? false;
   }
 
   /** Signals up to the given moment, with their time of day. */
@@ -118,7 +131,7 @@ export class Rig {
   }
   food(): Became | null {
     return this.cooker && this.lockedWhole
-      ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!)
+      ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!, this.firstRun)
       : null;
   }
   /** The run up to the moment when the pin fell: what comes after is open air. */
@@ -189,6 +202,7 @@ export function debrief(cook: Cook): Debrief | null {
   const noticed = [
     ...(hands === 'you' ? row('pin-up', told('pin-up'), tapped('pin-up')) : []),
     ...row('burn', told('burn'), tapped('burn', 'off-plan')),
+    ...burnInFirst(rig, standing, row),
     // With a valve to open, the moment for it is the end of the hold and the natural minutes.
     ...(quick && holdEnd !== null && cook.plan.steps.some((s) => s.id === 'vent')
       ? row('hold-end', holdEnd + naturalMin, tapped('valve-open', 'pin-down'))
@@ -210,6 +224,25 @@ export function debrief(cook: Cook): Debrief | null {
       gaugeKpa: at.map((i) => run.history.gaugeKpa[i]!),
     },
   };
+}
+
+/** A burn warning of the first of two stages, min after its own lid was locked. */
+function burnInFirst(
+  rig: Rig,
+  standing: readonly StoredEvent[],
+  row: (what: Noticed['what'], at: number | null, seen: number | null) => Noticed[],
+): Noticed[] {
+  const { first, lockMs } = rig;
+  const burn = first?.told.find((s) => s.kind === 'burn');
+  if (!first || !burn) return [];
+  const seen = standing.find(
+    (e) =>
+      (e.kind === 'burn' || e.kind === 'off-plan') &&
+      e.device === undefined &&
+      e.atMs >= first.lockMs &&
+      e.atMs < lockMs!,
+  );
+  return row('burn', burn.atS / 60, seen ? (seen.atMs - first.lockMs) / 60_000 : null);
 }
 
 /** Faults drawn for a surprise: one or two that this pot can have. */

@@ -164,6 +164,45 @@ describe('a dish of two stages', () => {
     expect(to(rig.cooker!.told, 'pin-up')).toBeLessThan(first.minutesToPressure);
     expect(rig.food()).not.toBeNull();
   });
+  test('a first stage that was let off early leaves its meat tough in the practice too; told in its own minutes it is as planned', () => {
+    const lambAfter = (holdMin: number) => {
+      const rig = rigOf();
+      rig.feel({ id: 'f', kind: 'done', step: 'first-fill', atMs: startedMs });
+      const opens = first.minutesToPressure + holdMin;
+      rig.feel({ id: 'v', kind: 'valve-open', atMs: at(opens) });
+      rig.feel({ id: 'l', kind: 'done', step: 'lock', atMs: at(opens + 10) });
+      const { minutesToPressure, holdMin: second, release } = two.program;
+      const over = opens + 10 + minutesToPressure + second + (release.naturalMin ?? 0);
+      rig.feel({ id: 'w', kind: 'valve-open', atMs: at(over) });
+      rig.advance(at(over + 10));
+      return rig.food()!.meats.find((m) => first.slow.includes(m.ingredient))!;
+    };
+    const planned = two.meats.find((m) => first.slow.includes(m.ingredient))!;
+    expect(lambAfter(first.holdMin).collagenCoreMin! / planned.collagenCoreMin!).toBeGreaterThan(0.8);
+    expect(lambAfter(first.holdMin).collagenCoreMin! / planned.collagenCoreMin!).toBeLessThan(1.25);
+    expect(lambAfter(2).texture).toBe('tough');
+  });
+  test('it burns once: in the first stage, not again under the second lid, and the look back tells of it', () => {
+    const practice: Practice = { seed: 1, faults: ['burn-cut-out'], surprise: false, speed: 10, hands: 'you' };
+    const burning: Cook = { ...cook(), dish: biryani, plan: two, practice };
+    const rig = new Rig(burning);
+    const fill: StoredEvent = { id: 'f', kind: 'done', step: 'first-fill', atMs: startedMs };
+    rig.feel(fill);
+    rig.advance(at(40));
+    const burn = to(rig.cooker!.told, 'burn');
+    expect(burn).toBeLessThan(20);
+    const seen: StoredEvent = { id: 'b', kind: 'burn', atMs: at(burn + 3) };
+    const more: StoredEvent[] = [
+      seen,
+      { id: 'v', kind: 'valve-open', atMs: at(70) },
+      { id: 'l', kind: 'done', step: 'lock', atMs: at(80) },
+    ];
+    const back = debrief({ ...burning, events: [fill, ...more], finishedMs: at(160) })!;
+    expect(back.noticed.filter((n) => n.what === 'burn')).toEqual([
+      expect.objectContaining({ atMin: expect.closeTo(burn, 1), lateMin: expect.closeTo(3, 1) }),
+    ]);
+    expect(back.food).not.toBeNull();
+  });
   const to = (t: Signal[], kind: Signal['kind']): number => (t.find((s) => s.kind === kind)?.atS ?? Infinity) / 60;
 });
 

@@ -10,7 +10,7 @@ import {
 } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
 import { outlookTold } from '../src/app/stove/outlook-told';
-import { lidIsOn, otherPots, pinTaps, timesTo } from '../src/app/stove/panels';
+import { lidIsOn, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from '../src/app/stove/panels';
 
 const startMs = Date.UTC(2026, 10, 20, 17);
 const min = (m: number): number => startMs + m * 60_000;
@@ -118,6 +118,7 @@ describe('what the outlook comes down to', () => {
     sauce: null,
     meats: [],
     advice: 'hold-less',
+    firstMoreMin: 0,
     curve: { minutes: [], tempC: [], gaugeKpa: [] },
     ...more,
   });
@@ -128,20 +129,20 @@ describe('what the outlook comes down to', () => {
   const lock = done('lock', 20);
   const up: CookEvent = { kind: 'pin-up', atMs: min(20 + turkey.program.pinUpMin + 4) };
   test('a late pin: by how much, and the new hold can be taken once', () => {
-    expect(tell(turkey, [lock, up], 33)).toMatchObject({ key: 'outlook.hold-less', lateMin: 4, canTake: true });
+    expect(tell(turkey, [lock, up], 33)).toMatchObject({ key: 'outlook.hold-less', lateMin: 4, take: 'hold' });
     const taken: CookEvent = { kind: 'hold-min', note: '4', atMs: min(33) };
-    expect(tell(turkey, [lock, up, taken], 33).canTake).toBe(false);
-    expect(tell(turkey, [lock, up], 33, { holdChangeMin: 0 }).canTake).toBe(false);
-    expect(tell(turkey, [lock, up], 90).canTake).toBe(false);
+    expect(tell(turkey, [lock, up, taken], 33).take).toBeNull();
+    expect(tell(turkey, [lock, up], 33, { holdChangeMin: 0 }).take).toBeNull();
+    expect(tell(turkey, [lock, up], 90).take).toBeNull();
   });
   test('while the pin is waited for it is late by now, and nothing can be taken', () => {
     const m = 20 + turkey.program.pinUpMin + 7;
-    expect(tell(turkey, [lock], m)).toMatchObject({ lateMin: 7, canTake: false });
+    expect(tell(turkey, [lock], m)).toMatchObject({ lateMin: 7, take: null });
   });
   test('in a first stage it is of the second lid, told by the first pin, and nothing can be taken', () => {
     const heat = biryani.steps.find((s) => s.id === 'first-heat')!;
     const first: CookEvent[] = [done('first-fill', 20), { kind: 'pin-up', atMs: min(20 + heat.minutes + 6) }];
-    expect(tell(biryani, first, 40)).toMatchObject({ key: 'outlook.hold-less-first', lateMin: 6, canTake: false });
+    expect(tell(biryani, first, 40)).toMatchObject({ key: 'outlook.hold-less-first', lateMin: 6, take: null });
     expect(tell(biryani, first, 40, { holdMin: 0 }).key).toBe('outlook.no-hold-first');
     expect(tell(biryani, first, 40, { advice: 'hold-more' }).key).toBe('outlook.hold-more-first');
     expect(tell(biryani, [...first, done('first-open', 60), done('lock', 64)], 66).key).toBe('outlook.hold-less');
@@ -155,5 +156,39 @@ describe('what the outlook comes down to', () => {
     const other = sauce === 'dry' ? 'soupy' : 'dry';
     expect(tell(turkey, [lock, up], 33, { sauce: { freeG: 9, band: sauce } }).sauce).toBeNull();
     expect(tell(turkey, [lock, up], 33, { sauce: { freeG: 9, band: other } }).sauce!.band).toBe(other);
+  });
+  describe('a first stage that was ended early', () => {
+    const short = { advice: 'first-short', firstMoreMin: 12 } as const;
+    const ended = [done('first-fill', 20), { kind: 'pin-up', atMs: min(30) } as const, done('first-hold', 40)];
+    const opened: CookEvent[] = [...ended, { kind: 'valve-open', atMs: min(41) }, { kind: 'pin-down', atMs: min(43) }];
+    test('still shut it is only undone; open, the rest of it is a tap; under the second lid it is too late', () => {
+      expect(tell(biryani, ended, 40.5, short)).toMatchObject({ key: 'outlook.first-short-closed', take: null });
+      expect(tell(biryani, opened, 44, short)).toMatchObject({ key: 'outlook.first-short', take: 'first' });
+      const locked = [...opened, done('first-open', 45), done('stack', 47), done('lock', 48)];
+      expect(tell(biryani, locked, 49, short)).toMatchObject({ key: 'outlook.first-short-locked', take: null });
+    });
+  });
+});
+
+describe('the lid that a rescue speaks of', () => {
+  test('in two stages the first until the second is locked, with minutes since its own', () => {
+    const of = (events: CookEvent[], m: number) => {
+      const timed = at(biryani, events, m);
+      return [lidOf(timed), Math.round(sinceLidMin(timed, min(m)))];
+    };
+    const first = [done('first-fill', 20)];
+    const open = [...first, { kind: 'pin-up', atMs: min(30) } as const, done('first-open', 66)];
+    expect(of([], 5)).toEqual(['first-heat', 0]);
+    expect(of(first, 27)).toEqual(['first-heat', 7]);
+    expect(of([...open, done('stack', 68), done('lock', 69)], 75)).toEqual(['heat-up', 6]);
+  });
+  test('a dish of one lid has but that', () => {
+    const timed = at(turkey, [done('lock', 21)], 31);
+    expect([lidOf(timed), sinceLidMin(timed, min(31)), lidOf(null), sinceLidMin(null, 0)]).toEqual([
+      'heat-up',
+      10,
+      'heat-up',
+      0,
+    ]);
   });
 });

@@ -6,8 +6,9 @@ import type { MeatVerdict, Plan } from '../plan/document';
 import { baseAreaCm2 } from '../pot/profile';
 import { depthCm, loadOf } from '../plan/load';
 import { runMeats } from '../plan/meat';
-import { benchOfPlan } from '../plan/stages';
-import { grainOutcome } from '../plan/water';
+import type { Bench } from '../plan/bench';
+import { benchOfPlan, earlierOf } from '../plan/stages';
+import { grainOutcome, steamG } from '../plan/water';
 import type { CookRun } from '../pot/cook';
 import type { Load } from '../pot/state';
 
@@ -22,9 +23,21 @@ export interface Became {
   meats: MeatVerdict[];
 }
 
-/** What stands in the pot when the lid is locked on this plan (the second stage of a two-stage one). */
-export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan): Load {
+/** The bench of a plan; its first stage, where it has one, as it was lived instead of planned. */
+function benchOf(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null): Bench {
   const b = benchOfPlan(setBench(dish, kitchen), plan);
+  if (!b.first || !first) return b;
+  const earlier = earlierOf(first.history, b.first.items);
+  return { ...b, first: { ...b.first, earlier, steamG: steamG(first) } };
+}
+
+/**
+ * What stands in the pot when the lid is locked on this plan (the second stage of a two-stage one).
+ *
+ * @param first the run of the first stage as it was lived; null as it was planned
+ */
+export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null = null): Load {
+  const b = benchOf(dish, kitchen, plan, first);
   return loadOf(b, plan.liquid.addMl, b.first);
 }
 
@@ -33,9 +46,9 @@ export function loadOfFirst(dish: Dish, kitchen: Kitchen, plan: Plan): Load | nu
   return benchOfPlan(setBench(dish, kitchen), plan).first?.load ?? null;
 }
 
-/** Grain or pasta and every meat, from a history that was lived instead of planned. */
-export function became(dish: Dish, kitchen: Kitchen, plan: Plan, run: CookRun): Became {
-  const b = benchOfPlan(setBench(dish, kitchen), plan);
+/** Grain or pasta and every meat, from a history that was lived instead of planned, and that of a `first` stage. */
+export function became(dish: Dish, kitchen: Kitchen, plan: Plan, run: CookRun, first: CookRun | null = null): Became {
+  const b = benchOf(dish, kitchen, plan, first);
   const load = loadOf(b, plan.liquid.addMl, b.first);
   const depth = depthCm(b.g, load, baseAreaCm2(b.pot));
   const out = b.g.grain

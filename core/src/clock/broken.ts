@@ -6,7 +6,7 @@ import { saturationC } from '../water/saturation';
 import { waterJPerKgK } from '../water/steam';
 import type { Ready } from '../plan/bench';
 import type { Plan } from '../plan/document';
-import { joined } from '../plan/meat';
+import { joined, type Earlier } from '../plan/meat';
 import { heat } from '../plan/solve';
 import { starchTemps, steamG } from '../plan/water';
 
@@ -56,7 +56,6 @@ export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun
       dtS,
     );
     const then = (xs: Float64Array): Float64Array => joined(xs.subarray(0, samples), stood);
-    const before = b.first?.earlier.tempC ?? null;
     const all = new Set(b.g.items.map((i) => i.ingredient.id));
     const rose = run.pinUpS !== null && r.atMin * 60 > run.pinUpS;
     const lost = rose ? (r.atMin >= countdownMin ? steamG(run) : 1000 * run.lost.purge) : 0;
@@ -72,7 +71,7 @@ export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun
         liquidMl: addMl,
         standC: stood.at(-1) ?? run.openC,
         steamG: (b.first?.steamG ?? 0) + lost,
-        earlier: { tempC: joined(before, then(run.history.tempC)), items: all },
+        earlier: { dtS, tempC: after(b.first?.earlier.tempC, then(run.history.tempC), all) },
       },
     };
     addMl += r.addMl ?? 0;
@@ -80,6 +79,13 @@ export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun
   }
   return { b, temps, hadMin, beforeMin, addMl };
 }
+
+/** The histories of the pieces with another run after them; what went in for this run has nothing behind it. */
+const after = (
+  before: Earlier['tempC'] | undefined,
+  run: Float64Array,
+  items: ReadonlySet<string>,
+): Map<string, Float64Array> => new Map(Array.from(items, (id) => [id, joined(before?.get(id) ?? null, run)]));
 
 /**
  * Temperatures of the opened pot while it is put right, one a step of `dtS`: let off it boils down to its boiling point,

@@ -3,7 +3,8 @@ import type { Reality } from './outlook';
 import type { Cook } from './record';
 import type { TimedStep } from './event';
 import { ownHoldMin, replan } from './replan';
-import { keptEvents, ofThisRun, restarts } from './rescued';
+import { isBroken } from './rescued';
+import { firstRestarts, keptEvents, ofThisRun, restarts } from './runs';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
@@ -25,14 +26,19 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   const again = restarts(kept);
   const soFar = (nowMs - up.startMs) / 60_000;
   const overdue = !up.done && soFar > up.step.minutes;
-  const first = firstLived(steps, cook.plan.firstStage?.holdMin ?? 0, nowMs);
+  const first = firstLived(
+    steps,
+    cook.plan.firstStage?.holdMin ?? 0,
+    firstRestarts(kept).at(-1)?.holdMin ?? null,
+    nowMs,
+  );
   if (!up.done && !overdue && again.length === 0 && !first) return null;
   const real: Reality = up.done || overdue ? { toPinMin: up.done ? minutes(up) : soFar } : {};
   if (first) real.first = first;
   if (again.length > 0) {
     real.givenMin = again.at(-1)!.holdMin!;
     real.broken = steps
-      .filter((s) => s.step.text === 'broken-off')
+      .filter((s) => isBroken(s.step, 'heat-up'))
       .map((s, k) => ({
         atMin: minutes(s),
         detourMin: minutes(steps[steps.indexOf(s) + 1]!),
@@ -53,16 +59,30 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   return real;
 }
 
-/** The first stage as it went, or goes while its pin is overdue; null where it goes as planned. */
-function firstLived(steps: readonly TimedStep[], plannedHoldMin: number, nowMs: number): FirstRun | null {
+/**
+ * The first stage as it went, or goes while its pin is overdue; null where it goes as planned. Locked again (for
+ * `againMin`), its holds count together, and the way up from warm tells nothing of the heater.
+ */
+function firstLived(
+  steps: readonly TimedStep[],
+  plannedHoldMin: number,
+  againMin: number | null,
+  nowMs: number,
+): FirstRun | null {
   const heat = steps.find((s) => s.step.id === 'first-heat');
   const hold = steps.find((s) => s.step.id === 'first-hold');
   if (!heat || !hold) return null;
-  const late = (heat.done ? minutes(heat) : (nowMs - heat.startMs) / 60_000) - heat.step.minutes;
+  const had = steps
+    .filter((s) => isBroken(s.step, 'first-heat'))
+    .reduce((m, s) => m + Number(s.step.params['held']), 0);
   const longer = hold.done ? minutes(hold) - hold.step.minutes : 0;
+  const heldMin = Math.max(0, had + (againMin ?? plannedHoldMin) + longer);
+  const off = Math.abs(heldMin - plannedHoldMin) > tappedMin;
+  if (againMin !== null) return off ? { holdMin: heldMin } : null;
+  const late = (heat.done ? minutes(heat) : (nowMs - heat.startMs) / 60_000) - heat.step.minutes;
   const out: FirstRun = {};
   if (heat.done ? Math.abs(late) > tappedMin : late > 0) out.toPinMin = heat.step.minutes + late;
-  if (Math.abs(longer) > tappedMin) out.holdMin = Math.max(0, plannedHoldMin + longer);
+  if (off) out.holdMin = heldMin;
   return Object.keys(out).length > 0 ? out : null;
 }
 

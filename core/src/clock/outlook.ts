@@ -28,7 +28,8 @@ export interface Reality {
   givenMin?: number;
 }
 
-export type Advice = 'as-planned' | 'hold-less' | 'hold-more' | 'open-now' | 'no-harm' | 'meat-needs-more';
+export type Advice =
+  'as-planned' | 'hold-less' | 'hold-more' | 'open-now' | 'no-harm' | 'meat-needs-more' | 'first-short';
 
 export interface Outlook {
   holdMin: number;
@@ -44,6 +45,8 @@ export interface Outlook {
   sauce: { freeG: number; band: 'dry' | 'moist' | 'saucy' | 'soupy' } | null;
   meats: MeatVerdict[];
   advice: Advice;
+  /** what the first of two stages lacks for its meat to get as tender as planned, whole min at pressure; 0: nothing */
+  firstMoreMin: number;
   /** the whole run as it now looks, for the live curve */
   curve: { minutes: number[]; tempC: number[]; gaugeKpa: number[] };
 }
@@ -76,9 +79,11 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
   const softer = out ? softerBy(planned, out) : 0;
   const holdChangeMin = c.holdMin - given;
   const lastMin = planned.curve.minutes.at(-1) ?? 0;
-  const meatShort = c.meats.some(
-    (m) => !m.verdict.ok && planned.meats.find((p) => p.ingredient === m.item.ingredient.id)?.ok,
-  );
+  const meats = c.meats.map((m) => m.verdict);
+  const was = (m: MeatVerdict): MeatVerdict | undefined => planned.meats.find((p) => p.ingredient === m.ingredient);
+  const firstMoreMin = meats.some((m) => m.texture !== 'tender' && was(m)?.texture === 'tender')
+    ? firstShortMin(planned, real.first)
+    : 0;
   return {
     holdMin: c.holdMin,
     holdChangeMin,
@@ -87,20 +92,34 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
     band: planned.pasta && out ? pastaBand(xOf(planned, out), out.clock.moisture) : (out?.texture.band ?? null),
     moisture: out?.clock.moisture ?? null,
     sauce: out ? { freeG: out.clock.freeG, band: sauceBand(out.freeShare) } : null,
-    meats: c.meats.map((m) => m.verdict),
-    advice: meatShort
-      ? 'meat-needs-more'
-      : real.naturalMin !== undefined
-        ? softer > noticeable
-          ? 'open-now'
-          : 'no-harm'
-        : holdChangeMin < 0
-          ? 'hold-less'
-          : holdChangeMin > 0
-            ? 'hold-more'
-            : 'as-planned',
+    meats,
+    advice: adviceOf(real, {
+      meatShort: meats.some((m) => !m.ok && was(m)?.ok),
+      firstShort: firstMoreMin > 0,
+      softer,
+      holdChangeMin,
+    }),
+    firstMoreMin,
     curve: thinned(c.run.history),
   };
+}
+
+/** How much too short the hold of the first of two stages was, whole min. */
+const firstShortMin = (planned: Plan, first: FirstRun | undefined): number =>
+  planned.firstStage && first?.holdMin !== undefined
+    ? Math.max(0, Math.ceil(planned.firstStage.holdMin - first.holdMin))
+    : 0;
+
+/** The one thing to say: what can still be mended before the second lid, then safety, then what cannot wait. */
+function adviceOf(
+  real: Reality,
+  x: { meatShort: boolean; firstShort: boolean; softer: number; holdChangeMin: number },
+): Advice {
+  if (x.firstShort && real.toPinMin === undefined) return 'first-short';
+  if (x.meatShort) return 'meat-needs-more';
+  if (real.naturalMin !== undefined) return x.softer > noticeable ? 'open-now' : 'no-harm';
+  if (x.holdChangeMin !== 0) return x.holdChangeMin < 0 ? 'hold-less' : 'hold-more';
+  return x.firstShort ? 'first-short' : 'as-planned';
 }
 
 const half = (minutes: number): number => Math.round(minutes * 2) / 2;

@@ -3,7 +3,7 @@ import { dishSchema } from '../dish/schema';
 import { planSchema, type Curve, type Plan } from '../plan/document';
 import { eventKinds } from './event';
 import { replan } from './replan';
-import { keptEvents, ofThisRun, restarts } from './rescued';
+import { keptEvents, ofThisRun, restarts } from './runs';
 
 export const cookFormat = 'einkorn.cook/1';
 

@@ -1,6 +1,7 @@
 import type { Step } from '../plan/document';
 import type { CookEvent, EventKind, TimedStep } from './event';
-import { isDetour, keptEvents, restarts, sinceRestart, withHold, withRescues, type WithRescues } from './rescued';
+import { isDetour, withHold, withRescues, type WithRescues } from './rescued';
+import { keptEvents, lidOf, sinceRestart } from './runs';
 
 export interface Replanned {
   steps: TimedStep[];
@@ -32,7 +33,7 @@ export function replan(
 function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowMs: number): Replanned {
   const events = sinceRestart(kept);
   const steps = withOwnHold(x.steps, events);
-  const facts = factsByStep(steps, events, restarts(kept).at(-1)?.atMs ?? null);
+  const facts = factsByStep(steps, events, kept);
   for (const [id, atMs] of x.facts) facts.set(id, atMs);
   const later = laterFacts(steps, facts);
   const out: TimedStep[] = [];
@@ -110,17 +111,20 @@ function endedStep(steps: readonly Step[], e: CookEvent, facts: ReadonlyMap<stri
   return skips ? -1 : at;
 }
 
-/** The last fact wins. What was ticked under the lid before the pot was locked again (`restartMs`) is to be done anew. */
+/** The last fact wins. What was ticked under a lid before it was locked again, by one of `kept`, is to be done anew. */
 function factsByStep(
   steps: readonly Step[],
   events: readonly CookEvent[],
-  restartMs: number | null,
+  kept: readonly CookEvent[],
 ): Map<string, number> {
   const facts = new Map<string, number>();
-  const heat = steps.findIndex((s) => s.id === 'heat-up');
+  const again = kept.flatMap((e) => {
+    const lid = lidOf(e);
+    return lid === null ? [] : [{ from: steps.findIndex((s) => s.id === lid), atMs: e.atMs }];
+  });
   for (const e of events) {
     const i = endedStep(steps, e, facts);
-    const anew = restartMs !== null && i >= heat && e.atMs <= restartMs;
+    const anew = again.some((r) => i >= r.from && e.atMs <= r.atMs);
     if (i >= 0 && !anew) facts.set(steps[i]!.id, e.atMs);
   }
   return facts;

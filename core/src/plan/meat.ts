@@ -21,10 +21,10 @@ export const marginK = 3;
 /** Slits to the bone let the heat in: a drumstick counts as so much of its thickness [tuned]. */
 const slitShare = 0.75;
 
-/** What a piece has been through before the lid locks on the last stage: temperatures at 1 s, shared by its stage-mates. */
+/** What the pieces have been through before the lid locks on the last stage: temperatures, `dtS` seconds apart, by ingredient. */
 export interface Earlier {
-  tempC: Float64Array;
-  items: ReadonlySet<string>;
+  dtS: number;
+  tempC: ReadonlyMap<string, Float64Array>;
 }
 
 export interface MeatRun {
@@ -54,6 +54,14 @@ export function joined(before: Float64Array | null, now: Float64Array): Float64A
   return out;
 }
 
+/** A history in steps of other seconds: the temperature that stood at each of their moments. */
+function inSteps(tempC: Float64Array, fromS: number, toS: number): Float64Array {
+  if (fromS === toS) return tempC;
+  const length = Math.round((tempC.length * fromS) / toS);
+  const last = tempC.length - 1;
+  return Float64Array.from({ length }, (_, i) => tempC[Math.min(last, Math.floor((i * toS) / fromS))]!);
+}
+
 /**
  * Each piece along the pot's history, twice: as it is, and cautiously (thicker, a weaker surface, no credit for the
  * sear, and inside an unstirred bed the bed's own temperature). Every word about safety reads the cautious run.
@@ -73,8 +81,9 @@ export function runMeats(
     const shape =
       item.ingredient.prep?.shape ?? (rec.cut === 'ground' ? 'ground' : rec.cut === 'egg' ? 'sphere' : 'cube');
     const trace = { minutes: [] as number[], coreC: [] as number[] };
-    const before = earlier?.items.has(item.ingredient.id) ? earlier.tempC : null;
     const dtS = run.history.dtS;
+    const lived = earlier?.tempC.get(item.ingredient.id);
+    const before = lived ? inSteps(lived, earlier!.dtS, dtS) : null;
     const common = {
       composition: { water, protein, fat, ash },
       freezeC: rec.freezeC[0],

@@ -1,9 +1,10 @@
 import { HeatedPot } from '../pot/cook';
+import type { History } from '../pot/history';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
 import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';
 import { depthCm, loadOf } from './load';
-import { runMeats } from './meat';
+import { runMeats, type Earlier } from './meat';
 import { placeOf } from './place';
 import { steamG } from './water';
 
@@ -75,9 +76,6 @@ export function firstStage(
           ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(low)))
           : low;
   const run = cook(holdMin);
-  const gap = Math.round((betweenMin * 60) / run.history.dtS);
-  const tempC = new Float64Array(run.history.tempC.length + gap).fill(betweenC);
-  tempC.set(run.history.tempC);
   return {
     items: ids,
     slow: tough.map((i) => i.ingredient.id),
@@ -89,9 +87,17 @@ export function firstStage(
     steamG: steamG(run),
     whistles: run.whistles,
     gravyG: Math.max(0, gravyIn(b, ids, liquidMl) - steamG(run)),
-    earlier: { tempC, items: ids },
+    earlier: earlierOf(run.history, ids),
     load,
   };
+}
+
+/** What the pieces of a first stage bring to the second lid: its history, and the pot standing open after it. */
+export function earlierOf(h: History, items: Iterable<string>): Earlier {
+  const gap = Math.round((betweenMin * 60) / h.dtS);
+  const tempC = new Float64Array(h.tempC.length + gap).fill(betweenC);
+  tempC.set(h.tempC);
+  return { dtS: h.dtS, tempC: new Map(Array.from(items, (id) => [id, tempC])) };
 }
 
 /** Thin liquid among the things of the first stage once they have given their juice, g; the steam is still to come off. */

@@ -51,4 +51,6 @@ export interface Detour {
   holdMin?: number;
   /** liquid that goes in, mL */
   addMl?: number;
+  /** the lid that is locked again, where it is that of the first of two stages */
+  lid?: 'first-heat';
 }

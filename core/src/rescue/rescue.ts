@@ -5,64 +5,55 @@ import { rate } from '../grain/rate';
 import { drinksG } from '../grain/clock';
 import { bandOf } from '../grain/texture';
 import { uptakeGPerG } from '../grain/uptake';
-import { cookPiece } from '../meat/piece';
-import { shapeExponent } from '../meat/geometry';
 import { evaporationKgPerS } from '../pot/open';
 import { setBench, type Bench } from '../plan/bench';
+import type { Lid } from '../clock/runs';
 import type { Plan } from '../plan/document';
 import { slurryFor } from '../plan/keep';
-import { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './moves';
+import { firstMovers } from './first-stage';
+import { symptoms, type Answers, type Move, type Symptom } from './moves';
+import { underMinimum } from './under-minimum';
+import { lookAtLid, patienceMin, round5, spareMl, step, takesMin, waitForPin, type Answer } from './usual';
 import { Problem } from '../problem';
 
-/** Minutes after the predicted pin that are still nothing to worry about [common practice]. */
-const patienceMin = 5;
-/** Thin liquid over the minimum that makes a scraped base safe again, mL [common practice]. */
-const spareMl = 60;
 const simmerC = 95;
-/** Opening, scraping or topping up, and locking again; a pan on the side; whisking [common practice], min. */
-const takesMin = { openAndLock: 4, pan: 6, valve: 2, whisk: 1, dish: 2 };
 /** A salted dish is put right down to here, percent of its mass [common practice]. */
 const rightSalt = 1.0;
-
-const step = (code: string, params: MoveStep['params'] = {}): MoveStep => ({ code, params });
-const round5 = (x: number): number => Math.ceil(x / 5) * 5;
 
 /**
  * What now: the move for this pot and this dish, computed from the plan and what the cook saw, with what not to do.
  * Throws Problem `answer-missing` when a question that the move needs was not answered.
+ *
+ * @param lid the one that is on, or was last: in the first of two stages the starch is not in the pot yet
  */
-export function rescue(symptom: Symptom, dish: Dish, kitchen: Kitchen, p: Plan, answers: Answers = {}): Move {
+export function rescue(
+  symptom: Symptom,
+  dish: Dish,
+  kitchen: Kitchen,
+  p: Plan,
+  answers: Answers = {},
+  lid: Lid = 'heat-up',
+): Move {
   const b = setBench(dish, kitchen);
   for (const ask of symptoms[symptom].asks)
     if (answers[ask] === undefined)
       throw new Problem('answer-missing', `To help, say: ${ask}.`, [
         { path: ask, message: 'This answer is needed for the sum.' },
       ]);
-  const { steps, effect, clock = null } = movers[symptom](b, p, answers);
+  const first = lid === 'first-heat' && p.firstStage ? firstMovers[symptom]?.(b, p, p.firstStage, answers) : undefined;
+  const { steps, effect, clock = null } = first ?? movers[symptom](b, p, answers);
   return { symptom, steps, never: symptoms[symptom].never, effect, clock };
 }
 
-type Answer = Pick<Move, 'steps' | 'effect'> & { clock?: Detour | null };
 type Mover = (b: Bench, p: Plan, a: Answers) => Answer;
 
 const movers: Record<Symptom, Mover> = {
   'no-pressure': (b, p, a): Answer => {
     const late = a.minutes! - p.program.pinUpMin;
-    if (late < patienceMin)
-      return {
-        steps: [step('wait', { minutes: Math.ceil(patienceMin - late) })],
-        effect: { expectedMin: Math.round(p.program.pinUpMin) },
-      };
+    if (late < patienceMin) return waitForPin(late, p.program.pinUpMin);
     const short = Math.max(0, p.pot.minimumLiquidMl - p.pot.thinLiquidMl);
     return {
-      steps: [
-        step('heat-off'),
-        step('check-valve'),
-        step('check-ring'),
-        ...(short > 0 ? [step('add-liquid', { ml: round5(short + spareMl) })] : [step('check-liquid-thin')]),
-        step('scrape-base'),
-        step('lock-again'),
-      ],
+      steps: lookAtLid(short),
       effect: { shortMl: Math.round(short) },
       // It steamed away at the boil instead of rising: that cooks too, and what is too soft cannot be put right.
       clock: {
@@ -93,21 +84,7 @@ const movers: Record<Symptom, Mover> = {
     };
   },
   'meat-under': (b, p, a) => {
-    const item = b.g.items.find((i) => i.ingredient.id === a.ingredient && i.food.kind === 'meat');
-    if (!item)
-      throw new Problem('answer-unknown', 'This dish has no such meat.', [
-        { path: 'ingredient', message: 'Name a meat of the dish.' },
-      ]);
-    const minimum = item.food.meat!.safeMinimumC[0];
-    const more = minutesToReach(
-      item.thicknessMm,
-      item.ingredient.prep?.shape ?? 'cube',
-      item.food.meat!.composition,
-      item.food.meat!.species,
-      a.coreC!,
-      p.program.steamC,
-      minimum,
-    );
+    const { minimum, more } = underMinimum(b, a, p.program.steamC);
     const rec = b.g.grain?.food.grain;
     const extra = rec ? more * rate(rec.kinetics, p.program.steamC) : 0;
     const was = p.grain?.equivalentMin ?? 0;
@@ -277,38 +254,4 @@ function holdLeft(b: Bench, p: Plan, had: number): number {
   if (want === null) return p.program.holdMin;
   const release = want - soFar(b, p, p.program.minutesToPressure + p.program.holdMin);
   return Math.max(0, (want - had - release) / perMinAt(b, p.program.steamC) - p.program.minutesToPressure / 4);
-}
-
-/** Whole minutes at `potC` until the cautious core of a piece that was `coreC` throughout reaches `minimumC`. */
-export function minutesToReach(
-  thicknessMm: number,
-  shape: Parameters<typeof shapeExponent>[0],
-  composition: readonly [number, number, number, number],
-  species: 'poultry' | 'red',
-  coreC: number,
-  potC: number,
-  minimumC: number,
-): number {
-  const [water, protein, fat, ash] = composition;
-  // Back to pressure first: a few minutes at the boil, then the pot's own temperature.
-  const tempC = Float64Array.from({ length: 3600 }, (_, s) => Math.min(potC, 97 + s / 12));
-  const trace = { minutes: [] as number[], coreC: [] as number[] };
-  cookPiece({
-    composition: { water, protein, fat, ash },
-    freezeC: -1.5,
-    species,
-    thicknessM: thicknessMm / 1000,
-    exponent: shapeExponent(shape),
-    startC: coreC,
-    pre: [],
-    tempC,
-    dtS: 1,
-    releaseAt: tempC.length,
-    place: 'steam',
-    cautious: true,
-    restS: 0,
-    trace,
-  });
-  const i = trace.coreC.findIndex((c) => c >= minimumC);
-  return i < 0 ? 60 : Math.max(1, Math.ceil(trace.minutes[i]!));
 }

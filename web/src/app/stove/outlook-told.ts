@@ -6,8 +6,8 @@ export interface OutlookTold {
   key: string;
   /** how much later than planned the pin came that it goes by, whole min; negative is early */
   lateMin: number;
-  /** the new hold can be taken by a tap */
-  canTake: boolean;
+  /** what a tap can take of it: the new hold, or the rest of a first stage that was ended early */
+  take: 'hold' | 'first' | null;
   /** the sauce, where it is no longer what was planned */
   sauce: Outlook['sauce'];
 }
@@ -32,22 +32,26 @@ export function outlookTold(
   const up = find(lidAhead ? 'first-heat' : 'heat-up');
   const hold = find('hold');
   const planned = (cook.plan.grain ?? cook.plan.pasta)?.sauce;
+  const opened = told('valve-open') || (find('first-vent')?.done ?? false);
+  const canTake =
+    o.holdChangeMin !== 0 &&
+    !lidAhead &&
+    told('pin-up') &&
+    !told('hold-min') &&
+    hold !== undefined &&
+    nowMs < hold.endMs;
   return {
-    key: `outlook.${keyOf(o, restarts(kept).length > 0, lidAhead)}`,
+    key: `outlook.${keyOf(o, restarts(kept).length > 0, lidAhead, opened)}`,
     // Against the plan of this run: a pot that was locked again comes up from warm.
     lateMin: up ? Math.round(((up.done ? up.endMs : nowMs) - up.startMs) / 60_000 - up.step.minutes) : 0,
-    canTake:
-      o.holdChangeMin !== 0 &&
-      !lidAhead &&
-      told('pin-up') &&
-      !told('hold-min') &&
-      hold !== undefined &&
-      nowMs < hold.endMs,
+    take: o.advice === 'first-short' ? (lidAhead && opened ? 'first' : null) : canTake ? 'hold' : null,
     sauce: o.sauce && o.sauce.band !== planned ? o.sauce : null,
   };
 }
 
-function keyOf(o: Outlook, again: boolean, lidAhead: boolean): string {
+function keyOf(o: Outlook, again: boolean, lidAhead: boolean, opened: boolean): string {
+  if (o.advice === 'first-short')
+    return !lidAhead ? 'first-short-locked' : opened ? 'first-short' : 'first-short-closed';
   if (o.advice !== 'hold-less' && o.advice !== 'hold-more') return o.advice;
   if (again) return `${o.advice}-again`;
   if (lidAhead) return o.holdMin === 0 ? 'no-hold-first' : `${o.advice}-first`;

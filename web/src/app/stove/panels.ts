@@ -1,4 +1,4 @@
-import { replan, type Cook, type Replanned } from '@einkorn/core';
+import { replan, type Cook, type Lid, type Replanned } from '@einkorn/core';
 
 /** A cook that began longer ago than this is not of this evening; and so many others have room beside this one. */
 const eveningMs = 12 * 3_600_000;
@@ -30,6 +30,23 @@ export function lidIsOn(timed: Replanned | null): boolean {
   const lids = ['first-fill', 'first-open', 'lock'];
   const last = timed?.steps.filter((s) => s.done && lids.includes(s.step.id)).at(-1)?.step.id;
   return last === 'first-fill' || last === 'lock';
+}
+
+/** Closing a pot again that stands open, min [common practice]. */
+export const lidBackMin = 1;
+
+/** The lid that is on or was last: of the first of two stages until the whole dish is under its own. */
+export function lidOf(timed: Replanned | null): Lid {
+  const lock = timed?.steps.find((s) => s.step.id === 'lock');
+  return timed?.steps.some((s) => s.step.stage === 'first') && !lock?.done ? 'first-heat' : 'heat-up';
+}
+
+/** Minutes since that lid was locked, for the questions of a rescue; 0 before. */
+export function sinceLidMin(timed: Replanned | null, nowMs: number): number {
+  const lid = lidOf(timed);
+  const heat = timed?.steps.find((s) => s.step.id === lid);
+  const locked = timed?.steps.find((s) => s.step.id === (lid === 'first-heat' ? 'first-fill' : 'lock'))?.done;
+  return heat && locked ? Math.max(0, (nowMs - heat.startMs) / 60_000) : 0;
 }
 
 export interface PinTap {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import {
+  firstSymptoms,
   foods,
   kitchenSchema,
   Problem,
@@ -9,6 +10,7 @@ import {
   type Answers,
   type Cook,
   type Detour,
+  type Lid,
   type Move,
   type MoveStep,
   type Symptom,
@@ -132,7 +134,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
           </p>
         } @else {
           <div class="grid">
-            @for (x of all; track x) {
+            @for (x of all(); track x) {
               <button type="button" [attr.data-symptom]="x" (click)="choose(x)">{{ t('symptom.' + x) }}</button>
             }
           </div>
@@ -225,12 +227,14 @@ export class RescueDialog {
   readonly first = input<Symptom | null>(null);
   /** minutes since the lid locked, a guess for the questions that ask for it */
   readonly sinceLidMin = input(0);
+  /** the lid that is on or was last */
+  readonly lid = input<Lid>('heat-up');
   readonly told = output<PutRight>();
   readonly stopped = output();
   readonly closed = output();
   private readonly fmt = inject(Format);
   private readonly transloco = inject(TranslocoService);
-  readonly all = all;
+  readonly all = computed(() => (this.lid() === 'first-heat' ? firstSymptoms : all));
   readonly numbers = numbers;
   private readonly chosen = signal<Symptom | null | undefined>(undefined);
   readonly symptom = computed(() => (this.chosen() === undefined ? this.first() : (this.chosen() ?? null)));
@@ -253,7 +257,7 @@ export class RescueDialog {
     if (!s) return null;
     try {
       const kitchen = kitchenSchema.parse({ potId: c.plan.pot.id, altitudeM: c.plan.pot.altitudeM });
-      return rescue(s, c.dish, kitchen, c.plan, this.answers());
+      return rescue(s, c.dish, kitchen, c.plan, this.answers(), this.lid());
     } catch (e) {
       if (e instanceof Problem) return null;
       throw e;

@@ -41,7 +41,7 @@ import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
 import { outlookTold } from './outlook-told';
-import { otherPots, pinTaps, timesTo } from './panels';
+import { lidBackMin, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
@@ -309,21 +309,21 @@ export class StovePage {
   tell(x: PutRight): void {
     this.send(x.kind, x.note ? { note: x.note.slice(0, 500) } : {});
     if (x.clock) {
-      const { minutes, holdMin, addMl } = x.clock;
+      const { minutes, holdMin, addMl, lid } = x.clock;
       this.send('rescued', {
         value: minutes,
         note: x.doing.slice(0, 500),
         ...(holdMin === undefined ? {} : { holdMin }),
         ...(addMl === undefined ? {} : { addMl }),
+        ...(lid === undefined ? {} : { step: lid }),
       });
     }
     this.dialog.set(null);
   }
   /** Minutes under the lid, for the questions of a rescue. */
-  readonly sinceLidMin = computed(() => {
-    const heat = this.heatUp();
-    return heat && this.afterLid() ? Math.max(0, (this.now() - heat.startMs) / 60_000) : 0;
-  });
+  readonly sinceLidMin = computed(() => sinceLidMin(this.timed(), this.now()));
+  /** The lid that a rescue speaks of. */
+  readonly lid = computed(() => lidOf(this.timed()));
   readonly outlookTold = computed(() => {
     const [o, c, timed] = [this.outlook(), this.cook(), this.timed()];
     return o && c && timed ? outlookTold(o, c, timed, this.tapsKept(), this.now()) : null;
@@ -333,9 +333,15 @@ export class StovePage {
       late: Math.abs(lateMin),
       change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
       hold: this.fmt.minutes(o.holdMin),
+      more: this.fmt.minutes(o.firstMoreMin),
       points: this.fmt.number(Math.abs(o.softer), 1),
       band: o.band ? this.words(`band.${o.band}`) : '',
     };
+  }
+  /** A first stage that was ended early goes back under its lid for what it lacks. */
+  takeFirst(o: Outlook): void {
+    const note = this.words('outlook.first-again', { min: this.fmt.minutes(o.firstMoreMin) });
+    this.send('rescued', { step: 'first-heat', holdMin: o.firstMoreMin, value: lidBackMin, note });
   }
   takeHold(o: Outlook): void {
     this.send('hold-min', { note: String(o.holdMin) });

@@ -1,0 +1,88 @@
+import type { CookEvent, EventKind } from './event';
+
+const ending: ReadonlySet<EventKind> = new Set(['done', 'pin-up', 'pin-down', 'countdown', 'valve-open', 'rescued']);
+/** Such a tap changes where the cook stands, and is what an undo takes back. */
+export const endsSomething = (e: { kind: EventKind }): boolean => ending.has(e.kind);
+
+/** The events that stand, in their order: an undo takes back the newest that `endsSomething`. */
+export function keptEvents<E extends CookEvent>(events: readonly E[]): E[] {
+  const kept: E[] = [];
+  for (const e of events) {
+    if (e.kind !== 'undo') kept.push(e);
+    else {
+      const i = kept.findLastIndex(endsSomething);
+      if (i >= 0) kept.splice(i, 1);
+    }
+  }
+  return kept;
+}
+
+/** What a pot tells of one run under the lid. */
+const ofOneRun: ReadonlySet<EventKind> = new Set([
+  'pin-up',
+  'countdown',
+  'whistle',
+  'valve-open',
+  'pin-down',
+  'hold-min',
+]);
+const afterPin: ReadonlySet<EventKind> = new Set(['valve-open', 'pin-down']);
+
+/** The step that heats after a lid: of the whole dish, or of the first of two stages. */
+export type Lid = 'heat-up' | 'first-heat';
+/** Which lid a rescue locks again; null for one that locks none. */
+export const lidOf = (e: CookEvent): Lid | null =>
+  e.kind !== 'rescued' || e.holdMin === undefined ? null : e.step === 'first-heat' ? 'first-heat' : 'heat-up';
+
+const relocks =
+  (lid: Lid) =>
+  <E extends CookEvent>(kept: readonly E[]): E[] =>
+    kept.filter((e) => lidOf(e) === lid);
+/** Rescues that locked the lid on the whole dish again, among events that stand. */
+export const restarts = relocks('heat-up');
+/** The same of the first of two stages. */
+export const firstRestarts = relocks('first-heat');
+
+/** When the first of two stages was opened; one that was locked again has to be opened anew. */
+function openedMs(kept: readonly CookEvent[]): number | undefined {
+  const again = firstRestarts(kept).at(-1)?.atMs ?? -Infinity;
+  return kept.findLast((e) => e.kind === 'done' && e.step === 'first-open' && e.atMs > again)?.atMs;
+}
+
+/**
+ * Of the events that stand, those that count for the run under the lid that is on: once the pot was opened and locked
+ * again, what it told before belongs to the earlier run, and steam let off before the new pin does too. The second stage
+ * of a two-stage cook is such a run.
+ */
+export function ofThisRun<E extends CookEvent>(kept: readonly E[]): E[] {
+  const locked = kept.findLast((e) => lidOf(e) !== null)?.atMs;
+  const opened = openedMs(kept);
+  return since(kept, opened === undefined ? locked : Math.max(opened, locked ?? opened));
+}
+
+/** What no rescue has made void: each of two stages keeps what was told since its own lid was last locked. */
+export function sinceRestart<E extends CookEvent>(kept: readonly E[]): E[] {
+  const opened = openedMs(kept) ?? -Infinity;
+  const first = firstRestarts(kept).at(-1)?.atMs;
+  const whole = restarts(kept).at(-1)?.atMs;
+  const before = since(
+    kept.filter((e) => e.atMs <= opened),
+    first,
+  );
+  const after = since(
+    kept.filter((e) => e.atMs > opened),
+    whole ?? (first !== undefined && first > opened ? first : undefined),
+  );
+  const stand = new Set([...before, ...after]);
+  return kept.filter((e) => stand.has(e));
+}
+
+/** How often the lid was locked before this run. */
+export const runsBefore = (kept: readonly CookEvent[]): number =>
+  kept.filter((e) => lidOf(e) !== null || (e.kind === 'done' && e.step === 'first-open')).length;
+
+function since<E extends CookEvent>(kept: readonly E[], sinceMs: number | undefined): E[] {
+  if (sinceMs === undefined) return [...kept];
+  const pin = kept.find((e) => e.kind === 'pin-up' && e.atMs > sinceMs)?.atMs ?? Infinity;
+  return kept.filter((e) => !ofOneRun.has(e.kind) || (e.atMs > sinceMs && (!afterPin.has(e.kind) || e.atMs >= pin)));
+}
