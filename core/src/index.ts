@@ -43,6 +43,7 @@ export { endsSomething, keptEvents, ofThisRun, restarts, runsBefore, type Lid } 
 export { eventKinds, type CookEvent, type EventKind, type TimedStep } from './clock/event';
 export { ownHoldMin, replan, runsByItself, type Replanned } from './clock/replan';
 export * from './clock/record';
+export { curveFromTaps, firstCurveFromTaps } from './clock/tapped-curve';
 export { lived } from './clock/lived';
 export { became, loadOfFirst, loadOfPlan, type Became } from './clock/became';
 export { type Debrief, type Noticed } from './clock/lookback';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { lived } from '../src/clock/lived';
-import { actualOf, curveFromTaps, type Cook, type StoredEvent } from '../src/clock/record';
+import { actualOf, type Cook, type StoredEvent } from '../src/clock/record';
+import { curveFromTaps } from '../src/clock/tapped-curve';
 import type { CookEvent } from '../src/clock/event';
 import { replan } from '../src/clock/replan';
 import { keptEvents, ofThisRun } from '../src/clock/runs';

@@ -4,6 +4,7 @@ import { lived } from '../src/clock/lived';
 import { outlook, type Outlook, type Reality } from '../src/clock/outlook';
 import { replan } from '../src/clock/replan';
 import { keptEvents, ofThisRun, runsBefore } from '../src/clock/runs';
+import { firstCurveFromTaps } from '../src/clock/tapped-curve';
 import { plan } from '../src/plan/plan';
 import { demo } from './helpers/demo';
 import { hut } from './helpers/dishes';
@@ -198,5 +199,37 @@ describe('a first hold that was ended early', () => {
     const late = see({ ...short(12), toPinMin: planned.program.pinUpMin + 6 });
     expect(late.firstMoreMin).toBe(12);
     expect(late.advice).toBe(late.holdChangeMin < 0 ? 'hold-less' : 'first-short');
+  });
+});
+
+describe('the curve of a first stage', () => {
+  const drawn = (events: CookEvent[], m: number) => {
+    const cook = { plan: planned, startedMs: t0, events } as unknown as Cook;
+    return firstCurveFromTaps(cook, replan(steps, t0, events, min(m)))!;
+  };
+  const hot = (c: { minutes: number[]; tempC: number[] }): number => c.minutes[c.tempC.findIndex((x) => x > 112)]!;
+  test('stands in the plan: up to pressure, held, let off', () => {
+    const { minutes, tempC, gaugeKpa } = first.curve!;
+    expect([tempC.length, gaugeKpa.length]).toEqual([minutes.length, minutes.length]);
+    expect(hot(first.curve!)).toBeCloseTo(first.minutesToPressure, 0);
+    expect(minutes.at(-1)!).toBeCloseTo(first.minutesToPressure + first.holdMin + first.ventMin, 0);
+    expect(gaugeKpa.at(-1)!).toBeLessThan(3);
+  });
+  test('as planned it is the plan; a late pin moves the hold, an early valve its end', () => {
+    const pinMin = steps.find((s) => s.id === 'first-heat')!.minutes;
+    const plain = drawn([...lid, tap('pin-up', 30 + pinMin)], 40);
+    expect(hot(plain)).toBeCloseTo(hot(first.curve!), 6);
+    expect(hot(drawn([...lid, tap('pin-up', 30 + pinMin + 4)], 45)) - hot(plain)).toBeCloseTo(4, 0);
+    const early = drawn([...lid, tap('pin-up', 30 + pinMin), done('first-hold', 45), tap('pin-down', 47)], 48);
+    expect(early.minutes.at(-1)!).toBeCloseTo(17, 6);
+    expect([...early.minutes].sort((a, b) => a - b)).toEqual(early.minutes);
+  });
+  test('locked again it comes up from warm; a plan that keeps no curve draws none', () => {
+    const again: CookEvent = { ...tap('rescued', 50), step: 'first-heat', value: 4, holdMin: 20 };
+    expect(Math.min(...drawn([...up, again, done('rescue-0', 54)], 55).tempC)).toBeGreaterThanOrEqual(85);
+    expect(Math.min(...drawn(up, 45).tempC)).toBeLessThan(85);
+    const old = { ...planned, firstStage: { ...first, curve: undefined } };
+    const cook = { plan: old, startedMs: t0, events: up } as unknown as Cook;
+    expect(firstCurveFromTaps(cook, replan(steps, t0, up, min(45)))).toBeNull();
   });
 });

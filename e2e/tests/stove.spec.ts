@@ -129,6 +129,17 @@ test('the browser is gone in the middle of the hold: another one finds the same 
   await next.close();
 });
 
+/** Ticks on, a minute each, until the step with this title. */
+async function tickOn(page: Page, to: RegExp): Promise<void> {
+  for (let i = 0; i < 30; i++) {
+    const now = (await title(page).textContent()) ?? '';
+    if (to.test(now)) return;
+    await page.clock.fastForward(60_000);
+    await page.locator('[data-tap="done"]').click();
+    await expect(title(page)).not.toHaveText(now);
+  }
+}
+
 test('a dish of two stages: its pin is tapped twice, and each tap counts for its own stage', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-20T16:00:00Z') });
   await page.goto(`${hut.url}/bench/lamb-apricot-biryani/water`);
@@ -136,16 +147,7 @@ test('a dish of two stages: its pin is tapped twice, and each tap counts for its
   await expect(title(page)).toBeVisible();
   const up = page.locator('[data-tap="pin-up"]');
   const down = page.locator('[data-tap="pin-down"]');
-  /** Ticks on until the step with this title. */
-  const on = async (to: RegExp): Promise<void> => {
-    for (let i = 0; i < 30; i++) {
-      const now = (await title(page).textContent()) ?? '';
-      if (to.test(now)) return;
-      await page.clock.fastForward(60_000);
-      await page.locator('[data-tap="done"]').click();
-      await expect(title(page)).not.toHaveText(now);
-    }
-  };
+  const on = (to: RegExp): Promise<void> => tickOn(page, to);
   await on(/Heating the first stage/);
   await page.clock.fastForward('20:00');
   await up.click();
@@ -167,6 +169,49 @@ test('a dish of two stages: its pin is tapped twice, and each tap counts for its
   await up.click();
   await expect(up).toContainText('tapped');
   await noBarriers(page);
+});
+
+test('the first of two stages: burning is put right in that stage, and a hold ended early is given back by a tap', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-20T16:00:00Z') });
+  await page.goto(`${hut.url}/bench/lamb-apricot-biryani/water`);
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(title(page)).toBeVisible();
+  await tickOn(page, /Heating the first stage/);
+  await page.clock.fastForward('04:00');
+  await page.locator('[data-tap="burn"]').click();
+  const dialog = page.getByRole('dialog');
+  // On the way up nothing has cooked: the whole first hold again, and what goes in now is left out later.
+  await expect(dialog).toContainText(/start again: 22 min at pressure/);
+  await expect(dialog).toContainText(/Pour 60 mL less when the rest goes in/);
+  await dialog.getByRole('button', { name: /lid on again, 22 min/ }).click();
+  await expect(title(page)).toHaveText(/Put it right, lock it again/);
+  await expect(page.locator('.next')).toContainText('heat it up');
+  await tickOn(page, /Heating the first stage/);
+  await page.clock.fastForward('05:00');
+  await page.locator('[data-tap="pin-up"]').click();
+  await page.clock.fastForward('09:00');
+  await expect(title(page)).toHaveText(/First stage is holding/);
+  await page.locator('[data-tap="done"]').click();
+  const told = page.locator('.outlook');
+  await expect(told).toContainText(/ended 1\d min early.*Leave the valve shut/);
+  await page.locator('[data-tap="done"]').click();
+  await expect(title(page)).toHaveText(/Let it hiss/);
+  await page.locator('[data-tap="pin-down"]').click();
+  await noBarriers(page);
+  const rest = told.getByRole('button', { name: /Lid on, 1\d min/ });
+  const min = /1\d min/.exec((await rest.textContent()) ?? '')![0];
+  await rest.click();
+  await expect(title(page)).toHaveText(/Put it right, lock it again/);
+  await expect(page.locator('.how')).toContainText(`Lid on again, ${min} at pressure`);
+  await expect(told).toHaveCount(0);
+  await tickOn(page, /Heating the first stage/);
+  await page.clock.fastForward('05:00');
+  await page.locator('[data-tap="pin-up"]').click();
+  await page.clock.fastForward('02:00');
+  await expect(title(page)).toHaveText(/First stage is holding/);
+  await expect(page.locator('.top .stage')).toContainText(min);
 });
 
 test('the evening tells what fits into each wait, and goes to a calendar', async ({ page }) => {

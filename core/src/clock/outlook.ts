@@ -3,7 +3,8 @@ import type { Dish } from '../dish/schema';
 import { pastaBand, sauceBand } from '../grain/texture';
 import type { Release } from '../pot/cook';
 import { setBench, type Ready } from '../plan/bench';
-import type { MeatVerdict, Plan } from '../plan/document';
+import { potCurve } from '../plan/curve';
+import type { MeatVerdict, Plan, PotCurve } from '../plan/document';
 import { joined } from '../plan/meat';
 import { candidate, type Candidate, type Heated } from '../plan/pressure';
 import { heat } from '../plan/solve';
@@ -48,7 +49,7 @@ export interface Outlook {
   /** what the first of two stages lacks for its meat to get as tender as planned, whole min at pressure; 0: nothing */
   firstMoreMin: number;
   /** the whole run as it now looks, for the live curve */
-  curve: { minutes: number[]; tempC: number[]; gaugeKpa: number[] };
+  curve: PotCurve;
 }
 
 /** A shift that nobody tastes, points. */
@@ -100,7 +101,7 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
       holdChangeMin,
     }),
     firstMoreMin,
-    curve: thinned(c.run.history),
+    curve: potCurve(c.run.history),
   };
 }
 
@@ -159,14 +160,4 @@ const xOf = (planned: Plan, out: GrainOutcome): number =>
 function softerBy(planned: Plan, out: GrainOutcome): number {
   if (planned.grain) return out.texture.index - planned.grain.textureIndex;
   return planned.pasta ? 100 * (xOf(planned, out) - planned.pasta.x) : 0;
-}
-
-function thinned(h: Candidate['run']['history']): Outlook['curve'] {
-  const every = Math.round(15 / h.dtS);
-  const at = Array.from({ length: Math.ceil(h.tempC.length / every) }, (_, i) => i * every);
-  return {
-    minutes: at.map((i) => (i * h.dtS) / 60),
-    tempC: at.map((i) => h.tempC[i]!),
-    gaugeKpa: at.map((i) => h.gaugeKpa[i]!),
-  };
 }

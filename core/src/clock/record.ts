@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
-import { planSchema, type Curve, type Plan } from '../plan/document';
+import { planSchema, type Plan } from '../plan/document';
 import { eventKinds } from './event';
 import { replan } from './replan';
 import { keptEvents, ofThisRun, restarts } from './runs';
@@ -119,31 +119,6 @@ export function actualOf(cook: Cook): Actual {
     servedMs: end,
   };
 }
-
-/**
- * The planned curve moved to the times that were tapped: each stretch (to the pin, to the end of the hold, to the
- * opening) is stretched to its real length. An estimate from taps, not a measurement.
- */
-export function curveFromTaps(cook: Cook): { minutes: number[]; tempC: number[] } {
-  const p = cook.plan;
-  const a = actualOf(cook);
-  const planned = [0, p.program.pinUpMin, p.program.minutesToPressure + p.program.holdMin, last(p.curve)];
-  const pin = a.toPinMin ?? planned[1]!;
-  const hold = pin + (planned[2]! - planned[1]!);
-  const real = [0, pin, hold, hold + (a.releaseMin ?? planned[3]! - planned[2]!)];
-  const minutes = p.curve.minutes.map((m) => {
-    const i = Math.max(
-      1,
-      planned.findIndex((x, k) => k > 0 && m <= x + 1e-9),
-    );
-    const from = planned[i - 1]!;
-    const span = planned[i]! - from;
-    return span <= 0 ? real[i]! : real[i - 1]! + ((m - from) / span) * (real[i]! - real[i - 1]!);
-  });
-  return { minutes, tempC: [...p.curve.tempC] };
-}
-
-const last = (c: Curve): number => c.minutes[c.minutes.length - 1] ?? 0;
 
 /** The planner's own forecast on the rating scales, to set beside what the cook said; null where it makes none. */
 export function forecast(p: Plan): Record<RatingKey, number | null> {

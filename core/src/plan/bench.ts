@@ -1,5 +1,6 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
+import type { History } from '../pot/history';
 import type { Load } from '../pot/state';
 import { pots, type PotProfile } from '../pot/profile';
 import { Problem } from '../problem';
@@ -32,8 +33,9 @@ export interface FirstStage extends Before {
   whistles: number;
   /** thin liquid predicted in the pot when the lid opens between the stages, g */
   gravyG: number;
-  /** what stands in the pot when its lid is locked */
+  /** what stands in the pot when its lid is locked, and its run */
   load: Load;
+  history: History;
 }
 
 /** What every question about a dish starts from: the weighed board, its water, the pot and the kitchen. */

@@ -1,24 +1,30 @@
-import type { Curve } from './document';
+import type { History } from '../pot/history';
+import type { Curve, PotCurve } from './document';
 import type { Cooked } from './solve';
 
-/** The history thinned to about one point in fifteen seconds, for the charts. */
+const thinnedS = 15;
+
+/** The pot of a run, thinned to about one point in fifteen seconds, for the charts. */
+export function potCurve(h: History): PotCurve {
+  const every = Math.max(1, Math.round(thinnedS / h.dtS));
+  const at = Array.from({ length: Math.ceil(h.tempC.length / every) }, (_, k) => k * every);
+  return {
+    minutes: at.map((i) => round((i * h.dtS) / 60, 3)),
+    tempC: at.map((i) => round(h.tempC[i]!, 2)),
+    gaugeKpa: at.map((i) => round(h.gaugeKpa[i]!, 2)),
+  };
+}
+
+/** The same with what the thickest piece and the starch feel. */
 export function curveOf(c: Cooked): Curve {
   const h = c.chosen.run.history;
-  const every = Math.max(1, Math.round(15 / h.dtS));
-  const minutes: number[] = [];
-  const tempC: number[] = [];
-  const gaugeKpa: number[] = [];
-  for (let i = 0; i < h.tempC.length; i += every) {
-    minutes.push(round((i * h.dtS) / 60, 3));
-    tempC.push(round(h.tempC[i]!, 2));
-    gaugeKpa.push(round(h.gaugeKpa[i]!, 2));
-  }
+  const every = Math.max(1, Math.round(thinnedS / h.dtS));
+  const pot = potCurve(h);
+  const { minutes } = pot;
   const thickest = [...c.chosen.meats].sort((a, b) => a.verdict.cautiousCoreC - b.verdict.cautiousCoreC)[0];
   const t = thickest?.trace;
   return {
-    minutes,
-    tempC,
-    gaugeKpa,
+    ...pot,
     ...(t && t.minutes.length > 0 ? { meatC: minutes.map((m) => round(interpolate(t.minutes, t.coreC, m), 2)) } : {}),
     ...starchCurve(c, every, minutes.length),
   };

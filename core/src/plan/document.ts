@@ -149,11 +149,15 @@ export const stepSchema = z.object({
 });
 export type Step = z.infer<typeof stepSchema>;
 
-export const curveSchema = z.object({
+export const potCurveSchema = z.object({
   /** minutes after the lid locks */
   minutes: z.array(num),
   tempC: z.array(num),
   gaugeKpa: z.array(num),
+});
+export type PotCurve = z.infer<typeof potCurveSchema>;
+
+export const curveSchema = potCurveSchema.extend({
   /** centre of the slowest meat, when there is one */
   meatC: z.array(num).optional(),
   /** the grain or pasta itself: its bed lags behind the pot */
@@ -250,6 +254,8 @@ export const planSchema = z.object({
       steamG: num,
       minutes: num,
       whistles: num.optional(),
+      /** its own run under its own lid; plans of before 28 Nov 2026 have none */
+      curve: potCurveSchema.optional(),
     })
     .nullable(),
   /** water under the inner bowl, where there is one */

@@ -7,7 +7,7 @@ import { Problem } from '../problem';
 import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
 import { setBench, type Bench } from './bench';
-import { curveOf } from './curve';
+import { curveOf, potCurve } from './curve';
 import { planFormat, type Plan } from './document';
 import { finishPlan, heldBack } from './finish';
 import { deglazeMin, deglazeMl } from './fry';
@@ -180,6 +180,7 @@ function assemble(cooked: Cooked, mode: Plan['mode'], texture: Texture, missed: 
       steamG: first.steamG,
       minutes: first.minutesToPressure + first.holdMin + first.ventMin + betweenMin,
       ...(pot.whistle ? { whistles: first.whistles } : {}),
+      curve: potCurve(first.history),
     },
     meats,
     plants: chosen.plants,

@@ -89,6 +89,7 @@ export function firstStage(
     gravyG: Math.max(0, gravyIn(b, ids, liquidMl) - steamG(run)),
     earlier: earlierOf(run.history, ids),
     load,
+    history: run.history,
   };
 }
 

@@ -1,4 +1,4 @@
-import { steamC, type Plan } from '@einkorn/core';
+import { steamC } from '@einkorn/core';
 import { axis, token, type Figure } from '../ui/chart';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
@@ -7,6 +7,8 @@ type Words = (key: string, p?: Record<string, unknown>) => string;
 const steamyKpa = 5;
 
 export interface Lived {
+  /** of the plan, min after the lid, and how high the kitchen lies */
+  plan: { minutes: number[]; tempC: number[]; altitudeM: number };
   /** the planned curve moved to the taps */
   taps: { minutes: number[]; tempC: number[] };
   /** the rest as it now looks, computed anew from what happened */
@@ -17,13 +19,12 @@ export interface Lived {
 
 /** The planned curve dashed, what the taps tell so far solid, the rest as it now looks, and a line for now. */
 export function stoveFigure(
-  p: Plan,
-  { taps, ahead, needle }: Lived,
+  { plan, taps, ahead, needle }: Lived,
   at: { lockMs: number; nowMs: number; locked: boolean },
   t: Words,
   time: (ms: number) => string,
 ): Figure {
-  const planned = p.curve.minutes.map((m) => at.lockMs + m * 60_000);
+  const planned = plan.minutes.map((m) => at.lockMs + m * 60_000);
   const told = taps.minutes.map((m) => at.lockMs + m * 60_000);
   const past = told.filter((ms) => ms <= at.nowMs).length;
   const coming = ahead
@@ -34,14 +35,14 @@ export function stoveFigure(
     : told.slice(past).map((ms, i) => ({ ms, c: taps.tempC[past + i]! }));
   const measured = needle
     .filter((n) => n.kpa >= steamyKpa)
-    .map((n) => ({ ms: n.ms, c: steamC(n.kpa, p.pot.altitudeM) }));
+    .map((n) => ({ ms: n.ms, c: steamC(n.kpa, plan.altitudeM) }));
   const first = at.lockMs - 60_000;
   const last =
     Math.max(planned.at(-1) ?? at.lockMs, told.at(-1) ?? at.lockMs, coming.at(-1)?.ms ?? 0, at.locked ? at.nowMs : 0) +
     60_000;
   const ticks: number[] = [];
   for (let ms = Math.ceil(first / 600_000) * 600_000; ms <= last; ms += 600_000) ticks.push(ms);
-  const nowTemp = past > 0 ? taps.tempC[Math.min(past, taps.tempC.length) - 1]! : (p.curve.tempC[0] ?? 20);
+  const nowTemp = past > 0 ? taps.tempC[Math.min(past, taps.tempC.length) - 1]! : (plan.tempC[0] ?? 20);
   const showNow = at.locked && at.nowMs >= first && at.nowMs <= last;
   return {
     data: [
@@ -49,7 +50,7 @@ export function stoveFigure(
         type: 'scatter',
         mode: 'lines',
         x: planned,
-        y: p.curve.tempC,
+        y: plan.tempC,
         line: { color: token('quiet'), width: 2.5, dash: 'dash' },
         hoverinfo: 'skip',
       },
@@ -119,7 +120,7 @@ export function stoveFigure(
           : []),
         {
           x: planned[Math.floor(planned.length * 0.2)] ?? first,
-          y: (p.curve.tempC[Math.floor(planned.length * 0.2)] ?? 60) + 9,
+          y: (plan.tempC[Math.floor(planned.length * 0.2)] ?? 60) + 9,
           xanchor: 'right',
           text: t('stove.word-planned'),
           showarrow: false,
@@ -140,8 +141,8 @@ export function stoveFigure(
         ...(at.locked && past > 8
           ? [
               {
-                x: told[Math.floor(past * 0.42)]!,
-                y: taps.tempC[Math.floor(past * 0.42)]! - 16,
+                x: told[Math.floor(past * 0.25)]!,
+                y: taps.tempC[Math.floor(past * 0.25)]! - 16,
                 xanchor: 'left' as const,
                 text: `<b>${t('stove.word-taps')}</b>`,
                 showarrow: false,

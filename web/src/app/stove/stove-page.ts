@@ -10,17 +10,20 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
   actualOf,
   curveFromTaps,
   endsSomething,
+  firstCurveFromTaps,
   ratingKeys,
   ratingScales,
   replan,
   runsByItself,
   schedule,
+  type Cook,
   type Outlook,
   type RatingKey,
   type Ratings,
@@ -40,6 +43,7 @@ import { RatingScale } from '../ui/rating-scale';
 import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
+import { narrow } from '../ui/narrow';
 import { outlookTold } from './outlook-told';
 import { lidBackMin, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
@@ -55,6 +59,7 @@ import { WriteDown, type Told } from './write-down';
   selector: 'ek-stove-page',
   imports: [
     FormsModule,
+    NgTemplateOutlet,
     RouterLink,
     TranslocoDirective,
     Button,
@@ -95,6 +100,8 @@ export class StovePage {
   readonly sound = this.store.selectSignal(stoveFeature.selectSound);
   readonly voice = this.store.selectSignal(stoveFeature.selectVoice);
   readonly theme = this.kitchen;
+  /** on a phone what is to be taken stands beside the instruction, not under the taps */
+  readonly narrow = narrow();
   readonly dialog = signal<'burn' | 'off-plan' | 'meat-under' | 'write' | 'thermometer' | null>(null);
   readonly note = signal('');
   readonly ratings = signal<Ratings>({});
@@ -160,8 +167,6 @@ export class StovePage {
   readonly pinUpAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-up')?.atMs ?? null);
   readonly pinDownAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-down')?.atMs ?? null);
   readonly canUndo = computed(() => this.tapsKept().some(endsSomething));
-  /** The way to the pin of the run that is on. */
-  private readonly heatUp = computed(() => this.timed()?.steps.find((s) => s.step.id === 'heat-up') ?? null);
   readonly afterLid = computed(() => {
     const r = this.timed();
     return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
@@ -175,20 +180,34 @@ export class StovePage {
   readonly drawing = computed((): (() => Figure) => {
     this.minute();
     const c = this.cook()!;
-    const lock = this.heatUp()?.startMs ?? c.startedMs;
     const now = untracked(this.now);
-    const shown = curveFromTaps(c);
-    const ahead = this.outlook()?.curve ?? null;
-    const needle = c.events.filter((e) => e.kind === 'gauge' && e.value !== undefined && e.atMs <= now);
+    const { lockMs, locked, planned, taps } = this.run(c);
+    const ahead = this.lid() === 'heat-up' ? (this.outlook()?.curve ?? null) : null;
+    const needle = c.events.filter(
+      (e) => e.kind === 'gauge' && e.value !== undefined && e.atMs >= lockMs && e.atMs <= now,
+    );
     return () =>
       stoveFigure(
-        c.plan,
-        { taps: shown, ahead, needle: needle.map((e) => ({ ms: e.atMs, kpa: e.value! })) },
-        { lockMs: lock, nowMs: now, locked: this.afterLid() },
+        {
+          plan: { ...planned, altitudeM: c.plan.pot.altitudeM },
+          taps,
+          ahead,
+          needle: needle.map((e) => ({ ms: e.atMs, kpa: e.value! })),
+        },
+        { lockMs, nowMs: now, locked },
         this.words,
         (ms) => this.fmt.time(ms),
       );
   });
+  /** The run under the lid that is on, or was last: its curve as planned, and as the taps tell it. */
+  private run(c: Cook) {
+    const timed = this.timed();
+    const first = timed && this.lid() === 'first-heat' ? firstCurveFromTaps(c, timed) : null;
+    const lid = first ? 'first-heat' : 'heat-up';
+    const lockMs = timed?.steps.find((s) => s.step.id === lid)?.startMs ?? c.startedMs;
+    if (first) return { lockMs, locked: this.sinceLidMin() > 0, planned: c.plan.firstStage!.curve!, taps: first };
+    return { lockMs, locked: this.afterLid(), planned: c.plan.curve, taps: curveFromTaps(c) };
+  }
   readonly steps = (key: RatingKey): string[] => ratingScales[key].map((s) => this.words(`rating.${key}.${s}`));
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 
