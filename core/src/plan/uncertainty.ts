@@ -122,7 +122,7 @@ function cookAt(
   chosen: Plan,
 ): OneCook {
   const pot = { ...b.pot, efficiency: b.pot.efficiency / factor };
-  const h = heat({ ...b, pot }, addMl, pressure, chosen.texture, 2);
+  const h = heat({ ...b, pot }, addMl, pressure, chosen.texture);
   const run = h.heated.finish(holdMin, release);
   const cores = new Map<string, number[]>();
   for (const t of thicknesses) {
