@@ -39,7 +39,7 @@ export { outlook, type Outlook, type Reality } from './clock/outlook';
 export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
 export { firstSymptoms } from './rescue/first-stage';
-export { endsSomething, keptEvents, ofThisRun, restarts, runsBefore, type Lid } from './clock/runs';
+export { endsSomething, keptEvents, ofThisRun, openedForRunMs, restarts, runsBefore, type Lid } from './clock/runs';
 export { eventKinds, type CookEvent, type EventKind, type TimedStep } from './clock/event';
 export { ownHoldMin, replan, runsByItself, type Replanned } from './clock/replan';
 export * from './clock/record';

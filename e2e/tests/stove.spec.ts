@@ -41,6 +41,7 @@ test('the pin comes late: the stove says what to take off, and the clock follows
 });
 
 test('a burn warning: the move is computed for what has already cooked, says what never to do, and is logged', async ({
+  browser,
   page,
 }) => {
   await toTheLid(page);
@@ -71,6 +72,15 @@ test('a burn warning: the move is computed for what has already cooked, says wha
   await page.clock.fastForward('05:00');
   await page.locator('[data-tap="pin-up"]').click();
   await expect(page.locator('section.next')).toContainText(hold);
+  // Another screen, which has only what the server kept, stands at the same step with the same minutes.
+  const atMs = await page.evaluate(() => Date.now());
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await other.clock.install({ time: new Date(atMs) });
+  await other.goto(page.url());
+  await expect(title(other)).toHaveText((await title(page).textContent()) ?? '');
+  await expect(other.locator('section.next')).toContainText(hold);
+  await context.close();
   await page.locator('[data-tap="off-plan"]').click();
   await dialog.locator('[data-symptom="too-salty"]').click();
   await dialog.getByRole('spinbutton').fill('1.4');

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import pino from 'pino';
 import request from 'supertest';
-import { actualOf, plan, type Cook, type Dish, type Plan } from '@einkorn/core';
+import { actualOf, cookEventSchema, plan, type Cook, type Dish, type Plan, type StoredEvent } from '@einkorn/core';
 import { createApp } from '../src/app';
 import { seedDemo } from '../src/demo/seed';
 import { openStore, type Store } from '../src/store/connect';
@@ -137,6 +137,24 @@ describe('cooks', () => {
     const actual = actualOf(cook);
     expect(actual.toPinMin! / cook.plan.program.pinUpMin).toBeCloseTo(1.18, 2);
     expect(actual.servedMs).toBe(Date.parse('2026-11-14T19:03:00Z'));
+  });
+  test('an event comes back as it was sent, to its last field', async () => {
+    const cook = await startCook('turkey-leek-lemon');
+    const whole: Required<StoredEvent> = {
+      id: 'whole',
+      kind: 'rescued',
+      step: 'first-heat',
+      atMs: cook.startedMs + 60_000,
+      note: 'scraped',
+      value: 4,
+      holdMin: 5.5,
+      addMl: 60,
+      device: 'my-cooker',
+    };
+    // What the schema knows is what is tried here: a field that is added there has to be kept too.
+    expect(Object.keys(whole).sort()).toEqual(Object.keys(cookEventSchema.shape).sort());
+    await api.post(`/api/cooks/${cook.id}/events`).send({ events: [whole] });
+    expect(((await api.get(`/api/cooks/${cook.id}`)).body as Cook).events).toEqual([whole]);
   });
   test('events of a cook that is not there are a 404, an unknown kind a 400', async () => {
     const event = { id: 'x', kind: 'pin-up', atMs: 1 };

@@ -111,6 +111,19 @@ describe('a device that speaks einkorn.device/1', () => {
     expect(all.filter((k) => k === 'pin-up')).toHaveLength(1);
     expect(all.filter((k) => k === 'note')).toHaveLength(3);
   });
+  test('burning is told once in each run under the lid; what comes late of the run before is not a new one', async () => {
+    const cook = await start();
+    const burns = async (...atS: number[]): Promise<number> => {
+      const readings = atS.map((s) => ({ kind: 'burn', atMs: cook.startedMs + s * 1000 }));
+      await api.post('/api/devices/readings').send({ format, device: 'c', cook: cook.id, readings }).expect(202);
+      return (await kinds(cook.id)).filter((k) => k === 'burn').length;
+    };
+    expect(await burns(60, 62)).toBe(1);
+    const again: StoredEvent = { id: 'r', kind: 'rescued', value: 4, holdMin: 5, atMs: cook.startedMs + 90_000 };
+    await api.post(`/api/cooks/${cook.id}/events`).send({ events: [again] });
+    expect(await burns(64)).toBe(1);
+    expect(await burns(600)).toBe(2);
+  });
   test('a pin that the cook already tapped is not told again', async () => {
     const cook = await start();
     const tap: StoredEvent = { id: 'hand', kind: 'pin-up', atMs: cook.startedMs + 1000 };

@@ -49,16 +49,19 @@ function openedMs(kept: readonly CookEvent[]): number | undefined {
   return kept.findLast((e) => e.kind === 'done' && e.step === 'first-open' && e.atMs > again)?.atMs;
 }
 
+/** When the pot was last opened, between two stages or by a rescue that locks it again; undefined in its first run. */
+export function openedForRunMs(kept: readonly CookEvent[]): number | undefined {
+  const locked = kept.findLast((e) => lidOf(e) !== null)?.atMs;
+  const opened = openedMs(kept);
+  return opened === undefined ? locked : Math.max(opened, locked ?? opened);
+}
+
 /**
  * Of the events that stand, those that count for the run under the lid that is on: once the pot was opened and locked
  * again, what it told before belongs to the earlier run, and steam let off before the new pin does too. The second stage
  * of a two-stage cook is such a run.
  */
-export function ofThisRun<E extends CookEvent>(kept: readonly E[]): E[] {
-  const locked = kept.findLast((e) => lidOf(e) !== null)?.atMs;
-  const opened = openedMs(kept);
-  return since(kept, opened === undefined ? locked : Math.max(opened, locked ?? opened));
-}
+export const ofThisRun = <E extends CookEvent>(kept: readonly E[]): E[] => since(kept, openedForRunMs(kept));
 
 /** What no rescue has made void: each of two stages keeps what was told since its own lid was last locked. */
 export function sinceRestart<E extends CookEvent>(kept: readonly E[]): E[] {

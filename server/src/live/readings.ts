@@ -1,4 +1,4 @@
-import { keptEvents, ofThisRun, runsBefore, type Cook, type StoredEvent } from '@einkorn/core';
+import { keptEvents, ofThisRun, openedForRunMs, runsBefore, type Cook, type StoredEvent } from '@einkorn/core';
 import type { Reading } from '@einkorn/devices';
 
 /** One stored needle every so often of the cook's own time: enough for the curve, little enough for an evening, ms. */
@@ -16,6 +16,7 @@ export function eventsOf(cook: Cook, device: string, readings: readonly Reading[
   // After the lid was locked again the pin rises anew: another event than the first time.
   const again = runsBefore(standing);
   const run = again > 0 ? `-${again}` : '';
+  const opened = openedForRunMs(standing) ?? -Infinity;
   const out = new Map<string, StoredEvent>();
   const put = (key: string, e: Omit<StoredEvent, 'id' | 'device'>): void => {
     const id = `${cook.id.slice(0, 36)}:${key}`.slice(0, 60);
@@ -32,7 +33,8 @@ export function eventsOf(cook: Cook, device: string, readings: readonly Reading[
       const kind = r.value === 'up' ? 'pin-up' : 'pin-down';
       if (!tapped(kind)) put(`${kind}${run}`, { kind, atMs });
     } else if (r.kind === 'whistle') put(`whistle-${r.count}${run}`, { kind: 'whistle', atMs });
-    else if (r.kind === 'burn') put('burn', { kind: 'burn', atMs });
+    // What is told late of an earlier run is that run's burning again.
+    else if (r.kind === 'burn') put(`burn${atMs > opened ? run : ''}`, { kind: 'burn', atMs });
     else if (r.kind === 'countdown' && !tapped('countdown')) put(`countdown${run}`, { kind: 'countdown', atMs });
   }
   return [...out.values()];

@@ -102,7 +102,10 @@ export async function removeCook({ models }: Store, id: string): Promise<void> {
   if ((await models.Cooks.destroy({ where: { id } })) === 0) throw missing();
 }
 
-const eventRow = (cookId: string, e: StoredEvent, seq: number) => ({
+/** Every field of an event has its column: one that is forgotten here does not compile. */
+type Row = { [K in keyof Required<StoredEvent>]: StoredEvent[K] | null } & { cookId: string; seq: number };
+
+const eventRow = (cookId: string, e: StoredEvent, seq: number): Row & Pick<StoredEvent, 'id' | 'kind' | 'atMs'> => ({
   id: e.id,
   cookId,
   kind: e.kind,
@@ -110,6 +113,8 @@ const eventRow = (cookId: string, e: StoredEvent, seq: number) => ({
   atMs: e.atMs,
   note: e.note ?? null,
   value: e.value ?? null,
+  holdMin: e.holdMin ?? null,
+  addMl: e.addMl ?? null,
   device: e.device ?? null,
   seq,
 });
@@ -130,6 +135,8 @@ const toCook = (row: CookRow, events: EventRow[]): Cook => ({
     ...(e.step === null ? {} : { step: e.step }),
     ...(e.note === null ? {} : { note: e.note }),
     ...(e.value === null ? {} : { value: e.value }),
+    ...(e.holdMin === null ? {} : { holdMin: e.holdMin }),
+    ...(e.addMl === null ? {} : { addMl: e.addMl }),
     ...(e.device === null ? {} : { device: e.device }),
   })),
   ...(row.practice ? { practice: row.practice } : {}),

@@ -56,6 +56,13 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
       await q.addColumn('cooks', 'practice', { type: DataTypes.JSON, allowNull: true });
     },
   },
+  {
+    name: '004-rescues',
+    up: async (q) => {
+      await q.addColumn('cook_events', 'holdMin', { type: DataTypes.DOUBLE, allowNull: true });
+      await q.addColumn('cook_events', 'addMl', { type: DataTypes.DOUBLE, allowNull: true });
+    },
+  },
 ];
 
 /** Runs what has not run yet, each migration once. */

@@ -46,6 +46,8 @@ export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttr
   declare atMs: number;
   declare note: CreationOptional<string | null>;
   declare value: CreationOptional<number | null>;
+  declare holdMin: CreationOptional<number | null>;
+  declare addMl: CreationOptional<number | null>;
   declare device: CreationOptional<string | null>;
   declare seq: number;
 }
@@ -101,6 +103,8 @@ export function defineModels(sequelize: Sequelize): Models {
       atMs: ms('atMs'),
       note: TEXT,
       value: DataTypes.DOUBLE,
+      holdMin: DataTypes.DOUBLE,
+      addMl: DataTypes.DOUBLE,
       device: STRING,
       seq: INTEGER,
     },

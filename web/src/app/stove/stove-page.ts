@@ -54,6 +54,9 @@ import { atGate, kept, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
 import { WriteDown, type Told } from './write-down';
 
+/** Who tapped the burning so shortly before the device told it has the rescue open already. */
+const justSeenMs = 120_000;
+
 /** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
 @Component({
   selector: 'ek-stove-page',
@@ -235,13 +238,15 @@ export class StovePage {
           untracked(() => this.announce(x.name));
         }
     });
-    // A cooker that tells of burning by itself opens the rescue once; in a practice by hand the cook has to see it.
+    // A cooker that tells of burning by itself opens the rescue, once each time; in a practice by hand the cook has to see it.
     const met = new Set<string>();
     effect(() => {
-      const burn = this.cook()?.events.find((e) => e.kind === 'burn' && e.device !== undefined);
+      const burn = this.cook()?.events.findLast((e) => e.kind === 'burn' && e.device !== undefined);
       if (!burn || met.has(burn.id)) return;
       met.add(burn.id);
-      const seen = this.cook()!.events.some((e) => e.kind === 'burn' && e.device === undefined);
+      const seen = this.cook()!.events.some(
+        (e) => e.kind === 'burn' && e.device === undefined && e.atMs > burn.atMs - justSeenMs,
+      );
       if (!seen && burn.atMs > untracked(this.now) - 600_000) untracked(() => this.dialog.set('burn'));
     });
     inject(DestroyRef).onDestroy(() => this.store.dispatch(StoveActions.left()));
