@@ -48,6 +48,15 @@ describe('the lid was locked again', () => {
     expect(again.now).toBe('to-full');
     expect(again.find('heat-up')).toMatchObject({ startMs: min(41), endMs: min(46), done: true });
   });
+  test('told while the lid is still off it is a detour: no run was broken off, and the way to the pin counts', () => {
+    const early: CookEvent[] = [{ ...burn, atMs: min(3) }, ...locked];
+    const cook = (events: CookEvent[]): Cook =>
+      ({ plan: planned, startedMs: t0, finishedMs: null, events }) as unknown as Cook;
+    const pin: CookEvent = { kind: 'pin-up', atMs: min(30 + planned.program.pinUpMin) };
+    expect(lived(cook([...early, pin]), min(31 + planned.program.pinUpMin))).not.toHaveProperty('broken');
+    expect(at([...early, pin], 45).find('hold').step.minutes).toBe(planned.program.holdMin);
+    expect(actualOf(cook([...early, pin])).toPinMin).toBeCloseTo(planned.program.pinUpMin, 6);
+  });
   test('a hold taken before the rescue gives way to its own; one taken after it counts', () => {
     const own = (m: number, atMin: number): CookEvent => ({ kind: 'hold-min', note: String(m), atMs: min(atMin) });
     expect(at([...locked, own(9, 33), burn], 40).find('hold').step.minutes).toBe(5);

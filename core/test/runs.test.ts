@@ -162,6 +162,12 @@ describe('a first stage that is locked again', () => {
     const rest: CookEvent = { ...burn, holdMin: planned.firstStage!.holdMin - had };
     expect(lived(cook([...up, rest, done('rescue-0', 54), firstPin]), min(60))).toBeNull();
   });
+  test('told before any lid is on, it is a detour and no run: nothing was held', () => {
+    const early: CookEvent = { ...burn, atMs: min(10), holdMin: 5 };
+    const cook = { plan: planned, startedMs: t0, events: [early] } as unknown as Cook;
+    expect(at([early], 11).find('first-hold').step.minutes).toBe(steps.find((x) => x.id === 'first-hold')!.minutes);
+    expect(lived(cook, min(11))).toBeNull();
+  });
   test('burning under the second lid leaves the first stage as it was', () => {
     const late: CookEvent = { ...tap('rescued', 86), value: 4, holdMin: 3 };
     const s = at([...second, late], 87);

@@ -1,10 +1,11 @@
+import type { BrokenRun } from './broken';
 import type { FirstRun } from './first-run';
 import type { Reality } from './outlook';
 import type { Cook } from './record';
 import type { TimedStep } from './event';
 import { ownHoldMin, replan } from './replan';
 import { isBroken } from './rescued';
-import { firstRestarts, keptEvents, ofThisRun, restarts } from './runs';
+import { keptEvents, ofThisRun, restarts } from './runs';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
@@ -13,7 +14,8 @@ const tappedMin = 0.5;
 
 /**
  * What the taps of a running cook tell the outlook: the minutes to the pin (an overdue one counts while it is waited for),
- * the first stage where it went otherwise, the hold that was taken instead of the planned one, and a natural release that ended early or has run past its plan.
+ * the first stage where it went otherwise, the hold that was taken instead of the planned one, and a natural release that
+ * ended early or has run past its plan.
  * Null while nothing has happened that could change the rest. Once the pot was opened and locked again, all that is told
  * of the run that is on, and the runs before it as they were broken off.
  */
@@ -22,29 +24,18 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   const find = (id: string) => steps.find((s) => s.step.id === id);
   const up = find('heat-up');
   if (!up) return null;
-  const kept = keptEvents(cook.events);
-  const again = restarts(kept);
   const soFar = (nowMs - up.startMs) / 60_000;
   const overdue = !up.done && soFar > up.step.minutes;
-  const first = firstLived(
-    steps,
-    cook.plan.firstStage?.holdMin ?? 0,
-    firstRestarts(kept).at(-1)?.holdMin ?? null,
-    nowMs,
-  );
-  if (!up.done && !overdue && again.length === 0 && !first) return null;
+  const first = firstLived(steps, cook.plan.firstStage?.holdMin ?? 0, nowMs);
+  const broken = brokenRuns(steps);
+  if (!up.done && !overdue && broken.length === 0 && !first) return null;
   const real: Reality = up.done || overdue ? { toPinMin: up.done ? minutes(up) : soFar } : {};
   if (first) real.first = first;
-  if (again.length > 0) {
-    real.givenMin = again.at(-1)!.holdMin!;
-    real.broken = steps
-      .filter((s) => isBroken(s.step, 'heat-up'))
-      .map((s, k) => ({
-        atMin: minutes(s),
-        detourMin: minutes(steps[steps.indexOf(s) + 1]!),
-        addMl: again[k]?.addMl ?? 0,
-      }));
+  if (broken.length > 0) {
+    real.givenMin = givenMin(cook);
+    real.broken = broken;
   }
+  const kept = keptEvents(cook.events);
   const own = ownHoldMin(ofThisRun(kept));
   if (own !== null) real.holdMin = own;
   const natural = find('natural');
@@ -59,26 +50,31 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   return real;
 }
 
+/** Runs of the whole dish that a rescue broke off, each with what the rescue after it took. */
+const brokenRuns = (steps: readonly TimedStep[]): BrokenRun[] =>
+  steps.flatMap((s, i) =>
+    isBroken(s.step, 'heat-up')
+      ? [{ atMin: minutes(s), detourMin: minutes(steps[i + 1]!), addMl: Number(s.step.params['addMl']) }]
+      : [],
+  );
+
+/** The hold that the newest of those rescues gave to the run that is on. */
+const givenMin = (cook: Cook): number => restarts(keptEvents(cook.events)).at(-1)!.holdMin!;
+
 /**
- * The first stage as it went, or goes while its pin is overdue; null where it goes as planned. Locked again (for
- * `againMin`), its holds count together, and the way up from warm tells nothing of the heater.
+ * The first stage as it went, or goes while its pin is overdue; null where it goes as planned. Locked again, its holds
+ * count together, and the way up from warm tells nothing of the heater.
  */
-function firstLived(
-  steps: readonly TimedStep[],
-  plannedHoldMin: number,
-  againMin: number | null,
-  nowMs: number,
-): FirstRun | null {
+function firstLived(steps: readonly TimedStep[], plannedHoldMin: number, nowMs: number): FirstRun | null {
   const heat = steps.find((s) => s.step.id === 'first-heat');
   const hold = steps.find((s) => s.step.id === 'first-hold');
   if (!heat || !hold) return null;
-  const had = steps
-    .filter((s) => isBroken(s.step, 'first-heat'))
-    .reduce((m, s) => m + Number(s.step.params['held']), 0);
+  const broken = steps.filter((s) => isBroken(s.step, 'first-heat'));
+  const had = broken.reduce((m, s) => m + Number(s.step.params['held']), 0);
   const longer = hold.done ? minutes(hold) - hold.step.minutes : 0;
-  const heldMin = Math.max(0, had + (againMin ?? plannedHoldMin) + longer);
+  const heldMin = Math.max(0, had + Number(hold.step.params['hold']) + longer);
   const off = Math.abs(heldMin - plannedHoldMin) > tappedMin;
-  if (againMin !== null) return off ? { holdMin: heldMin } : null;
+  if (broken.length > 0) return off ? { holdMin: heldMin } : null;
   const late = (heat.done ? minutes(heat) : (nowMs - heat.startMs) / 60_000) - heat.step.minutes;
   const out: FirstRun = {};
   if (heat.done ? Math.abs(late) > tappedMin : late > 0) out.toPinMin = heat.step.minutes + late;

@@ -3,7 +3,8 @@ import { dishSchema } from '../dish/schema';
 import { planSchema, type Plan } from '../plan/document';
 import { eventKinds } from './event';
 import { replan } from './replan';
-import { keptEvents, ofThisRun, restarts } from './runs';
+import { isBroken } from './rescued';
+import { keptEvents, ofThisRun } from './runs';
 
 export const cookFormat = 'einkorn.cook/1';
 
@@ -107,7 +108,7 @@ export function actualOf(cook: Cook): Actual {
   const standing = keptEvents(cook.events);
   const kept = ofThisRun(standing);
   const has = (kind: string): boolean => kept.some((e) => e.kind === kind);
-  const again = restarts(standing).length > 0;
+  const again = timed.steps.some((s) => isBroken(s.step, 'heat-up'));
   const hold = find('hold');
   const release = timed.steps.filter((s) => s.step.stage === 'natural' || s.step.stage === 'vent');
   const last = release[release.length - 1];

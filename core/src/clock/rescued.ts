@@ -65,7 +65,7 @@ export function withRescues(
       kind: 'wait',
       minutes: Math.max(0, (r.atMs - (timed[heat]?.startMs ?? r.atMs)) / 60_000),
       text: 'broken-off',
-      params: { held: heldMin(timed, run.hold, r.atMs) },
+      params: { held: heldMin(timed, run.hold, r.atMs), addMl: r.addMl ?? 0 },
       ingredients: [],
     };
     x = {

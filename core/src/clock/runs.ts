@@ -41,7 +41,7 @@ const relocks =
 /** Rescues that locked the lid on the whole dish again, among events that stand. */
 export const restarts = relocks('heat-up');
 /** The same of the first of two stages. */
-export const firstRestarts = relocks('first-heat');
+const firstRestarts = relocks('first-heat');
 
 /** When the first of two stages was opened; one that was locked again has to be opened anew. */
 function openedMs(kept: readonly CookEvent[]): number | undefined {

@@ -1,4 +1,4 @@
-import { restarts, type Cook, type Outlook, type Replanned, type StoredEvent } from '@einkorn/core';
+import { isBroken, type Cook, type Outlook, type Replanned, type StoredEvent } from '@einkorn/core';
 
 /** What the outlook of a running cook comes down to for the one who stands at it. */
 export interface OutlookTold {
@@ -41,7 +41,12 @@ export function outlookTold(
     hold !== undefined &&
     nowMs < hold.endMs;
   return {
-    key: `outlook.${keyOf(o, restarts(kept).length > 0, lidAhead, opened)}`,
+    key: `outlook.${keyOf(
+      o,
+      timed.steps.some((s) => isBroken(s.step, 'heat-up')),
+      lidAhead,
+      opened,
+    )}`,
     // Against the plan of this run: a pot that was locked again comes up from warm.
     lateMin: up ? Math.round(((up.done ? up.endMs : nowMs) - up.startMs) / 60_000 - up.step.minutes) : 0,
     take: o.advice === 'first-short' ? (lidAhead && opened ? 'first' : null) : canTake ? 'hold' : null,
