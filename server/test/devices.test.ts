@@ -149,6 +149,37 @@ describe('a device that speaks einkorn.device/1', () => {
     expect(r.body.detail).toMatch(/readings cannot be understood/);
     expect(r.body.issues.length).toBeGreaterThan(0);
   });
+  test('a screen that opens later is told what the dials show, as long as the cook is on', async () => {
+    const cook = await start();
+    const readings = [
+      { kind: 'pressure', kpa: 20, atMs: cook.startedMs + 1 },
+      { kind: 'pin', value: 'up', atMs: cook.startedMs + 2 },
+      { kind: 'whistle', count: 1, atMs: cook.startedMs + 3 },
+      { kind: 'pressure', kpa: 33, atMs: cook.startedMs + 4 },
+    ];
+    await api.post('/api/devices/readings').send({ format, device: 'c', cook: cook.id, readings }).expect(202);
+    /** Readings of a stream up to the first that is sent after it opened. */
+    const shown = (): Promise<unknown[]> =>
+      new Promise((found) => {
+        const seen: unknown[] = [];
+        const stream = new EventSource(`${url}/api/cooks/${cook.id}/stream`);
+        stream.addEventListener('reading', (e: { data: string }) => {
+          const r = JSON.parse(e.data) as { kind: string; kpa?: number; value?: string };
+          if (r.kind === 'weight') {
+            stream.close();
+            found(seen);
+          } else seen.push(r.kpa ?? r.value);
+        });
+        stream.addEventListener('events', () => {
+          const weight = [{ kind: 'weight', grams: 900, atMs: cook.startedMs + 5 }];
+          void api
+            .post('/api/devices/readings')
+            .send({ format, device: 'scale', cook: cook.id, readings: weight })
+            .then(() => undefined);
+        });
+      });
+    expect((await shown()).sort()).toEqual([33, 'up']);
+  });
   test('a cook that is over takes no more readings, a cook that never was is told so', async () => {
     const cook = await start();
     await api.patch(`/api/cooks/${cook.id}`).send({ finishedMs: cook.startedMs + 1 });

@@ -1,5 +1,5 @@
 import type { StoredEvent } from '@einkorn/core';
-import { cookNow, dialsAfter, merged, noDials, type Dials, type StreamReading } from '../src/app/stove/live';
+import { cookNow, dialsAfter, dialsSeen, merged, noDials, type Dials, type StreamReading } from '../src/app/stove/live';
 import { StoveActions, stoveReducer, type StoveState } from '../src/app/stove/stove.slice';
 
 const event = (id: string, atMs = 0): StoredEvent => ({ id, kind: 'done', step: id, atMs });
@@ -45,6 +45,17 @@ describe('what time it is for a cook', () => {
   });
 });
 
+test('the dial tells of burning until somebody has seen it', () => {
+  const burning = dialsAfter(noDials, { device: 'c', kind: 'burn', atMs: 5 });
+  const e = (kind: StoredEvent['kind'], more: Partial<StoredEvent> = {}): StoredEvent => ({
+    id: kind,
+    kind,
+    atMs: 9,
+    ...more,
+  });
+  expect(dialsSeen(burning, [e('note'), e('burn', { device: 'c' })]).burn).toBe(true);
+  for (const kind of ['burn', 'off-plan', 'rescued'] as const) expect(dialsSeen(burning, [e(kind)]).burn).toBe(false);
+});
 test('the dials follow the readings and leave alone what they do not know', () => {
   const read: StreamReading[] = [
     { device: 'cooker', kind: 'pressure', kpa: 42, atMs: 1 },

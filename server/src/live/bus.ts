@@ -1,5 +1,5 @@
 import { EventEmitter } from 'node:events';
-import type { Command } from '@einkorn/devices';
+import type { Command, Reading } from '@einkorn/devices';
 import type { StoredEvent } from '@einkorn/core';
 
 /** What the screens of one cook are told as it happens. */
@@ -7,12 +7,21 @@ export type CookNews =
   | { name: 'events'; data: { events: StoredEvent[]; all?: boolean } }
   | { name: 'finished'; data: { finishedMs: number } }
   | { name: 'clock'; data: { atMs: number; speed: number } }
-  | { name: 'reading'; data: unknown };
+  | { name: 'reading'; data: Reading & { device: string } };
 
-/** Carries news between the routes: commands to the devices, news of a cook to its screens. Nothing is kept here. */
+/** A needle that was read longer ago says nothing of now, ms. */
+const freshMs = 30_000;
+/** What a dial goes on showing until it changes; a screen that opens later is told it. */
+const onDial: ReadonlySet<Reading['kind']> = new Set(['pin', 'pressure']);
+
+/**
+ * Carries news between the routes: commands to the devices, news of a cook to its screens. Nothing is kept here but what
+ * the dials of a cook show.
+ */
 export class Bus {
   private readonly emitter = new EventEmitter().setMaxListeners(0);
   private readonly screens = new Map<string, number>();
+  private readonly dials = new Map<string, Map<Reading['kind'], { news: CookNews; heardMs: number }>>();
 
   command(c: Command): void {
     this.emitter.emit('command', c);
@@ -22,6 +31,11 @@ export class Bus {
     return () => this.emitter.off('command', listen);
   }
   tell(cookId: string, news: CookNews): void {
+    if (news.name === 'finished') this.dials.delete(cookId);
+    else if (news.name === 'reading' && onDial.has(news.data.kind)) {
+      const own = this.dials.get(cookId) ?? new Map<Reading['kind'], { news: CookNews; heardMs: number }>();
+      this.dials.set(cookId, own.set(news.data.kind, { news, heardMs: Date.now() }));
+    }
     this.emitter.emit(`cook:${cookId}`, news);
   }
   /** A screen watches a cook; a practice clock runs only while one does. */
@@ -38,6 +52,13 @@ export class Bus {
         this.command({ kind: 'pause', cookId });
       }
     };
+  }
+  /** What the dials of a cook show, for a screen that opens now. */
+  shown(cookId: string): CookNews[] {
+    const fresh = Date.now() - freshMs;
+    return [...(this.dials.get(cookId) ?? [])].flatMap(([kind, d]) =>
+      kind === 'pressure' && d.heardMs < fresh ? [] : [d.news],
+    );
   }
   watched(cookId: string): boolean {
     return this.screens.has(cookId);

@@ -62,6 +62,7 @@ export function cookRoutes(store: Store, bus: Bus): Router {
     const send = openStream(req, res, stop);
     // What happened while nobody listened comes first.
     send('events', { events: cook.events, all: true });
+    for (const n of bus.shown(id)) send(n.name, n.data);
     if (cook.finishedMs !== null) send('finished', { finishedMs: cook.finishedMs });
   });
   r.post('/:id/commands', async (req, res) => {

@@ -41,6 +41,14 @@ export function dialsAfter(d: Dials, r: StreamReading): Dials {
   }
 }
 
+/** Who says that it burns, or puts it right, has seen it: the dial need not go on telling. */
+export function dialsSeen(d: Dials, told: readonly StoredEvent[]): Dials {
+  const seen = told.some(
+    (e) => e.device === undefined && (e.kind === 'burn' || e.kind === 'off-plan' || e.kind === 'rescued'),
+  );
+  return d.burn && seen ? { ...d, burn: false } : d;
+}
+
 /** Where the practice clock stood, at which moment of the wall clock, and how fast it runs (0 while it stands). */
 export interface PracticeClock {
   atMs: number;

@@ -11,39 +11,33 @@ import {
   untracked,
 } from '@angular/core';
 import { NgTemplateOutlet } from '@angular/common';
-import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
   actualOf,
   curveFromTaps,
   endsSomething,
   firstCurveFromTaps,
-  ratingKeys,
-  ratingScales,
   replan,
   runsByItself,
   schedule,
   type Cook,
-  type Outlook,
-  type RatingKey,
+  type Outcome,
   type Ratings,
   type StoredEvent,
 } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
-import { Button } from 'primeng/button';
-import { InputNumber } from 'primeng/inputnumber';
-import { Textarea } from 'primeng/textarea';
 import { Format } from '../i18n/format';
 import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { MiniPot } from '../ui/mini-pot';
-import { RatingScale } from '../ui/rating-scale';
+import { AfterPanel } from './after-panel';
 import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
 import { narrow } from '../ui/narrow';
+import { OutlookNote } from './outlook-note';
 import { outlookTold } from './outlook-told';
 import { lidBackMin, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
@@ -61,16 +55,13 @@ const justSeenMs = 120_000;
 @Component({
   selector: 'ek-stove-page',
   imports: [
-    FormsModule,
+    AfterPanel,
     NgTemplateOutlet,
+    OutlookNote,
     RouterLink,
     TranslocoDirective,
-    Button,
-    InputNumber,
-    Textarea,
     Chart,
     MiniPot,
-    RatingScale,
     PracticeBar,
     RescueDialog,
     ThermometerDialog,
@@ -110,7 +101,6 @@ export class StovePage {
   readonly ratings = signal<Ratings>({});
   /** the last reading of the thermometer stands in the field; the cook may write another */
   readonly coreC = linkedSignal<number | null>(() => this.tapsKept().findLast((e) => e.kind === 'core')?.value ?? null);
-  readonly ratingKeys = ratingKeys;
 
   readonly timed = computed(() => {
     const c = this.cook();
@@ -211,7 +201,6 @@ export class StovePage {
     if (first) return { lockMs, locked: this.sinceLidMin() > 0, planned: c.plan.firstStage!.curve!, taps: first };
     return { lockMs, locked: this.afterLid(), planned: c.plan.curve, taps: curveFromTaps(c) };
   }
-  readonly steps = (key: RatingKey): string[] => ratingScales[key].map((s) => this.words(`rating.${key}.${s}`));
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 
   constructor() {
@@ -352,47 +341,25 @@ export class StovePage {
     const [o, c, timed] = [this.outlook(), this.cook(), this.timed()];
     return o && c && timed ? outlookTold(o, c, timed, this.tapsKept(), this.now()) : null;
   });
-  outlookParams(o: Outlook, lateMin: number): Record<string, unknown> {
-    return {
-      late: Math.abs(lateMin),
-      change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
-      hold: this.fmt.minutes(o.holdMin),
-      more: this.fmt.minutes(o.firstMoreMin),
-      points: this.fmt.number(Math.abs(o.softer), 1),
-      band: o.band ? this.words(`band.${o.band}`) : '',
-    };
-  }
   /** A first stage that was ended early goes back under its lid for what it lacks. */
-  takeFirst(o: Outlook): void {
-    const note = this.words('outlook.first-again', { min: this.fmt.minutes(o.firstMoreMin) });
-    this.send('rescued', { step: 'first-heat', holdMin: o.firstMoreMin, value: lidBackMin, note });
+  takeFirst(holdMin: number): void {
+    const note = this.words('outlook.first-again', { min: this.fmt.minutes(holdMin) });
+    this.send('rescued', { step: 'first-heat', holdMin, value: lidBackMin, note });
   }
-  takeHold(o: Outlook): void {
-    this.send('hold-min', { note: String(o.holdMin) });
+  takeHold(holdMin: number): void {
+    this.send('hold-min', { note: String(holdMin) });
   }
   setSound(on: boolean): void {
     this.store.dispatch(StoveActions.sound({ on }));
   }
-  rate(key: RatingKey, value: number): void {
-    this.ratings.update((r) => ({ ...r, [key]: value }));
-  }
-  finish(): void {
-    const core = this.coreC();
-    const note = this.note().trim();
-    this.store.dispatch(
-      StoveActions.finish({
-        finishedMs: Math.round(this.timed()?.serveMs ?? this.now()),
-        outcome: { ratings: this.ratings(), ...(core === null ? {} : { coreC: core }), ...(note ? { note } : {}) },
-      }),
-    );
+  finish(outcome: Outcome): void {
+    const finishedMs = Math.round(this.timed()?.serveMs ?? this.now());
+    this.store.dispatch(StoveActions.finish({ finishedMs, outcome }));
   }
   stop(): void {
     this.store.dispatch(
       StoveActions.finish({ finishedMs: this.now(), outcome: { ratings: {}, note: this.words('stove.stopped') } }),
     );
-  }
-  meatDone(): boolean {
-    return (this.cook()?.plan.meats.length ?? 0) > 0;
   }
   actual() {
     return actualOf(this.cook()!);

@@ -1,7 +1,7 @@
 import type { Cook, Outcome, Outlook, StoredEvent } from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { Failure } from '../api/client';
-import { dialsAfter, merged, noDials, type Dials, type PracticeClock, type StreamReading } from './live';
+import { dialsAfter, dialsSeen, merged, noDials, type Dials, type PracticeClock, type StreamReading } from './live';
 
 export const StoveActions = createActionGroup({
   source: 'Stove',
@@ -97,7 +97,14 @@ export const stoveReducer = createReducer<StoveState>(
   }),
   on(StoveActions.failed, (s, { failure }) => ({ ...s, failure, searched: true })),
   on(StoveActions.tapKept, (s, { event }) =>
-    s.cook ? { ...s, cook: { ...s.cook, events: [...s.cook.events, event] }, unsent: [...s.unsent, event] } : s,
+    s.cook
+      ? {
+          ...s,
+          cook: { ...s.cook, events: [...s.cook.events, event] },
+          unsent: [...s.unsent, event],
+          dials: dialsSeen(s.dials, [event]),
+        }
+      : s,
   ),
   on(StoveActions.sent, (s, { ids }) => ({
     ...s,
@@ -116,6 +123,7 @@ export const stoveReducer = createReducer<StoveState>(
       ...s,
       cook: { ...s.cook, events: merged(s.cook.events, events, all === true) },
       unsent: s.unsent.filter((e) => !heard.has(e.id)),
+      dials: all === true ? s.dials : dialsSeen(s.dials, events),
     };
   }),
   on(StoveActions.clockHeard, (s, { clock }) => ({ ...s, clock })),

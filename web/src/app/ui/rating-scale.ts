@@ -38,9 +38,9 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     }
     button {
       position: relative;
-      min-height: 42px;
+      min-height: var(--step-height, 42px);
       padding: 2px 2px 17px;
-      font-size: 15px;
+      font-size: var(--step-font, 15px);
       line-height: 1.1;
       background: var(--well);
       border: 1.3px solid var(--edge);

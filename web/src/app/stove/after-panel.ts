@@ -1,0 +1,134 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { ratingKeys, ratingScales, type Cook, type Outcome, type RatingKey, type Ratings } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Button } from 'primeng/button';
+import { InputNumber } from 'primeng/inputnumber';
+import { Textarea } from 'primeng/textarea';
+import { Format } from '../i18n/format';
+import { RatingScale } from '../ui/rating-scale';
+
+/** On the table: how it came out, what the thermometer said, a note, all at one's leisure. */
+@Component({
+  selector: 'ek-after-panel',
+  imports: [FormsModule, TranslocoDirective, Button, InputNumber, Textarea, RatingScale],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section *transloco="let t" class="panel rate">
+      <h1>{{ t('rate.title', { time: fmt.time(serveMs()) }) }}</h1>
+      <p class="quiet">{{ t('rate.hint') }}</p>
+      @for (k of keys(); track k) {
+        <div class="scale">
+          <strong>{{ t('rating.' + k + '.name') }}</strong>
+          <ek-rating-scale
+            [label]="t('rating.' + k + '.name')"
+            [steps]="steps(k)"
+            [value]="ratings()[k] ?? null"
+            (chosen)="rate(k, $event)"
+          />
+        </div>
+      }
+      @if (cook().plan.meats[0]; as meat) {
+        <label class="core"
+          ><strong>{{ t('rate.core') }}</strong>
+          <p-inputnumber
+            [ngModel]="coreC()"
+            (ngModelChange)="coreC.set($event)"
+            [min]="0"
+            [max]="130"
+            suffix=" °C"
+            [inputStyle]="{ width: '7rem' }"
+            inputId="core"
+          />
+          <span class="quiet">{{ t('rate.core-hint', { c: fmt.number(meat.safeMinimumC) }) }}</span>
+        </label>
+      }
+      <label class="note"
+        ><strong>{{ t('rate.note') }}</strong
+        ><textarea pTextarea rows="2" maxlength="4000" [ngModel]="note()" (ngModelChange)="note.set($event)"></textarea>
+      </label>
+      @if (failure(); as f) {
+        <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
+      }
+      <p class="row">
+        <p-button [label]="t('rate.keep')" (onClick)="kept.emit(outcome())" />
+        <p-button severity="secondary" [label]="t('stove.undo')" (onClick)="undone.emit()" />
+      </p>
+    </section>
+  `,
+  styles: `
+    :host {
+      width: min(860px, 100%);
+    }
+    .rate {
+      padding: 18px 22px;
+      display: grid;
+      gap: 12px;
+    }
+    h1 {
+      font: 600 28px/1.15 var(--title);
+      color: var(--rim);
+      margin: 0;
+    }
+    .scale {
+      display: grid;
+      grid-template-columns: 110px 1fr;
+      gap: 12px;
+      align-items: center;
+    }
+    ek-rating-scale {
+      --step-height: 58px;
+      --step-font: 19px;
+    }
+    .core,
+    .note {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      align-items: center;
+    }
+    textarea {
+      flex: 1 1 100%;
+    }
+    .row {
+      display: flex;
+      gap: 10px;
+      margin-top: 12px;
+    }
+    @media (max-width: 760px) {
+      .scale {
+        grid-template-columns: 1fr;
+        gap: 4px;
+      }
+      ek-rating-scale {
+        --step-font: 16px;
+      }
+    }
+  `,
+})
+export class AfterPanel {
+  readonly cook = input.required<Cook>();
+  readonly serveMs = input.required<number>();
+  readonly failure = input<{ offline: boolean; message: string } | null>(null);
+  readonly ratings = model.required<Ratings>();
+  readonly coreC = model.required<number | null>();
+  readonly note = model.required<string>();
+  readonly kept = output<Outcome>();
+  readonly undone = output();
+  readonly fmt = inject(Format);
+  private readonly transloco = inject(TranslocoService);
+
+  /** A dish without meat is not asked about it. */
+  readonly keys = computed(() => ratingKeys.filter((k) => k !== 'meat' || this.cook().plan.meats.length > 0));
+  steps(key: RatingKey): string[] {
+    return ratingScales[key].map((s) => this.transloco.translate(`rating.${key}.${s}`));
+  }
+  rate(key: RatingKey, value: number): void {
+    this.ratings.update((r) => ({ ...r, [key]: value }));
+  }
+  outcome(): Outcome {
+    const core = this.coreC();
+    const note = this.note().trim();
+    return { ratings: this.ratings(), ...(core === null ? {} : { coreC: core }), ...(note ? { note } : {}) };
+  }
+}

@@ -1,0 +1,85 @@
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import type { Outlook } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Button } from 'primeng/button';
+import { Format } from '../i18n/format';
+import type { OutlookTold } from './outlook-told';
+
+/** What has changed against the plan, in one sentence, and the tap that takes what follows from it. */
+@Component({
+  selector: 'ek-outlook-note',
+  imports: [TranslocoDirective, Button],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p *transloco="let t" class="outlook" [class.alarm]="alarming.includes(outlook().advice)" role="status">
+      <span class="words"
+        >{{ t(told().key, params()) }}
+        @if (told().sauce; as s) {
+          {{ t('outlook.sauce', { word: t('sauce-word.' + s.band), g: fmt.number(s.freeG) }) }}
+        }
+      </span>
+      @if (told().take === 'hold') {
+        <p-button
+          [label]="t('outlook.take', { min: fmt.minutes(outlook().holdMin) })"
+          (onClick)="holdTaken.emit(outlook().holdMin)"
+        />
+      } @else if (told().take === 'first') {
+        <p-button
+          [label]="t('outlook.take-first', { min: fmt.minutes(outlook().firstMoreMin) })"
+          (onClick)="firstTaken.emit(outlook().firstMoreMin)"
+        />
+      }
+    </p>
+  `,
+  styles: `
+    .outlook {
+      display: flex;
+      gap: 10px;
+      align-items: center;
+      justify-content: space-between;
+      border: 1.5px solid var(--turmeric);
+      background: var(--turmeric-tint);
+      border-radius: 8px;
+      padding: 6px 12px;
+      margin: 6px 0 0;
+    }
+    .words {
+      flex: 1 1 14rem;
+    }
+    .alarm {
+      border-color: var(--paprika);
+      background: var(--paprika-tint);
+    }
+    p-button {
+      flex: none;
+    }
+    @media (max-width: 760px) {
+      .outlook {
+        flex-wrap: wrap;
+      }
+    }
+  `,
+})
+export class OutlookNote {
+  readonly outlook = input.required<Outlook>();
+  readonly told = input.required<OutlookTold>();
+  /** the new hold, min */
+  readonly holdTaken = output<number>();
+  /** what the first of two stages lacks, min */
+  readonly firstTaken = output<number>();
+  readonly fmt = inject(Format);
+  private readonly transloco = inject(TranslocoService);
+  readonly alarming: readonly Outlook['advice'][] = ['open-now', 'meat-needs-more', 'first-short'];
+
+  params(): Record<string, unknown> {
+    const o = this.outlook();
+    return {
+      late: Math.abs(this.told().lateMin),
+      change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
+      hold: this.fmt.minutes(o.holdMin),
+      more: this.fmt.minutes(o.firstMoreMin),
+      points: this.fmt.number(Math.abs(o.softer), 1),
+      band: o.band ? this.transloco.translate(`band.${o.band}`) : '',
+    };
+  }
+}
