@@ -46,6 +46,7 @@ let tapped = 0;
 let lost = 0;
 let doubled = 0;
 const offS: number[] = [];
+const tickOffS: number[] = [];
 const openedMs: number[] = [];
 const instructionMs: number[] = [];
 for (let i = 0; i < kills; i++) {
@@ -79,15 +80,24 @@ for (let i = 0; i < kills; i++) {
   if (have < tapped) lost += tapped - have;
   if (have > tapped) doubled += have - tapped;
   tapped = have;
-  // The clock on the screen against the clock that the stored events give at the same moment.
-  const [shown, at] = await page.evaluate(
-    () => [document.querySelector('.clock .mono')!.textContent, Date.now()] as const,
-  );
-  const r = replan(cook.plan.steps, cook.startedMs, cook.events, at);
-  const s = r.steps[r.current]!;
-  const want = Math.abs(s.startMs + s.step.minutes * 60_000 - at) / 1000;
-  const [m, sec] = shown.replace('+', '').split(':').map(Number) as [number, number];
-  offS.push(Math.abs(m * 60 + sec - want));
+  // The clock on the screen against the clock that the stored events give: as it stands, and when it next ticks. The first
+  // may be read while the page is still drawing and a tick is late, the second is the clock itself.
+  const off = (shown: string, at: number): number => {
+    const r = replan(cook.plan.steps, cook.startedMs, cook.events, at);
+    const s = r.steps[r.current]!;
+    const want = Math.abs(s.startMs + s.step.minutes * 60_000 - at) / 1000;
+    const [m, sec] = shown.replace('+', '').split(':').map(Number) as [number, number];
+    return Math.abs(m * 60 + sec - want);
+  };
+  const reading = await page.evaluate(async () => {
+    const text = (): string => document.querySelector('.clock .mono')!.textContent;
+    const first = { shown: text(), at: Date.now() };
+    while (text() === first.shown && Date.now() - first.at < 5000)
+      await new Promise((next) => requestAnimationFrame(next));
+    return { first, ticked: { shown: text(), at: Date.now() } };
+  });
+  offS.push(off(reading.first.shown, reading.first.at));
+  tickOffS.push(off(reading.ticked.shown, reading.ticked.at));
   if (i % 5 === 4) {
     const title = (await page.locator('.main h1').textContent()) ?? '';
     instructionMs.push(
@@ -113,7 +123,8 @@ console.log('|---|---|');
 console.log(`| kills of the browser, every third with the server away | ${kills} |`);
 console.log(`| taps made in all | ${tapped} |`);
 console.log(`| taps lost / doubled | ${lost} / ${doubled} |`);
-console.log(`| clock off after reopening, s: median, worst | ${p(offS, 0.5)}, ${p(offS, 1)} |`);
+console.log(`| clock off as found after reopening, s: median, worst | ${p(offS, 0.5)}, ${p(offS, 1)} |`);
+console.log(`| clock off at its next tick, s: median, worst | ${p(tickOffS, 0.5)}, ${p(tickOffS, 1)} |`);
 console.log(
   `| from the click to the new instruction, ms: median, worst | ${p(instructionMs, 0.5)}, ${p(instructionMs, 1)} |`,
 );
