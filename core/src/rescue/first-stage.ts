@@ -3,7 +3,7 @@ import type { Bench } from '../plan/bench';
 import type { Plan } from '../plan/document';
 import type { Answers, MoveStep, Symptom } from './moves';
 import { underMinimum } from './under-minimum';
-import { lookAtLid, patienceMin, round5, spareMl, step, takesMin, waitForPin, type Answer } from './usual';
+import { lookAtLid, openAndThin, patienceMin, round5, spareMl, step, takesMin, waitForPin, type Answer } from './usual';
 
 type First = NonNullable<Plan['firstStage']>;
 const lid = 'first-heat' as const;
@@ -48,11 +48,7 @@ export const firstMovers: Partial<Record<Symptom, (b: Bench, p: Plan, f: First, 
     const ml = round5(Math.max(spareMl, p.pot.minimumLiquidMl - thinMl(f) + spareMl));
     return {
       steps: [
-        step('heat-off'),
-        step('release-quick'),
-        step('pin-down-open'),
-        step('scrape-base'),
-        step('add-thin', { ml }),
+        ...openAndThin(ml),
         holdMin === 0 ? step('go-on-second') : step('restart', { holdMin }),
         ...lessLater(p, ml),
       ],

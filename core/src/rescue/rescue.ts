@@ -13,7 +13,7 @@ import { slurryFor } from '../plan/keep';
 import { firstMovers } from './first-stage';
 import { symptoms, type Answers, type Move, type Symptom } from './moves';
 import { underMinimum } from './under-minimum';
-import { lookAtLid, patienceMin, round5, spareMl, step, takesMin, waitForPin, type Answer } from './usual';
+import { lookAtLid, openAndThin, patienceMin, round5, spareMl, step, takesMin, waitForPin, type Answer } from './usual';
 import { Problem } from '../problem';
 
 const simmerC = 95;
@@ -71,11 +71,7 @@ const movers: Record<Symptom, Mover> = {
     const thick = p.stack.filter((l) => l.kind === 'thick').map((l) => l.ingredient);
     return {
       steps: [
-        step('heat-off'),
-        step('release-quick'),
-        step('pin-down-open'),
-        step('scrape-base'),
-        step('add-thin', { ml }),
+        ...openAndThin(ml),
         ...(thick.length > 0 ? [step('thick-on-top', { ingredient: thick[0]! })] : []),
         left < 0.5 ? step('restart-brief') : step('restart', { holdMin: Math.round(left) }),
       ],

@@ -23,6 +23,15 @@ export const lookAtLid = (shortMl: number): MoveStep[] => [
   step('lock-again'),
 ];
 
+/** A base that burns: no heat, no pressure, scraped, and `ml` of thin liquid over it. */
+export const openAndThin = (ml: number): MoveStep[] => [
+  step('heat-off'),
+  step('release-quick'),
+  step('pin-down-open'),
+  step('scrape-base'),
+  step('add-thin', { ml }),
+];
+
 /** A pin that is not late yet. */
 export const waitForPin = (lateMin: number, expectedMin: number): Answer => ({
   steps: [step('wait', { minutes: Math.ceil(patienceMin - lateMin) })],
