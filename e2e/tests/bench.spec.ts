@@ -15,7 +15,12 @@ test('a jambalaya from nothing, by the keyboard alone', async ({ page }) => {
           .getElementById(document.activeElement?.getAttribute('aria-activedescendant') ?? '')
           ?.textContent.trim() ?? '',
     );
-  for (let i = 0; i < 14 && (await focused()) !== 'one pot'; i++) await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('menu')).toBeFocused();
+  for (let i = 0; i < 14 && (await focused()) !== 'one pot'; i++) {
+    const before = await focused();
+    await page.keyboard.press('ArrowDown');
+    await expect.poll(focused).not.toBe(before);
+  }
   await page.keyboard.press('Enter');
   const link = page.getByRole('link', { name: /New: one pot/ });
   await expect(link).toBeVisible();
