@@ -186,7 +186,7 @@ test('kitchen: sea level makes the pot hotter, the dark enamel stays readable, a
 
 test('a dish or a cook that is not there says so, with the way back', async ({ page }) => {
   await page.goto(`${hut.url}/bench/nothing/water`);
-  await expect(page.getByRole('link', { name: 'To the Shelf' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'To the Shelf', exact: true })).toBeVisible();
   await page.goto(`${hut.url}/log/nothing`);
   await expect(page.getByRole('alert')).toContainText('not in the log');
 });
