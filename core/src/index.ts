@@ -40,7 +40,7 @@ export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
 export { firstSymptoms } from './rescue/first-stage';
 export { endsSomething, keptEvents, ofThisRun, openedForRunMs, restarts, runsBefore, type Lid } from './clock/runs';
-export { isBroken } from './clock/rescued';
+export { lockedAgain } from './clock/rescued';
 export { eventKinds, type CookEvent, type EventKind, type TimedStep } from './clock/event';
 export { ownHoldMin, replan, runsByItself, type Replanned } from './clock/replan';
 export * from './clock/record';

@@ -41,9 +41,8 @@ export class Rig {
   lockMs: number | null = null;
   /** the lid is on the whole dish: in a plan of two stages, on the second */
   lockedWhole = false;
-  /** what became of the first of two stages, once the second lid is locked, and what its cooker told */
-  private firstRun: CookRun | null = null;
-  first: { lockMs: number; told: readonly Signal[] } | null = null;
+  /** the first of two stages, once the second lid is locked: how it went, and what its cooker told */
+  first: { lockMs: number; run: CookRun; told: readonly Signal[] } | null = null;
   private applied = new Set<string>();
   private readonly noise: () => number;
 
@@ -80,10 +79,9 @@ export class Rig {
     const { dish, plan } = this.cook;
     const { pressure, holdMin, whistles } = plan.program;
     this.advance(atMs);
-    this.firstRun = this.openRun() ?? null;
-    if (this.cooker) this.first = { lockMs: this.lockMs!, told: this.cooker.told };
+    if (this.cooker) this.first = { lockMs: this.lockMs!, run: this.openRun()!, told: this.cooker.told };
     this.lockedWhole = true;
-    const load = loadOfPlan(dish, kitchenOf(this.cook), plan, this.firstRun);
+    const load = loadOfPlan(dish, kitchenOf(this.cook), plan, this.first?.run);
     this.put(atMs, load, pressure, holdMin, whistles ?? null);
   }
   private put(atMs: number, load: Load, pressure: 'high' | 'low', holdMin: number, whistles: number | null): void {
@@ -131,7 +129,7 @@ export class Rig {
   }
   food(): Became | null {
     return this.cooker && this.lockedWhole
-      ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!, this.firstRun)
+      ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!, this.first?.run)
       : null;
   }
   /** The run up to the moment when the pin fell: what comes after is open air. */

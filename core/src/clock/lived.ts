@@ -5,7 +5,7 @@ import type { Cook } from './record';
 import type { TimedStep } from './event';
 import { ownHoldMin, replan } from './replan';
 import { isBroken } from './rescued';
-import { keptEvents, ofThisRun, restarts } from './runs';
+import { keptEvents, ofThisRun } from './runs';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
@@ -27,16 +27,15 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   const soFar = (nowMs - up.startMs) / 60_000;
   const overdue = !up.done && soFar > up.step.minutes;
   const first = firstLived(steps, cook.plan.firstStage?.holdMin ?? 0, nowMs);
-  const broken = brokenRuns(steps);
+  const broken = brokenOff(steps);
   if (!up.done && !overdue && broken.length === 0 && !first) return null;
   const real: Reality = up.done || overdue ? { toPinMin: up.done ? minutes(up) : soFar } : {};
   if (first) real.first = first;
   if (broken.length > 0) {
-    real.givenMin = givenMin(cook);
-    real.broken = broken;
+    real.givenMin = broken.at(-1)!.givenMin;
+    real.broken = broken.map((x) => x.run);
   }
-  const kept = keptEvents(cook.events);
-  const own = ownHoldMin(ofThisRun(kept));
+  const own = ownHoldMin(ofThisRun(keptEvents(cook.events)));
   if (own !== null) real.holdMin = own;
   const natural = find('natural');
   if (natural && nowMs > natural.startMs) {
@@ -50,16 +49,14 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
   return real;
 }
 
-/** Runs of the whole dish that a rescue broke off, each with what the rescue after it took. */
-const brokenRuns = (steps: readonly TimedStep[]): BrokenRun[] =>
-  steps.flatMap((s, i) =>
-    isBroken(s.step, 'heat-up')
-      ? [{ atMin: minutes(s), detourMin: minutes(steps[i + 1]!), addMl: Number(s.step.params['addMl']) }]
-      : [],
-  );
-
-/** The hold that the newest of those rescues gave to the run that is on. */
-const givenMin = (cook: Cook): number => restarts(keptEvents(cook.events)).at(-1)!.holdMin!;
+/** Runs of the whole dish that a rescue broke off, each with the hold that the rescue after it gave. */
+const brokenOff = (steps: readonly TimedStep[]): { run: BrokenRun; givenMin: number }[] =>
+  steps.flatMap((s, i) => {
+    if (!isBroken(s.step, 'heat-up')) return [];
+    const rescue = steps[i + 1]!;
+    const run = { atMin: minutes(s), detourMin: minutes(rescue), addMl: Number(s.step.params['addMl']) };
+    return [{ run, givenMin: Number(rescue.step.params['hold']) }];
+  });
 
 /**
  * The first stage as it went, or goes while its pin is overdue; null where it goes as planned. Locked again, its holds

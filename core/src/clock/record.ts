@@ -3,7 +3,7 @@ import { dishSchema } from '../dish/schema';
 import { planSchema, type Plan } from '../plan/document';
 import { eventKinds } from './event';
 import { replan } from './replan';
-import { isBroken } from './rescued';
+import { lockedAgain } from './rescued';
 import { keptEvents, ofThisRun } from './runs';
 
 export const cookFormat = 'einkorn.cook/1';
@@ -18,6 +18,8 @@ export const ratingScales = {
 } as const;
 export type RatingKey = keyof typeof ratingScales;
 export const ratingKeys = Object.keys(ratingScales) as RatingKey[];
+/** What is asked after a plan: a dish without meat is not asked about it. */
+export const askedAfter = (p: Plan): RatingKey[] => ratingKeys.filter((k) => k !== 'meat' || p.meats.length > 0);
 
 const step = z.number().int().min(0).max(4);
 export const ratingsSchema = z.strictObject({
@@ -94,6 +96,8 @@ export interface Actual {
   releaseMin: number | null;
   totalMin: number;
   servedMs: number;
+  /** the lid was locked again in the middle */
+  again: boolean;
 }
 
 /**
@@ -108,7 +112,7 @@ export function actualOf(cook: Cook): Actual {
   const standing = keptEvents(cook.events);
   const kept = ofThisRun(standing);
   const has = (kind: string): boolean => kept.some((e) => e.kind === kind);
-  const again = timed.steps.some((s) => isBroken(s.step, 'heat-up'));
+  const again = lockedAgain(timed);
   const hold = find('hold');
   const release = timed.steps.filter((s) => s.step.stage === 'natural' || s.step.stage === 'vent');
   const last = release[release.length - 1];
@@ -118,6 +122,7 @@ export function actualOf(cook: Cook): Actual {
     releaseMin: has('pin-down') && hold && last ? minutes(last.endMs - hold.endMs) : null,
     totalMin: minutes(end - cook.startedMs),
     servedMs: end,
+    again,
   };
 }
 

@@ -11,6 +11,10 @@ export const isDetour = (s: Step): boolean => s.id.startsWith('rescue-');
 /** A run under the lid that a rescue broke off, folded into one past step. */
 export const isBroken = (s: Step, lid: Lid): boolean => s.text === 'broken-off' && s.stage === runOf[lid].stage;
 
+/** The lid on the whole dish was locked again in the middle: its way to the pin is from warm. */
+export const lockedAgain = (timed: { steps: readonly TimedStep[] }): boolean =>
+  timed.steps.some((s) => isBroken(s.step, 'heat-up'));
+
 const runOf = {
   'first-heat': { stage: 'first', detour: 'first', warm: ['first-heat', 'first-full'], hold: 'first-hold' },
   'heat-up': { stage: 'heat-up', detour: 'stack', warm: ['heat-up', 'to-full'], hold: 'hold' },

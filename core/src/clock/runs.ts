@@ -65,27 +65,26 @@ export const ofThisRun = <E extends CookEvent>(kept: readonly E[]): E[] => since
 
 /** What no rescue has made void: each of two stages keeps what was told since its own lid was last locked. */
 export function sinceRestart<E extends CookEvent>(kept: readonly E[]): E[] {
-  const opened = openedMs(kept) ?? -Infinity;
   const first = firstRestarts(kept).at(-1)?.atMs;
   const whole = restarts(kept).at(-1)?.atMs;
-  const before = since(
-    kept.filter((e) => e.atMs <= opened),
-    first,
-  );
-  const after = since(
-    kept.filter((e) => e.atMs > opened),
-    whole ?? (first !== undefined && first > opened ? first : undefined),
-  );
-  const stand = new Set([...before, ...after]);
-  return kept.filter((e) => stand.has(e));
+  const opened = openedMs(kept);
+  if (opened === undefined) return since(kept, whole ?? first);
+  return since(since(kept, first, { toMs: opened }), whole, { fromMs: opened });
 }
 
 /** How often the lid was locked before this run. */
 export const runsBefore = (kept: readonly CookEvent[]): number =>
   kept.filter((e) => lidOf(e) !== null || (e.kind === 'done' && e.step === 'first-open')).length;
 
-function since<E extends CookEvent>(kept: readonly E[], sinceMs: number | undefined): E[] {
+/** Without what was told of a run up to `sinceMs`; only the stage between `fromMs` and `toMs` is looked at. */
+function since<E extends CookEvent>(
+  kept: readonly E[],
+  sinceMs: number | undefined,
+  { fromMs = -Infinity, toMs = Infinity } = {},
+): E[] {
   if (sinceMs === undefined) return [...kept];
-  const pin = kept.find((e) => e.kind === 'pin-up' && e.atMs > sinceMs)?.atMs ?? Infinity;
-  return kept.filter((e) => !ofOneRun.has(e.kind) || (e.atMs > sinceMs && (!afterPin.has(e.kind) || e.atMs >= pin)));
+  const inStage = (e: E): boolean => e.atMs > fromMs && e.atMs <= toMs;
+  const pin = kept.find((e) => e.kind === 'pin-up' && e.atMs > sinceMs && inStage(e))?.atMs ?? Infinity;
+  const stands = (e: E): boolean => e.atMs > sinceMs && (!afterPin.has(e.kind) || e.atMs >= pin);
+  return kept.filter((e) => !ofOneRun.has(e.kind) || !inStage(e) || stands(e));
 }

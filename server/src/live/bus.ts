@@ -9,6 +9,10 @@ export type CookNews =
   | { name: 'clock'; data: { atMs: number; speed: number } }
   | { name: 'reading'; data: Reading & { device: string } };
 
+interface Shown {
+  news: CookNews;
+  heardMs: number;
+}
 /** A needle that was read longer ago says nothing of now, ms. */
 const freshMs = 30_000;
 /** What a dial goes on showing until it changes; a screen that opens later is told it. */
@@ -21,7 +25,7 @@ const onDial: ReadonlySet<Reading['kind']> = new Set(['pin', 'pressure']);
 export class Bus {
   private readonly emitter = new EventEmitter().setMaxListeners(0);
   private readonly screens = new Map<string, number>();
-  private readonly dials = new Map<string, Map<Reading['kind'], { news: CookNews; heardMs: number }>>();
+  private readonly dials = new Map<string, Map<Reading['kind'], Shown>>();
 
   command(c: Command): void {
     this.emitter.emit('command', c);
@@ -31,9 +35,9 @@ export class Bus {
     return () => this.emitter.off('command', listen);
   }
   tell(cookId: string, news: CookNews): void {
-    if (news.name === 'finished') this.dials.delete(cookId);
+    if (news.name === 'finished') this.forget(cookId);
     else if (news.name === 'reading' && onDial.has(news.data.kind)) {
-      const own = this.dials.get(cookId) ?? new Map<Reading['kind'], { news: CookNews; heardMs: number }>();
+      const own = this.dials.get(cookId) ?? new Map<Reading['kind'], Shown>();
       this.dials.set(cookId, own.set(news.data.kind, { news, heardMs: Date.now() }));
     }
     this.emitter.emit(`cook:${cookId}`, news);
@@ -59,6 +63,10 @@ export class Bus {
     return [...(this.dials.get(cookId) ?? [])].flatMap(([kind, d]) =>
       kind === 'pressure' && d.heardMs < fresh ? [] : [d.news],
     );
+  }
+  /** A cook that is gone has no dials. */
+  forget(cookId: string): void {
+    this.dials.delete(cookId);
   }
   watched(cookId: string): boolean {
     return this.screens.has(cookId);

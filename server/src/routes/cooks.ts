@@ -87,6 +87,7 @@ export function cookRoutes(store: Store, bus: Bus): Router {
   });
   r.delete('/:id', async (req, res) => {
     await removeCook(store, req.params.id);
+    bus.forget(req.params.id);
     res.status(204).end();
   });
   return r;

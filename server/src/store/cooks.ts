@@ -102,22 +102,15 @@ export async function removeCook({ models }: Store, id: string): Promise<void> {
   if ((await models.Cooks.destroy({ where: { id } })) === 0) throw missing();
 }
 
-/** Every field of an event has its column: one that is forgotten here does not compile. */
-type Row = { [K in keyof Required<StoredEvent>]: StoredEvent[K] | null } & { cookId: string; seq: number };
+const eventRow = (cookId: string, e: StoredEvent, seq: number) => ({ ...e, cookId, seq });
 
-const eventRow = (cookId: string, e: StoredEvent, seq: number): Row & Pick<StoredEvent, 'id' | 'kind' | 'atMs'> => ({
-  id: e.id,
-  cookId,
-  kind: e.kind,
-  step: e.step ?? null,
-  atMs: e.atMs,
-  note: e.note ?? null,
-  value: e.value ?? null,
-  holdMin: e.holdMin ?? null,
-  addMl: e.addMl ?? null,
-  device: e.device ?? null,
-  seq,
-});
+/** What of a row is the table's own. */
+const ofTable: ReadonlySet<string> = new Set(['cookId', 'seq']);
+/** An event is its row without that: what has no value was left out. */
+const toEvent = (row: EventRow): StoredEvent =>
+  Object.fromEntries(
+    Object.entries(row.get()).filter(([k, v]) => v !== null && !ofTable.has(k)),
+  ) as unknown as StoredEvent;
 
 const toCook = (row: CookRow, events: EventRow[]): Cook => ({
   format: cookFormat,
@@ -128,16 +121,6 @@ const toCook = (row: CookRow, events: EventRow[]): Cook => ({
   startedMs: row.startedMs,
   finishedMs: row.finishedMs,
   outcome: row.outcome,
-  events: events.map((e) => ({
-    id: e.id,
-    kind: e.kind as StoredEvent['kind'],
-    atMs: e.atMs,
-    ...(e.step === null ? {} : { step: e.step }),
-    ...(e.note === null ? {} : { note: e.note }),
-    ...(e.value === null ? {} : { value: e.value }),
-    ...(e.holdMin === null ? {} : { holdMin: e.holdMin }),
-    ...(e.addMl === null ? {} : { addMl: e.addMl }),
-    ...(e.device === null ? {} : { device: e.device }),
-  })),
+  events: events.map(toEvent),
   ...(row.practice ? { practice: row.practice } : {}),
 });

@@ -1,17 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import {
-  actualOf,
-  curveFromTaps,
-  forecast,
-  ratingKeys,
-  ratingScales,
-  type RatingKey,
-  type StoredEvent,
-  keptEvents,
-  restarts,
-} from '@einkorn/core';
+import { actualOf, askedAfter, curveFromTaps, forecast, type RatingKey, type StoredEvent } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Textarea } from 'primeng/textarea';
@@ -72,7 +62,7 @@ const kinds: Record<RatingKey, string> = {
               }}</span>
             </h2>
             <ek-chart class="chart" [figure]="drawing()" [redraw]="theme()" [label]="t('log.curve-label')" />
-            <p class="quiet from-taps">{{ t(again() ? 'log.two-runs' : 'log.from-taps') }}</p>
+            <p class="quiet from-taps">{{ t(actual()?.again ? 'log.two-runs' : 'log.from-taps') }}</p>
           </section>
           <section class="panel rate">
             <h2>
@@ -95,8 +85,7 @@ const kinds: Record<RatingKey, string> = {
                   ><strong>{{ t('rating.' + k + '.name') }}</strong></span
                 >
                 <ek-rating-scale
-                  [label]="t('rating.' + k + '.name')"
-                  [steps]="steps(k)"
+                  [of]="k"
                   [value]="c.outcome?.ratings?.[k] ?? null"
                   [predicted]="guess()[k]"
                   [tint]="tints[k]"
@@ -220,21 +209,21 @@ export class CookPage {
   readonly guess = computed(() => forecast(this.cook()!.plan));
   readonly note = signal<string | null>(null);
   readonly tints = tints;
-  readonly keys = computed(() => ratingKeys.filter((k) => k !== 'meat' || (this.cook()?.plan.meats.length ?? 0) > 0));
+  readonly keys = computed(() => {
+    const c = this.cook();
+    return c ? askedAfter(c.plan) : [];
+  });
   readonly plannedTotal = computed(() => this.cook()?.plan.steps.reduce((m, s) => m + s.minutes, 0) ?? 0);
   readonly plannedServe = computed(() => (this.cook()?.startedMs ?? 0) + this.plannedTotal() * 60_000);
   readonly happened = computed(
     () => this.cook()?.events.filter((e) => !['done', 'gauge', 'timer-stop'].includes(e.kind)) ?? [],
   );
-  /** The lid was locked again in the middle. */
-  readonly again = computed(() => restarts(keptEvents(this.cook()?.events ?? [])).length > 0);
   figure(e: StoredEvent): string {
     if (e.value === undefined) return '';
     const unit = { core: ' °C', weight: ' g', timer: ' min', rescued: ' min' }[e.kind as string] ?? '';
     return `${this.fmt.number(e.value, e.kind === 'core' ? 1 : 0)}${unit}`;
   }
   pattern = (k: RatingKey): string => patternOf(kinds[k]);
-  steps = (k: RatingKey): string[] => ratingScales[k].map((s) => this.words(`rating.${k}.${s}`));
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 
   readonly drawing = computed((): (() => Figure) => {

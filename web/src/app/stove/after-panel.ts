@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { ratingKeys, ratingScales, type Cook, type Outcome, type RatingKey, type Ratings } from '@einkorn/core';
-import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { askedAfter, type Cook, type Outcome, type RatingKey, type Ratings } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Textarea } from 'primeng/textarea';
@@ -20,12 +20,7 @@ import { RatingScale } from '../ui/rating-scale';
       @for (k of keys(); track k) {
         <div class="scale">
           <strong>{{ t('rating.' + k + '.name') }}</strong>
-          <ek-rating-scale
-            [label]="t('rating.' + k + '.name')"
-            [steps]="steps(k)"
-            [value]="ratings()[k] ?? null"
-            (chosen)="rate(k, $event)"
-          />
+          <ek-rating-scale [of]="k" [value]="ratings()[k] ?? null" (chosen)="rate(k, $event)" />
         </div>
       }
       @if (cook().plan.meats[0]; as meat) {
@@ -116,13 +111,8 @@ export class AfterPanel {
   readonly kept = output<Outcome>();
   readonly undone = output();
   readonly fmt = inject(Format);
-  private readonly transloco = inject(TranslocoService);
 
-  /** A dish without meat is not asked about it. */
-  readonly keys = computed(() => ratingKeys.filter((k) => k !== 'meat' || this.cook().plan.meats.length > 0));
-  steps(key: RatingKey): string[] {
-    return ratingScales[key].map((s) => this.transloco.translate(`rating.${key}.${s}`));
-  }
+  readonly keys = computed(() => askedAfter(this.cook().plan));
   rate(key: RatingKey, value: number): void {
     this.ratings.update((r) => ({ ...r, [key]: value }));
   }

@@ -3,6 +3,7 @@ import type { Outlook } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
+import { narrow } from '../ui/narrow';
 import type { OutlookTold } from './outlook-told';
 
 /** What has changed against the plan, in one sentence, and the tap that takes what follows from it. */
@@ -20,11 +21,15 @@ import type { OutlookTold } from './outlook-told';
       </span>
       @if (told().take === 'hold') {
         <p-button
+          [size]="narrow() ? 'large' : undefined"
+          [fluid]="narrow()"
           [label]="t('outlook.take', { min: fmt.minutes(outlook().holdMin) })"
           (onClick)="holdTaken.emit(outlook().holdMin)"
         />
       } @else if (told().take === 'first') {
         <p-button
+          [size]="narrow() ? 'large' : undefined"
+          [fluid]="narrow()"
           [label]="t('outlook.take-first', { min: fmt.minutes(outlook().firstMoreMin) })"
           (onClick)="firstTaken.emit(outlook().firstMoreMin)"
         />
@@ -57,6 +62,9 @@ import type { OutlookTold } from './outlook-told';
       .outlook {
         flex-wrap: wrap;
       }
+      p-button {
+        flex: 1 1 100%;
+      }
     }
   `,
 })
@@ -67,6 +75,8 @@ export class OutlookNote {
   readonly holdTaken = output<number>();
   /** what the first of two stages lacks, min */
   readonly firstTaken = output<number>();
+  /** a wet thumb on a phone gets the whole width */
+  readonly narrow = narrow();
   readonly fmt = inject(Format);
   private readonly transloco = inject(TranslocoService);
   readonly alarming: readonly Outlook['advice'][] = ['open-now', 'meat-needs-more', 'first-short'];

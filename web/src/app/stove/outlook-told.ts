@@ -1,4 +1,5 @@
-import { isBroken, type Cook, type Outlook, type Replanned, type StoredEvent } from '@einkorn/core';
+import { lockedAgain, type Cook, type Outlook, type Replanned, type StoredEvent } from '@einkorn/core';
+import { lidOf } from './panels';
 
 /** What the outlook of a running cook comes down to for the one who stands at it. */
 export interface OutlookTold {
@@ -28,8 +29,9 @@ export function outlookTold(
 ): OutlookTold {
   const find = (id: string) => timed.steps.find((s) => s.step.id === id);
   const told = (kind: StoredEvent['kind']): boolean => kept.some((e) => e.kind === kind);
-  const lidAhead = cook.plan.firstStage !== null && !find('lock')?.done;
-  const up = find(lidAhead ? 'first-heat' : 'heat-up');
+  const lid = lidOf(timed);
+  const lidAhead = lid === 'first-heat';
+  const up = find(lid);
   const hold = find('hold');
   const planned = (cook.plan.grain ?? cook.plan.pasta)?.sauce;
   const opened = told('valve-open') || (find('first-vent')?.done ?? false);
@@ -41,12 +43,7 @@ export function outlookTold(
     hold !== undefined &&
     nowMs < hold.endMs;
   return {
-    key: `outlook.${keyOf(
-      o,
-      timed.steps.some((s) => isBroken(s.step, 'heat-up')),
-      lidAhead,
-      opened,
-    )}`,
+    key: `outlook.${keyOf(o, lockedAgain(timed), lidAhead, opened)}`,
     // Against the plan of this run: a pot that was locked again comes up from warm.
     lateMin: up ? Math.round(((up.done ? up.endMs : nowMs) - up.startMs) / 60_000 - up.step.minutes) : 0,
     take: o.advice === 'first-short' ? (lidAhead && opened ? 'first' : null) : canTake ? 'hold' : null,

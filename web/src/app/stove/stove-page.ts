@@ -21,6 +21,7 @@ import {
   runsByItself,
   schedule,
   type Cook,
+  type Detour,
   type Outcome,
   type Ratings,
   type StoredEvent,
@@ -32,11 +33,11 @@ import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { MiniPot } from '../ui/mini-pot';
+import { narrow } from '../ui/narrow';
 import { AfterPanel } from './after-panel';
 import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
-import { narrow } from '../ui/narrow';
 import { OutlookNote } from './outlook-note';
 import { outlookTold } from './outlook-told';
 import { lidBackMin, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
@@ -174,8 +175,10 @@ export class StovePage {
     this.minute();
     const c = this.cook()!;
     const now = untracked(this.now);
-    const { lockMs, locked, planned, taps } = this.run(c);
-    const ahead = this.lid() === 'heat-up' ? (this.outlook()?.curve ?? null) : null;
+    // The timed steps are new with every tick of the clock; what is drawn of them changes with a tap or by the minute.
+    const { lockMs, locked, planned, taps, lid } = untracked(() => this.run(c));
+    const coming = this.outlook()?.curve ?? null;
+    const ahead = lid === 'heat-up' ? coming : null;
     const needle = c.events.filter(
       (e) => e.kind === 'gauge' && e.value !== undefined && e.atMs >= lockMs && e.atMs <= now,
     );
@@ -198,8 +201,9 @@ export class StovePage {
     const first = timed && this.lid() === 'first-heat' ? firstCurveFromTaps(c, timed) : null;
     const lid = first ? 'first-heat' : 'heat-up';
     const lockMs = timed?.steps.find((s) => s.step.id === lid)?.startMs ?? c.startedMs;
-    if (first) return { lockMs, locked: this.sinceLidMin() > 0, planned: c.plan.firstStage!.curve!, taps: first };
-    return { lockMs, locked: this.afterLid(), planned: c.plan.curve, taps: curveFromTaps(c) };
+    return first
+      ? { lid, lockMs, locked: this.sinceLidMin() > 0, planned: c.plan.firstStage!.curve!, taps: first }
+      : { lid, lockMs, locked: this.afterLid(), planned: c.plan.curve, taps: curveFromTaps(c) };
   }
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 
@@ -321,17 +325,18 @@ export class StovePage {
   /** What was wrong is written down; what is done about it goes into the clock of this cook. */
   tell(x: PutRight): void {
     this.send(x.kind, x.note ? { note: x.note.slice(0, 500) } : {});
-    if (x.clock) {
-      const { minutes, holdMin, addMl, lid } = x.clock;
-      this.send('rescued', {
-        value: minutes,
-        note: x.doing.slice(0, 500),
-        ...(holdMin === undefined ? {} : { holdMin }),
-        ...(addMl === undefined ? {} : { addMl }),
-        ...(lid === undefined ? {} : { step: lid }),
-      });
-    }
+    if (x.clock) this.rescued(x.clock, x.doing);
     this.dialog.set(null);
+  }
+  /** What is done about it, and its time, as one event. */
+  private rescued({ minutes, holdMin, addMl, lid }: Detour, doing: string): void {
+    this.send('rescued', {
+      value: minutes,
+      note: doing.slice(0, 500),
+      ...(holdMin === undefined ? {} : { holdMin }),
+      ...(addMl === undefined ? {} : { addMl }),
+      ...(lid === undefined ? {} : { step: lid }),
+    });
   }
   /** Minutes under the lid, for the questions of a rescue. */
   readonly sinceLidMin = computed(() => sinceLidMin(this.timed(), this.now()));
@@ -344,7 +349,7 @@ export class StovePage {
   /** A first stage that was ended early goes back under its lid for what it lacks. */
   takeFirst(holdMin: number): void {
     const note = this.words('outlook.first-again', { min: this.fmt.minutes(holdMin) });
-    this.send('rescued', { step: 'first-heat', holdMin, value: lidBackMin, note });
+    this.rescued({ minutes: lidBackMin, holdMin, lid: 'first-heat' }, note);
   }
   takeHold(holdMin: number): void {
     this.send('hold-min', { note: String(holdMin) });

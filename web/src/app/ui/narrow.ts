@@ -1,14 +1,13 @@
-import { DestroyRef, inject, signal, type Signal } from '@angular/core';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { inject, type Signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { map } from 'rxjs';
 
-/** The width under which panels stand under each other, as in the style sheets. */
-const narrowPx = 760;
-
-/** Whether this is a phone's width, kept up to date while the component lives. */
-export function narrow(): Signal<boolean> {
-  const query = matchMedia(`(max-width: ${narrowPx}px)`);
-  const is = signal(query.matches);
-  const changed = (e: MediaQueryListEvent): void => is.set(e.matches);
-  query.addEventListener('change', changed);
-  inject(DestroyRef).onDestroy(() => query.removeEventListener('change', changed));
-  return is.asReadonly();
-}
+/** Whether this is a phone's width, under which panels stand under each other as in the style sheets. */
+export const narrow = (): Signal<boolean> =>
+  toSignal(
+    inject(BreakpointObserver)
+      .observe('(max-width: 760px)')
+      .pipe(map((x) => x.matches)),
+    { requireSync: true },
+  );

@@ -1,11 +1,14 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ratingScales, type RatingKey } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
 
 /** Five named steps: hollow dot = predicted, solid dot = what the cook said. */
 @Component({
   selector: 'ek-rating-scale',
+  imports: [TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="steps" role="radiogroup" [attr.aria-label]="label()">
+    <div *transloco="let t" class="steps" role="radiogroup" [attr.aria-label]="t('rating.' + of() + '.name')">
       @for (s of steps(); track $index) {
         <button
           type="button"
@@ -17,7 +20,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
           (click)="chosen.emit($index)"
           (keydown)="key($event, $index)"
         >
-          {{ s }}
+          {{ t('rating.' + of() + '.' + s) }}
           <span class="dots" aria-hidden="true">
             @if (predicted() === $index) {
               <i class="hollow"></i>
@@ -74,8 +77,8 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   `,
 })
 export class RatingScale {
-  readonly label = input.required<string>();
-  readonly steps = input.required<readonly string[]>();
+  readonly of = input.required<RatingKey>();
+  readonly steps = computed(() => ratingScales[this.of()]);
   readonly value = input.required<number | null>();
   readonly predicted = input<number | null>(null);
   readonly tint = input('var(--steam-tint)');
