@@ -1,9 +1,19 @@
 import { readFileSync } from 'node:fs';
 import * as z from 'zod';
-import { evaluate, plan, Problem, readDish, readKitchen, dishSchema, planSchema, type Texture } from '@einkorn/core';
+import {
+  card,
+  evaluate,
+  plan,
+  Problem,
+  readDish,
+  readKitchen,
+  dishSchema,
+  planSchema,
+  type Texture,
+} from '@einkorn/core';
 
 const usage =
-  'plan -- DISH.json [--mode solve|evaluate] [--pot ID] [--altitude M] [--texture firm|fluffy|soft] [--pretty] | --schema dish|plan';
+  'plan -- DISH.json [--mode solve|evaluate] [--pot ID] [--altitude M] [--texture firm|fluffy|soft] [--pretty|--text] | --schema dish|plan';
 
 interface Args {
   file?: string;
@@ -12,6 +22,8 @@ interface Args {
   altitude?: number;
   texture?: Texture;
   pretty: boolean;
+  /** the plan as a cook would write it on a card, instead of JSON */
+  text: boolean;
   schema?: 'dish' | 'plan';
 }
 
@@ -24,10 +36,11 @@ function oneOf<const T extends string>(name: string, value: string | undefined, 
 }
 
 function readArgs(argv: string[]): Args {
-  const out: Args = { mode: 'solve', pretty: false };
+  const out: Args = { mode: 'solve', pretty: false, text: false };
   for (let i = 0; i < argv.length; i++) {
     const a = argv[i]!;
     if (a === '--pretty') out.pretty = true;
+    else if (a === '--text') out.text = true;
     else if (a === '--mode') out.mode = oneOf('--mode', argv[++i], ['solve', 'evaluate']);
     else if (a === '--texture') out.texture = oneOf('--texture', argv[++i], ['firm', 'fluffy', 'soft']);
     else if (a === '--schema') out.schema = oneOf('--schema', argv[++i], ['dish', 'plan']);
@@ -79,7 +92,9 @@ export function main(argv: string[]): number {
       ...(args.altitude === undefined ? {} : { altitudeM: args.altitude }),
     });
     const options = args.texture ? { texture: args.texture } : {};
-    write(args.mode === 'evaluate' ? evaluate(dish, kitchen, options) : plan(dish, kitchen, options));
+    const planned = args.mode === 'evaluate' ? evaluate(dish, kitchen, options) : plan(dish, kitchen, options);
+    if (args.text) process.stdout.write(`${card(dish, planned)}\n`);
+    else write(planned);
     return 0;
   } catch (e) {
     const error =

@@ -27,6 +27,8 @@ export { scaleToPot } from './plan/scale';
 export * from './plan/document';
 export { starchOf, worstMeat, type Starch } from './plan/verdict';
 export { plan, evaluate, type PlanOptions } from './plan/plan';
+export { solvePlan } from './plan/solve-plan';
+export { card } from './plan/card';
 export { compareSchools, type School } from './plan/schools';
 export { donenessMap, type DonenessMap } from './plan/map';
 export { uncertainty, type Uncertainty } from './plan/uncertainty';

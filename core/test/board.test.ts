@@ -1,11 +1,14 @@
 import type { Dish, Family } from '../src/dish/schema';
 import { fryPlan, fryMinutes } from '../src/plan/fry';
-import { finishPlan, heldBack } from '../src/plan/finish';
+import { setBench } from '../src/plan/bench';
+import type { FinishStep } from '../src/plan/document';
+import { finishPlan, heldBack, type FinishInput } from '../src/plan/finish';
 import { gather, sharesWater, type Item } from '../src/plan/gather';
 import { placeOf } from '../src/plan/place';
 import { plan } from '../src/plan/plan';
+import { cookWith } from '../src/plan/solve';
 import { baseAreaCm2, pots } from '../src/pot/profile';
-import { board as named, type Thing } from './helpers/board';
+import { board as named, itemOf, type Thing } from './helpers/board';
 import { demo, demoDish } from './helpers/demo';
 import { hut, plainRice, turkeyRice } from './helpers/dishes';
 
@@ -25,8 +28,17 @@ const starchOf: Partial<Record<Family, Thing>> = {
 /** One thing beside the starch (and the broth) of a family, as it stands on the board. */
 const one = (family: Family, thing: Thing): { g: ReturnType<typeof gather>; item: Item } => {
   const g = gather(board(family, thing, starchOf[family] ?? { food: 'rice-long' }, { food: 'broth' }));
-  return { g, item: g.items[0]! };
+  return { g, item: itemOf(g, 'i0') };
 };
+
+/** The finish of a dish after three minutes at pressure and a quick release. */
+const finishOf = (dish: Dish, more: Partial<FinishInput> = {}): FinishStep[] => {
+  const b = setBench(dish, hut);
+  const { run } = cookWith(b, 450, { pressure: 'high', holdMin: 3, release: { kind: 'quick' } }).chosen;
+  const input = { run, pot, altitudeM: hut.altitudeM, hasMeat: true, bigBatch: false, topUpMl: 0, ...more };
+  return finishPlan(b.g, input);
+};
+const codesOf = (dish: Dish, more: Partial<FinishInput> = {}): string[] => finishOf(dish, more).map((f) => f.code);
 
 describe('what joins when, and in what state it meets the lid', () => {
   const rows: [Family, Thing, Item['joins'], Item['state']][] = [
@@ -38,7 +50,15 @@ describe('what joins when, and in what state it meets the lid', () => {
     ['one-pot-grain', { food: 'spice-ground' }, 'fry', 'raw'],
     ['one-pot-grain', { food: 'spice-whole' }, 'stack', 'raw'],
     ['one-pot-grain', { food: 'wine-white' }, 'fry', 'raw'],
-    ['one-pot-grain', { food: 'ghee' }, 'fry', 'raw'],
+    // Fat alone is nothing to fry.
+    ['one-pot-grain', { food: 'ghee' }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'tomato', joins: 'fry' }, 'fry', 'mush'],
+    ['one-pot-grain', { food: 'onion', prep: { brown: 'brown' } }, 'fry', 'browned'],
+    ['rack-over-grain', { food: 'chicken-thigh' }, 'fry', 'part-seared'],
+    ['rack-over-grain', { food: 'chicken-thigh', prep: { state: 'raw' } }, 'stack', 'raw'],
+    ['biryani', { food: 'yogurt' }, 'stack', 'raw'],
+    ['layered-pasta', { food: 'cheese-hard' }, 'finish', 'raw'],
+    ['layered-pasta', { food: 'cheese-soft' }, 'stack', 'raw'],
     ['one-pot-grain', { food: 'chicken-thigh' }, 'fry', 'part-seared'],
     ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 20 } }, 'fry', 'part-seared'],
     ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 6 } }, 'fry', 'browned'],
@@ -128,7 +148,10 @@ describe('where it lies', () => {
     ['one-pot-grain', { food: 'tomato-sauce' }, 'top'],
     ['one-pot-grain', { food: 'soy-sauce' }, 'liquid'],
     ['one-pot-grain', { food: 'beans-canned' }, 'base'],
-    ['one-pot-grain', { food: 'cream-heavy', joins: 'stack' }, 'top'],
+    ['one-pot-grain', { food: 'cream-heavy', joins: 'stack' }, 'liquid'],
+    ['biryani', { food: 'yogurt' }, 'base'],
+    ['biryani', { food: 'milk' }, 'top'],
+    ['biryani', { food: 'herb-fresh' }, 'top'],
     ['one-pot-grain', { food: 'salt' }, 'liquid'],
     ['steamed-side', { food: 'broccoli' }, 'rack'],
     ['casserole', { food: 'zucchini' }, 'base'],
@@ -180,8 +203,8 @@ describe('the pan', () => {
       'oil-olive',
       'beef-ground',
       'chicken-thigh',
-      'onion',
       'celery',
+      'onion',
       'garlic',
       'spice-ground',
       'rice-long',
@@ -198,10 +221,12 @@ describe('the pan', () => {
       'every-kernel-coated',
       'reduced',
     ]);
-    expect(steps.map((s) => s.minutes)).toEqual([4, 4, 5, 4, 1, 0.75, 0.5, 1.5, 0]);
+    // 200 g of thighs for colour: 3 min and 1.5 min a kilo on this plate.
+    const stirred = (3 + 1.5 * 0.2) * (920 / (pot.powerW * pot.efficiency));
+    expect(steps.map((s) => s.minutes)).toEqual([4, 4, stirred, 4, 1, 0.75, 0.5, 1.5, 0]);
     expect(steps.map((s) => s.order)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
     expect(steps.every((s) => s.trouble === undefined)).toBe(true);
-    expect(fryMinutes(steps)).toBeCloseTo(20.75 + 1.5, 9);
+    expect(fryMinutes(steps)).toBeCloseTo(15.75 + stirred + 1.5, 9);
     expect(fryMinutes([])).toBe(0);
   });
   test('a piece covers its mass over density and thickness; what is over 85 % of the base goes in batches', () => {
@@ -209,7 +234,7 @@ describe('the pan', () => {
       fry(
         board(
           'one-pot-grain',
-          { food: 'chicken-thigh', amount: { value: grams, unit: 'g' }, prep: { thicknessMm } },
+          { food: 'chicken-thigh', amount: { value: grams, unit: 'g' }, prep: { thicknessMm, brown: 'half' } },
           { food: 'rice-long' },
         ),
       )[0]!;
@@ -219,6 +244,11 @@ describe('the pan', () => {
     expect(pieces(fits - 5, 20).batches).toBeUndefined();
     const two = pieces(fits + 5, 20);
     expect([two.batches, two.minutes, two.takeOut, two.takeOutWhy]).toEqual([2, 10, true, 'base-is-needed']);
+    // Stirred for colour alone they go in together.
+    const stirred = fry(
+      board('one-pot-grain', { food: 'chicken-thigh', g: fits + 5, prep: { thicknessMm: 20 } }, { food: 'rice-long' }),
+    )[0]!;
+    expect([stirred.batches, stirred.takeOut]).toEqual([undefined, false]);
     expect(two.coverCm2).toBeCloseTo((fits + 5) / density / 2 / 2, 6);
     expect(pieces(fits - 5, 20).takeOut).toBe(false);
   });
@@ -249,6 +279,50 @@ describe('the pan', () => {
       [false, null],
     ]);
   });
+  test('fat alone is no list', () => {
+    expect(fry(board('one-pot-grain', { food: 'oil-olive' }, { food: 'rice-long' }))).toEqual([]);
+  });
+  test('on a rack it gets its colour from the pan: well browned first, unless it is said to be raw, frozen or cooked', () => {
+    const rack = (prep = {}) =>
+      fry(
+        board('rack-over-grain', { food: 'chicken-thigh', prep: { thicknessMm: 24, ...prep } }, { food: 'rice-red' }),
+      );
+    expect(rack()[0]).toMatchObject({ until: 'well-browned', aim: 'brown', takeOut: true });
+    expect(rack()[0]!.minutes).toBeCloseTo(6 * 1.4, 9);
+    for (const state of ['raw', 'frozen', 'half-frozen', 'cooked'] as const) expect(rack({ state })).toEqual([]);
+  });
+  test('eggs in a dish with fat are scrambled first, taken out, and come back at the end', () => {
+    const d = board('one-pot-grain', { food: 'egg' }, { food: 'oil-olive' }, { food: 'onion' }, { food: 'rice-long' });
+    const steps = fry(d);
+    expect(steps.map((s) => s.until)).toEqual(['fat-hot', 'egg-set', 'translucent']);
+    expect(steps[1]).toMatchObject({ takeOut: true, takeOutWhy: 'back-at-the-end' });
+    expect(codesOf(d)).toContain('back');
+    expect(heldBack(gather(d))).toEqual([{ ingredient: 'i0', until: 'finish', why: 'fried-and-back' }]);
+    // In their shell, on a rack or without fat they are not.
+    const whole = board(
+      'one-pot-grain',
+      { food: 'egg', prep: { shape: 'whole' } },
+      { food: 'oil-olive' },
+      { food: 'onion' },
+      { food: 'rice-long' },
+    );
+    expect(fry(whole).map((s) => s.until)).toEqual(['fat-hot', 'translucent']);
+  });
+  test('what is fried and comes back: cooked through for the end, or on top before the lid', () => {
+    const d = (back: 'finish' | 'top') =>
+      board(
+        'one-pot-grain',
+        { food: 'chicken-breast', back, prep: { thicknessMm: 20 } },
+        { food: 'oil-olive' },
+        { food: 'rice-long' },
+      );
+    const [, end] = fry(d('finish'));
+    expect(end).toMatchObject({ until: 'cooked-through', takeOutWhy: 'back-at-the-end' });
+    expect(gather(d('finish')).items.find((i) => i.food.id === 'chicken-breast')!.joins).toBe('finish');
+    expect(fry(d('top'))[1]).toMatchObject({ takeOutWhy: 'lies-on-top' });
+    const top = gather(d('top'));
+    expect(placeOf(top, itemOf(top, 'i0'))).toBe('top');
+  });
   test('a cook’s own order is kept, and what it costs is said', () => {
     const d = (order: string[]): Dish => ({
       ...board(
@@ -277,8 +351,8 @@ describe('the pan', () => {
 });
 
 describe('after the pin', () => {
-  const codes = (dish: Dish, meat = true): string[] => finishPlan(gather(dish), meat).map((f) => f.code);
-  test('open, thermometer, what cooks on the heat left, what only melts, herbs, the crust, then rest and fork', () => {
+  const codes = codesOf;
+  test('open, thermometer, what cooks on the heat left, what only melts, herbs, crisp things, then rest and fork', () => {
     const d = board(
       'one-pot-grain',
       { food: 'rice-long' },
@@ -289,38 +363,74 @@ describe('after the pin', () => {
       { food: 'nuts' },
       { food: 'chicken-thigh' },
     );
-    expect(codes(d)).toEqual(['open', 'check', 'stir-in', 'slurry', 'dairy', 'herbs', 'topping', 'rest', 'fork']);
-    expect(codes(d, false)).not.toContain('check');
-    expect(finishPlan(gather(d), true).map((f) => f.order)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
-    expect(finishPlan(gather(d), true, true).map((f) => f.code)).toContain('wide-dish');
-    const by = Object.fromEntries(finishPlan(gather(d), true).map((f) => [f.code, f]));
+    expect(codes(d)).toEqual(['open', 'check', 'stir-in', 'slurry', 'dairy', 'herbs', 'scatter', 'rest', 'fork']);
+    expect(codes(d, { hasMeat: false })).not.toContain('check');
+    expect(finishOf(d).map((f) => f.order)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
+    expect(codes(d, { bigBatch: true })).toContain('wide-dish');
+    const by = Object.fromEntries(finishOf(d).map((f) => [f.code, f]));
     expect(foodsOf(d, by['stir-in']!.ingredients)).toEqual(['spinach']);
-    expect(foodsOf(d, by['topping']!.ingredients)).toEqual(['nuts']);
+    expect(foodsOf(d, by['scatter']!.ingredients)).toEqual(['nuts']);
     expect(foodsOf(d, by['dairy']!.ingredients)).toEqual(['cheese-hard']);
     expect(foodsOf(d, by['herbs']!.ingredients)).toEqual(['herb-fresh']);
-    expect([by['rest']!.minutes, by['fork']!.minutes, by['topping']!.minutes]).toEqual([4, 1, 10]);
+    expect([by['rest']!.minutes, by['fork']!.minutes]).toEqual([4, 1]);
+    // Strong heat only where a crust belongs.
+    const baked = board('casserole', { food: 'rice-long' }, { food: 'beef-stew' }, { food: 'breadcrumbs' });
+    expect(finishOf(baked).find((f) => f.code === 'topping')).toMatchObject({ minutes: 10, ingredients: ['i2'] });
   });
   const foodsOf = (d: Dish, ids: readonly string[]): string[] =>
     ids.map((id) => d.ingredients.find((i) => i.id === id)!.food);
-  test('frozen peas need longer than leaves; seafood its four minutes', () => {
-    const stir = (food: string) =>
-      finishPlan(gather(board('one-pot-grain', { food: 'rice-long' }, { food })), false)[1]!;
+  test('frozen peas need longer than leaves, florets heat; raw seafood at least its four minutes and a thermometer', () => {
+    const stir = (food: string) => finishOf(board('one-pot-grain', { food: 'rice-long' }, { food, g: 60 }))[2]!;
     expect([stir('peas-frozen').minutes, stir('mixed-frozen').minutes, stir('spinach').minutes]).toEqual([5, 5, 1.5]);
-    const both = board('one-pot-grain', { food: 'rice-long' }, { food: 'spinach' }, { food: 'peas-frozen' });
-    expect(finishPlan(gather(both), false)[1]).toMatchObject({ minutes: 5, ingredients: ['i1', 'i2'] });
-    const shrimp = finishPlan(
-      gather(board('one-pot-grain', { food: 'rice-long' }, { food: 'shrimp', joins: 'finish' })),
-      true,
+    expect(stir('broccoli')).toMatchObject({ code: 'florets', minutes: 4.5, heat: 'saute', lidOn: true });
+    const both = board(
+      'one-pot-grain',
+      { food: 'rice-long' },
+      { food: 'spinach', g: 20 },
+      { food: 'peas-frozen', g: 20 },
     );
-    expect(shrimp.find((f) => f.code === 'seafood')).toMatchObject({ minutes: 4, ingredients: ['i1'] });
+    expect(finishOf(both)[2]).toMatchObject({ minutes: 5 });
+    const shrimp = finishOf(board('one-pot-grain', { food: 'rice-long' }, { food: 'shrimp', joins: 'finish' }));
+    const raw = shrimp.find((f) => f.code === 'seafood')!;
+    expect(raw.minutes).toBeGreaterThanOrEqual(4);
+    expect(raw).toMatchObject({ heat: 'saute', minimumC: 63, ingredients: ['i1'] });
+    expect(shrimp.find((f) => f.code === 'check-finish')).toMatchObject({ minimumC: 63, ingredients: ['i1'] });
+    const warm = finishOf(
+      board('one-pot-grain', { food: 'rice-long' }, { food: 'shrimp', joins: 'finish', prep: { state: 'cooked' } }),
+    ).find((f) => f.code === 'seafood-cooked')!;
+    expect(warm.minutes).toBeLessThan(raw.minutes!);
+  });
+  test('the mixture has a temperature after each addition, and what went cold is kept warm under the lid', () => {
+    const d = (g: number) =>
+      board('casserole', { food: 'rice-long' }, { food: 'beef-stew' }, { food: 'mixed-frozen', g });
+    const at = (g: number) => finishOf(d(g)).find((f) => f.code === 'stir-in')!.tempC!;
+    expect(at(100)).toBeGreaterThan(at(300) + 8);
+    expect(finishOf(d(60)).map((f) => f.code)).not.toContain('warm');
+    const steps = finishOf(d(700));
+    expect(steps.find((f) => f.code === 'stir-in')!.tempC!).toBeLessThan(63);
+    const warm = steps.find((f) => f.code === 'warm')!;
+    expect(['keep-warm', 'saute']).toContain(warm.heat);
+    expect(warm.minutes!).toBeGreaterThan(2);
+    expect(warm.tempC!).toBeGreaterThanOrEqual(63);
+  });
+  test('raw meat at the end is a stop, an egg is brought to its minimum, leftovers are heated again', () => {
+    const raw = plan(board('one-pot-grain', { food: 'rice-long' }, { food: 'chicken-breast', joins: 'finish' }), hut);
+    expect(raw.warnings[0]).toMatchObject({ code: 'raw-at-finish', severity: 'stop' });
+    expect(raw.proposals[0]).toMatchObject({ code: 'under-the-lid', stops: 0 });
+    const egg = finishOf(board('one-pot-pasta', { food: 'penne' }, { food: 'egg', joins: 'finish' }));
+    expect(egg.find((f) => f.code === 'egg-raw')).toMatchObject({ minimumC: 71 });
+    const again = finishOf(board('one-pot-pasta', { food: 'penne' }, { food: 'chicken-cooked', joins: 'finish' }));
+    expect(again.find((f) => f.code === 'reheat')).toMatchObject({ minimumC: 74, heat: 'saute' });
   });
   test('risotto simmers and is served; pasta stands; soup and roots are served at once', () => {
     expect(codes(demoDish('guinea-fowl-mushroom-risotto')).slice(0, 3)).toEqual(['open', 'check', 'simmer']);
     expect(codes(demoDish('guinea-fowl-mushroom-risotto')).at(-1)).toBe('serve');
     expect(codes(demoDish('pork-fennel-bean-rigatoni')).at(-1)).toBe('stand');
     expect(codes(demoDish('rabbit-mustard-orzo-soup')).at(-1)).toBe('serve');
-    expect(codes(demoDish('small-potatoes-rack'), false)).toEqual(expect.arrayContaining(['open', 'serve']));
-    expect(codes(plainRice(), false)).toEqual(['open', 'rest', 'fork']);
+    expect(codes(demoDish('small-potatoes-rack'), { hasMeat: false })).toEqual(
+      expect.arrayContaining(['open', 'serve']),
+    );
+    expect(codes(plainRice(), { hasMeat: false })).toEqual(['open', 'rest', 'fork']);
   });
   test('why each thing waits', () => {
     const why = (thing: Thing): string =>

@@ -96,7 +96,6 @@ describe('the centre of a piece follows the series', () => {
         dtS: 1,
         releaseAt: seconds + 1,
         place: 'liquid',
-        cautious: false,
         restS: 0,
       };
       const theta = (toC - cookPiece(input).openCoreC) / (toC - fromC);
@@ -131,7 +130,6 @@ test('a frozen piece needs the heat of thawing first: Plank’s time within a th
     dtS: 1,
     releaseAt: 7200,
     place: 'liquid',
-    cautious: false,
     restS: 0,
     trace,
   });

@@ -71,7 +71,6 @@ test.each(cases)('%s, %s of %d mm, %s, on the %s: the lump takes what conduction
       dtS: 1,
       releaseAt: at + 1,
       place: c[4] === 'rack' ? 'steam' : 'liquid',
-      cautious: false,
       restS: 0,
     });
     // The lump along the same temperatures, with the constants that the planner gave it.

@@ -109,7 +109,10 @@ describe('frying', () => {
     expect(p.deglaze!.enough).toBe(true);
   });
   test('meat for a full base goes in batches and waits in a bowl, with the reason', () => {
-    const many = withIngredient(turkeyRice(), 'turkey', { amount: { value: 1500, unit: 'g' } });
+    const many = withIngredient(turkeyRice(), 'turkey', {
+      amount: { value: 1500, unit: 'g' },
+      prep: { shape: 'cube', thicknessMm: 25, brown: 'half' },
+    });
     const f = plan(many, hut).fry.find((x) => x.ingredient === 'turkey')!;
     expect(f.batches!).toBeGreaterThan(1);
     expect(f.takeOut).toBe(true);
@@ -123,7 +126,7 @@ describe('frying', () => {
     expect(f(brown).aim).toBe('half');
     expect(f(brown).minutes).toBeGreaterThan(f(turkeyRice()).minutes);
     const log = (d: Dish): number =>
-      plan(withOverrides(d, { holdMin: 0, release: { kind: 'quick' } }), hut).meats[0]!.coreC;
+      plan(withOverrides(d, { holdMin: 0, release: { kind: 'quick' } }), hut).meats[0]!.lossShare;
     expect(log(brown)).toBeGreaterThan(log(turkeyRice()));
   });
 });

@@ -61,8 +61,8 @@ describe('trouble by its weight', () => {
     [{ meat: 'under' }, 3],
     [{ meat: 'juicy', plant: 'done' }, 0],
     [{ plant: 'soft' }, 3],
-    [{ grain: { done: 0.89, off: 0 } }, 3],
-    [{ grain: { done: 0.9, off: 6 } }, 0],
+    [{ grain: { done: 0.84, off: 0 } }, 3],
+    [{ grain: { done: 0.86, off: 6 } }, 0],
     [{ grain: { done: 1, off: 6.1 } }, 3],
     [{ grain: { done: 1, off: -6.1 } }, 3],
   ];

@@ -50,7 +50,8 @@ function run({ input }: Golden, cautious: boolean): PieceResult & { exponent: nu
     dtS: 1,
     place: input.place,
     twoFace: input.twoFace ?? false,
-    cautious,
+    // The other program's cautious piece: 8 % thicker, six tenths of the surface.
+    ...(cautious ? { vary: { thickness: 1.08, surface: 0.6, startK: 0, heatUp: 1 } } : {}),
     restS: input.restDur ?? 180,
     ...(input.rest ? { rest: { envC: input.rest.T, hWPerM2K: input.rest.h } } : {}),
   });

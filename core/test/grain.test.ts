@@ -111,7 +111,7 @@ describe('texture', () => {
     texture(long, {
       moisture,
       equivalentMin: equivalent,
-      soakedWhite: false,
+      soakFactor: 1,
       coated: false,
       acidMlPer200g: 0,
       freeShare: 0,
@@ -133,7 +133,7 @@ describe('texture', () => {
     expect(at(0.7, 5).band).toBe('hard');
   });
   test('band edges belong to the wetter band', () => {
-    expect([59.49, 59.5, 63.5, 68, 72.5].map(bandOf)).toEqual(['hard', 'firm', 'fluffy', 'soft', 'mushy']);
+    expect([59.49, 59.5, 63.5, 68, 72.5].map((x) => bandOf(x))).toEqual(['hard', 'firm', 'fluffy', 'soft', 'mushy']);
   });
 });
 

@@ -65,8 +65,22 @@ describe('bad documents say what, where and what to do', () => {
     ['grain in a steamed side', (d) => (d.family = 'steamed-side'), 'grain-not-here', 'ingredients', /rice-long/],
     ['a family that is none', (d) => (d.family = 'risoto'), 'dish-invalid', 'family', /risotto/],
     [
+      'a piece heavier than all of it',
+      (d) => (d.ingredients[1].prep = { pieceG: 900 }),
+      'dish-invalid',
+      'ingredients.1.prep.pieceG',
+      /more than the/,
+    ],
+    [
+      'a shape that is none',
+      (d) => (d.ingredients[1].prep = { shape: 'cubes' }),
+      'dish-invalid',
+      'ingredients.1.prep.shape',
+      /cube/,
+    ],
+    [
       'two grains',
-      (d) => d.ingredients.push({ ...d.ingredients[0], id: 'more' }),
+      (d) => d.ingredients.push({ ...d.ingredients[0], id: 'more', food: 'einkorn' }),
       'two-grains',
       'ingredients',
       /Found/,

@@ -83,6 +83,7 @@ test('meat: done from its line on, not half a minute before it, and never later 
 test('meat that no hold on the map makes safe has no line by a quick release', () => {
   const d = turkeyRice();
   d.ingredients[1] = { ...d.ingredients[1]!, prep: { shape: 'slab', thicknessMm: 80 } };
+  d.overrides = { firstStage: false, holdMin: 5 };
   const { m, at } = mapOf(d);
   expect(m.meatFromMin[0]).toBeNull();
   expect(at(m, 0, 30).meats[0]!.ok).toBe(false);

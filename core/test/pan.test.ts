@@ -47,7 +47,7 @@ test('the plate of the first step is that of the open pot on its fire for so man
 });
 test('two batches are the two halves one after the other', () => {
   const whole = of({ food: 'onion', g: 400 });
-  const halves = of({ food: 'onion', g: 200 }, { food: 'onion', g: 200, id: 'more' });
+  const halves = of({ food: 'onion', g: 200 }, { food: 'onion', g: 200, id: 'more', prep: { shape: 'strip' } });
   const batches = run(whole, step('onion', 10, { batches: 2 }));
   const apart = run(halves, step('onion', 5), step('more', 5));
   expect(batches.foodC).toBeCloseTo(apart.foodC, 9);

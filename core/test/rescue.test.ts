@@ -125,7 +125,15 @@ test('a colder core and a thicker piece need more minutes', () => {
   const lean = [0.755, 0.215, 0.02, 0.01] as const;
   fc.assert(
     fc.property(fc.integer({ min: 12, max: 40 }), fc.integer({ min: 30, max: 70 }), (mm, core) => {
-      const at = (t: number, c: number): number => minutesToReach(t, 'slab', lean, 'poultry', c, 113, 74);
+      const at = (t: number, c: number): number =>
+        minutesToReach({
+          piece: { thicknessMm: t, exponent: 0, cautiousExponent: 0, guessed: false, shape: 'slab' },
+          composition: lean,
+          species: 'poultry',
+          coreC: c,
+          potC: 113,
+          minimumC: 74,
+        });
       if (at(mm, core) > at(mm + 6, core)) bad.push(`thinner at ${mm}`);
       if (at(mm, core) > at(mm, core - 15)) bad.push(`colder at ${core}`);
     }),

@@ -40,16 +40,32 @@ describe('the liquid', () => {
     expect(sauceShare).toBeGreaterThanOrEqual(0.05);
     for (const texture of ['firm', 'soft'] as const) {
       const p = plan(wanting(dish, {}, texture), hut);
-      expect(Math.abs(p.grain!.freeShare - sauceShare)).toBeLessThan(0.006);
+      const finishedG = p.liquid.ledger
+        .find((r) => r.item === 'sauce')!
+        .reason.terms.find((t) => t.label === 'finished-dish')!;
+      // What is stirred in at the end is sauce too, and the film on things is stirred in with it.
+      expect(Math.abs(p.grain!.sauceG! / finishedG.value - sauceShare)).toBeLessThan(0.006);
     }
     const minutes = (texture: Dish['texture']) => plan(wanting(dish, {}, texture), hut).grain!.equivalentMin;
     expect(minutes('soft')).toBeGreaterThan(minutes('firm') + 2);
   });
-  test('leaves pasta a little to stand in, however dry it is wanted', () => {
-    for (const id of ['beef-beetroot-dill-pasta', 'pork-fennel-bean-rigatoni']) {
-      const want = Math.max(0.03, setBench(demoDish(id), hut).g.sauceShare);
-      expect(Math.abs(plan(demoDish(id), hut).pasta!.freeShare - want)).toBeLessThan(0.008);
+  test('leaves pasta four tenths of a gram of sauce for a gram, with the cream that joins at the end; or what covers it', () => {
+    const cream = board(
+      'one-pot-pasta',
+      { food: 'penne', g: 400 },
+      { food: 'cream-heavy', g: 120 },
+      { food: 'broth', g: 800 },
+    );
+    const dry = board('one-pot-pasta', { food: 'penne', g: 400 }, { food: 'broth', g: 800 });
+    for (const d of [cream, dry, demoDish('beef-beetroot-dill-pasta')]) {
+      const p = plan(d, hut);
+      const grams = setBench(d, hut).g.grain!.grams;
+      const bound = p.liquid.addMl <= p.liquid.bounds!.leastMl + 5;
+      if (!bound) expect(Math.abs(p.pasta!.sauceG! / grams - 0.4)).toBeLessThan(0.02);
+      else expect(p.pasta!.sauceG! / grams).toBeGreaterThan(0.38);
     }
+    // The cream is sauce: so much less stands free under the lid.
+    expect(plan(cream, hut).pasta!.freeSauceG).toBeLessThan(plan(dry, hut).pasta!.freeSauceG - 80);
   });
   test('sets the grams of sauce that a cook asks for', () => {
     for (const sauce of [20, 120])
@@ -72,7 +88,7 @@ describe('the liquid', () => {
   });
   test('that no amount can give is said, and the pot is not flooded for it', () => {
     const undone = wanting(plainRice(), { holdMin: 0, release: { kind: 'quick' } }, 'soft');
-    expect(codes(undone)).toContain('texture-missed');
+    expect(codes(undone).some((c) => c === 'texture-missed' || c === 'hard-core')).toBe(true);
     const p = plan(undone, hut);
     expect(p.grain!.freeShare).toBeLessThan(0.25);
     expect(codes(plainRice())).not.toContain('texture-missed');
@@ -83,14 +99,16 @@ describe('the liquid', () => {
       { food: 'water' },
     );
     const drowned = plan(wanting(wet, {}, 'firm'), hut);
-    expect(drowned.liquid.addMl).toBeLessThan(60);
-    expect(drowned.warnings.map((w) => w.code)).toContain('texture-missed');
+    // No more than the pot needs for its steam.
+    expect(drowned.liquid.addMl).toBeLessThanOrEqual(drowned.liquid.bounds!.leastMl + 5);
+    expect(drowned.warnings.map((w) => w.code)).toContain('wetter-by-minimum');
   });
   test('of a dish without a starch: what the pot needs to make steam, or the sauce that is wanted', () => {
     const least = pots.find((p) => p.id === hut.potId)!.minimumLiquidMl[0];
     const roots = board('steamed-side', { food: 'potato', g: 600 }, { food: 'water' });
     const free = 600 * findFood('potato').free[0];
-    expect(plan(roots, hut).liquid.addMl).toBe(roundMl(least - free));
+    // The minimum is met within 3 %.
+    expect(plan(roots, hut).liquid.addMl).toBe(Math.ceil((0.97 * least - free) / 5) * 5);
     const stew: Thing[] = [
       { food: 'beef-stew', g: 2000, prep: { thicknessMm: 30 } },
       { food: 'onion', g: 300 },
@@ -100,10 +118,9 @@ describe('the liquid', () => {
     const given = src.fromItems.reduce((s, x) => s + x.grams, 0);
     const sauce = (g.sauceShare * finishedMass(g, 0) - given + src.filmG) / (1 - g.sauceShare) / src.mainWaterPerMl;
     const needed =
-      (least -
-        g.items.filter((i) => !i.main && i.joins === 'stack').reduce((s, i) => s + i.grams * i.food.free[0], 0)) /
-      src.mainWaterPerMl;
-    expect(plan(dish, hut).liquid.addMl).toBe(roundMl(Math.max(sauce, needed)));
+      0.97 * least -
+      g.items.filter((i) => !i.main && i.joins === 'stack').reduce((s, i) => s + i.grams * i.food.thin[0], 0);
+    expect(plan(dish, hut).liquid.addMl).toBe(sauce > needed ? roundMl(sauce) : Math.ceil(needed / 5) * 5);
   });
   test('five millilitres is what a jug shows', () => {
     expect([0, 2.4, 2.5, 7.6, 481].map(roundMl)).toEqual([0, 0, 5, 10, 480]);
@@ -132,7 +149,7 @@ describe('the program', () => {
       return d;
     };
     for (let mm = 20; mm <= 32; mm += 1.5) expect(plan(slab(mm), hut).meats[0]!.ok).toBe(true);
-    const raw = plan(wanting(slab(32), { holdMin: 0, release: { kind: 'quick' } }), hut);
+    const raw = plan(wanting(slab(32), { holdMin: 0, release: { kind: 'quick' }, firstStage: false }), hut);
     expect([raw.program.holdMin, raw.meats[0]!.ok]).toEqual([0, false]);
   });
 });

@@ -30,7 +30,7 @@ const meat = z.object({
   composition: z.tuple([z.number(), z.number(), z.number(), z.number()]),
   compositionSource: source,
   freezeC: sourced(-4, 0),
-  species: z.enum(['poultry', 'red']),
+  species: z.enum(['poultry', 'red', 'game', 'fish', 'shellfish', 'egg']),
   cut: z.string(),
   tenderCoreMin: sourced(1, 60).optional(),
   // Published minimums lie between 63 and 74 degC.

@@ -1,7 +1,15 @@
 import { findFood } from '../src/food/find';
 import { bowlHistory, bowlLitres } from '../src/grain/bowl';
 import { bedLagS, drinksG, grainTemps, runClock, uptakePerMin } from '../src/grain/clock';
-import { aimIndexOf, pastaBand, sauceBand, texture, wishShift } from '../src/grain/texture';
+import {
+  aimIndexOf,
+  pastaBand,
+  pastaSauceBand,
+  sauceBand,
+  soakFactorOf,
+  texture,
+  wishShift,
+} from '../src/grain/texture';
 import { soakGPerG, uptakeGPerG } from '../src/grain/uptake';
 import type { History } from '../src/pot/history';
 import { standIn } from './helpers/standin';
@@ -11,7 +19,7 @@ const quinoa = findFood('quinoa').grain!;
 const plain = {
   moisture: 0.66,
   equivalentMin: 28,
-  soakedWhite: false,
+  soakFactor: 1,
   coated: false,
   acidMlPer200g: 0,
   freeShare: 0,
@@ -23,6 +31,41 @@ describe('texture index by hand', () => {
   test('at its own reference the index is the moisture and the grain’s own shift', () => {
     expect(texture(rice, plain).index).toBeCloseTo(66, 9);
     expect(texture(findFood('rice-short').grain!, plain).index).toBeCloseTo(70, 9);
+  });
+  test('every rice is centred on its own aim: a right risotto is not soft, a right parboiled rice not firm', () => {
+    for (const [food, aim] of [
+      ['rice-arborio', 0.685],
+      ['rice-parboiled', 0.6],
+      ['rice-basmati', 0.66],
+    ] as const) {
+      const g = findFood(food).grain!;
+      const right = texture(g, { ...plain, moisture: aim, equivalentMin: g.eRef[0] });
+      expect([g.aimMoisture[0], right.band]).toEqual([aim, 'fluffy']);
+      expect(right.index).toBeCloseTo(66, 9);
+    }
+  });
+  test('where sauce stands around it grain of 72 to 74.5 is soft, and mush begins near 75', () => {
+    const band = (moisture: number, saucy = true): string =>
+      texture(rice, { ...plain, moisture, freeShare: 0.3, saucy }).band;
+    expect([0.7, 0.73, 0.745, 0.76].map((m) => band(m))).toEqual(['fluffy', 'soft', 'soft', 'mushy']);
+    expect(band(0.73, false)).toBe('mushy');
+  });
+  test('past its most minutes a kernel is soft however dry it was kept, far past them it is mush', () => {
+    const at = (times: number): string =>
+      texture(rice, { ...plain, moisture: 0.58, equivalentMin: times * rice.eMax[0] }).band;
+    expect([at(0.95), at(1.1), at(1.4)]).toEqual(['hard', 'soft', 'mushy']);
+  });
+  test('a night of soaking leaves whole kernels .58 of their time, half an hour polished rice .75', () => {
+    const [red, white] = [findFood('rice-red').grain!, rice];
+    expect([0, 15, 30, 600].map((m) => soakFactorOf(white, m))).toEqual([1, 0.875, 0.75, 0.75]);
+    expect([60, 120, 240, 360, 900].map((m) => soakFactorOf(red, m))).toEqual([
+      1,
+      1,
+      expect.closeTo(0.79, 9),
+      expect.closeTo(0.58, 9),
+      expect.closeTo(0.58, 9),
+    ]);
+    expect(soakFactorOf(findFood('penne').grain!, 600)).toBe(1);
   });
   test('other grains are centred on their own aim: as it should be is 66 for each', () => {
     const q = texture(quinoa, { ...plain, moisture: quinoa.aimMoisture[0], equivalentMin: quinoa.eRef[0] });
@@ -37,8 +80,8 @@ describe('texture index by hand', () => {
     expect(texture(rice, { ...plain, equivalentMin: 0 }).index).toBeCloseTo(36, 9);
   });
   test('soaked grain stands at its reference after three quarters of the time', () => {
-    expect(texture(rice, { ...plain, soakedWhite: true, equivalentMin: 21 }).index).toBeCloseTo(66, 9);
-    expect(texture(rice, { ...plain, soakedWhite: true, equivalentMin: 9 }).done).toBeCloseTo(1 - Math.exp(-2.5), 9);
+    expect(texture(rice, { ...plain, soakFactor: 0.75, equivalentMin: 21 }).index).toBeCloseTo(66, 9);
+    expect(texture(rice, { ...plain, soakFactor: 0.75, equivalentMin: 9 }).done).toBeCloseTo(1 - Math.exp(-2.5), 9);
   });
   test('in a sauce the time counts less, at 4 % free liquid and more not at all; elsewhere always', () => {
     const at = (freeShare: number, saucy = true): number =>
@@ -66,6 +109,8 @@ describe('bands', () => {
     [0.28, 'soupy'],
     [0.9, 'soupy'],
   ])('free liquid of %d of the dish is %s', (share, band) => expect(sauceBand(share)).toBe(band));
+  test('around pasta by the gram of dry pasta: 0.3 to 0.5 is saucy', () =>
+    expect([0.05, 0.2, 0.3, 0.5, 1].map(pastaSauceBand)).toEqual(['dry', 'moist', 'saucy', 'saucy', 'soupy']));
   test.each([
     [0.849, 0.6, 'hard'],
     [0.85, 0.6, 'al-dente'],

@@ -1,7 +1,8 @@
 import { gather } from '../src/plan/gather';
 import type { MeatVerdict, Plan } from '../src/plan/document';
 import { plan } from '../src/plan/plan';
-import { grainVerdict, normal, pastaVerdict, starchOf, worstMeat } from '../src/plan/verdict';
+import { normal } from '../src/plan/normal';
+import { grainVerdict, pastaVerdict, starchOf, worstMeat } from '../src/plan/verdict';
 import type { GrainOutcome } from '../src/plan/water';
 import { findFood } from '../src/food/find';
 import { board } from './helpers/board';
@@ -89,9 +90,9 @@ describe('pasta', () => {
     expect(pastaVerdict(penne, out(0, 9.5), 'fluffy')!.band).toBe('al-dente');
     expect(pastaVerdict(penne, out(0, 8), 'fluffy')!.bandChance).toBeCloseTo(normal((0.85 - 0.8) / (0.09 * 0.8)), 9);
   });
-  test('the aim is 1.15 of the packet, less or more by the wish', () => {
+  test('the aim is 1.2 of the packet, less or more by the wish', () => {
     const aim = (wish: 'firm' | 'fluffy' | 'soft') => pastaVerdict(penne, out(0), wish)!.aimX;
-    expect([aim('firm'), aim('fluffy'), aim('soft')]).toEqual([1.15 * 0.88, 1.15, 1.15 * 1.2]);
+    expect([aim('firm'), aim('fluffy'), aim('soft')]).toEqual([1.2 * 0.88, 1.2, 1.2 * 1.2]);
   });
   test('is not told of grain, of a stew, or before anything was worked out', () => {
     expect(pastaVerdict(rice, out(0), 'fluffy')).toBeNull();

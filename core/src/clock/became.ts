@@ -67,6 +67,6 @@ export function became(dish: Dish, kitchen: Kitchen, plan: Plan, run: CookRun, f
         : plan.pasta && x !== null
           ? 100 * (x - plan.pasta.x)
           : null,
-    meats: runMeats(b.g, run, depth, b.first?.earlier ?? null).map((m) => m.verdict),
+    meats: runMeats(b.g, run, { depthCm: depth, earlier: b.first?.earlier ?? null }).map((m) => m.verdict),
   };
 }

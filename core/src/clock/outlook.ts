@@ -1,14 +1,15 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import { pastaBand, sauceBand } from '../grain/texture';
+import { pastaBand } from '../grain/texture';
 import type { Release } from '../pot/cook';
 import { setBench, type Ready } from '../plan/bench';
 import { potCurve } from '../plan/curve';
 import type { MeatVerdict, Plan, PotCurve } from '../plan/document';
 import { joined } from '../plan/meat';
-import { candidate, type Candidate, type Heated } from '../plan/pressure';
+import type { Heated } from '../plan/heated';
+import { candidate, type Candidate } from '../plan/search';
 import { heat } from '../plan/solve';
-import { grainOutcome, type GrainOutcome } from '../plan/water';
+import { grainOutcome, sauceWord, type GrainOutcome } from '../plan/water';
 import { afterBroken, type BrokenRun } from './broken';
 import { benchAfterFirst, type FirstRun } from './first-run';
 import { potWithPinAt } from './heater';
@@ -92,7 +93,7 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
     softer,
     band: planned.pasta && out ? pastaBand(xOf(planned, out), out.clock.moisture) : (out?.texture.band ?? null),
     moisture: out?.clock.moisture ?? null,
-    sauce: out ? { freeG: out.clock.freeG, band: sauceBand(out.freeShare) } : null,
+    sauce: out ? { freeG: out.clock.freeG, band: sauceWord(b.g, out) } : null,
     meats,
     advice: adviceOf(real, {
       meatShort: meats.some((m) => !m.ok && was(m)?.ok),

@@ -11,6 +11,8 @@ export interface StepInput {
   liquidFood: string;
   holdMin: number;
   release: 'quick' | 'natural' | 'timed';
+  /** the valve is opened by hand: the pin is still up when the natural minutes are over */
+  valve: boolean;
   pinUpMin: number;
   toFullMin: number;
   naturalMin: number;
@@ -32,6 +34,19 @@ export interface StepInput {
 
 const stackMin = 2;
 const lockMin = 0.5;
+const layerMin = 0.5;
+
+/** Layers that are built one by one: where something lies in more than one of them, else none. */
+function layersInTurn(stack: readonly StackLayer[]): { ingredient: string; grams: number; nth: number; of: number }[] {
+  const layers = stack.filter((l) => l.kind !== 'liquid' && l.place !== 'rack' && l.place !== 'inner-bowl');
+  if (new Set(layers.map((l) => l.ingredient)).size === layers.length) return [];
+  return layers.map((l, i) => ({
+    ingredient: l.ingredient,
+    grams: Math.round(l.grams),
+    nth: i + 1,
+    of: layers.length,
+  }));
+}
 
 /** The whole cook as steps in working order. Minutes are the plan's; the Stove re-times them from what really happens. */
 export function buildSteps(x: StepInput): Step[] {
@@ -132,8 +147,18 @@ export function buildSteps(x: StepInput): Step[] {
       food: x.liquidFood,
       outer: x.outerMl,
     },
-    ingredients: x.stack.map((l) => l.ingredient),
+    ingredients: [...new Set(x.stack.map((l) => l.ingredient))],
   });
+  for (const l of layersInTurn(x.stack))
+    add({
+      id: `stack-layer-${l.nth}`,
+      stage: 'stack',
+      kind: 'do',
+      minutes: layerMin,
+      text: 'stack-layer',
+      params: { nth: l.nth, of: l.of, grams: l.grams },
+      ingredients: [l.ingredient],
+    });
   add({
     id: 'lock',
     stage: 'stack',
@@ -183,7 +208,7 @@ export function buildSteps(x: StepInput): Step[] {
       ...(x.release === 'natural' ? { expects: 'pin-down' as const } : {}),
       caution: 'hands-off',
     });
-  if (x.release !== 'natural' && x.ventMin > 0)
+  if (x.valve)
     add({
       id: 'vent',
       stage: 'vent',
@@ -195,16 +220,29 @@ export function buildSteps(x: StepInput): Step[] {
     });
   for (const f of x.finish)
     add({
-      id: `finish-${f.code}`,
+      id: out.some((s) => s.id === `finish-${f.code}`) ? `finish-${f.code}-${f.order}` : `finish-${f.code}`,
       stage: 'finish',
       kind: f.code === 'rest' ? 'wait' : 'do',
       minutes: f.minutes ?? 1,
       text: `finish-${f.code}`,
       ingredients: f.ingredients,
-      ...(f.code === 'open' ? { caution: 'never-force' } : f.code === 'check' ? { caution: 'thermometer' } : {}),
+      params: finishParams(f),
+      ...(f.code === 'open'
+        ? { caution: 'never-force' }
+        : f.code === 'check' || f.minimumC !== undefined
+          ? { caution: 'thermometer' }
+          : {}),
     });
   return out;
 }
+
+/** What a step of the finish says of its mixture, its heat and its minimum. */
+const finishParams = (f: FinishStep): Step['params'] => ({
+  ...(f.tempC === undefined ? {} : { temp: f.tempC }),
+  ...(f.minimumC === undefined ? {} : { least: f.minimumC }),
+  ...(f.ml === undefined ? {} : { ml: f.ml }),
+  ...(f.heat === undefined ? {} : { heat: f.heat }),
+});
 
 /** Stages of the evening from the steps, minute 0 at the first touch of the board. */
 export function timelineOf(

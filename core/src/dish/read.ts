@@ -59,7 +59,13 @@ function checkIngredients(dish: Dish): void {
       issues.push({ path: `${at}.id`, message: `Two ingredients share the id "${ingredient.id}". Give each its own.` });
     seen.add(ingredient.id);
     try {
-      const grams = toGrams(ingredient.amount, measurable(findFood(ingredient.food, `${at}.food`)));
+      const pieceG = ingredient.prep?.pieceG;
+      const grams = toGrams(ingredient.amount, measurable(findFood(ingredient.food, `${at}.food`), pieceG));
+      if (pieceG !== undefined && pieceG > 1.1 * grams)
+        issues.push({
+          path: `${at}.prep.pieceG`,
+          message: `One piece of ${Math.round(pieceG)} g is more than the ${Math.round(grams)} g of ${ingredient.food} in all. Check the weight of a piece or the amount.`,
+        });
       if (grams > mostG)
         issues.push({
           path: `${at}.amount.value`,

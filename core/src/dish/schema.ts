@@ -31,14 +31,28 @@ export const amountSchema = z.strictObject({
 
 export const prepSchema = z.strictObject({
   rinse: z.boolean().optional(),
-  soakMin: z.number().min(0).max(1440, 'A soak of more than a day is not planned.').optional(),
+  soakMin: z
+    .number()
+    .min(0, 'Minutes cannot be negative.')
+    .max(1440, 'A soak of more than a day is not planned.')
+    .optional(),
   thicknessMm: z
     .number()
     .min(1, 'At least 1 mm.')
     .max(90, 'Pieces over 90 mm are outside what the model covers.')
     .optional(),
   shape: z.enum(['slab', 'strip', 'cube', 'ground', 'whole', 'sphere', 'cylinder']).optional(),
-  state: z.enum(['raw', 'frozen', 'part-seared', 'browned', 'cooked', 'toasted']).optional(),
+  /** what one piece weighs, g: its thickness follows, and pieces are counted by it */
+  pieceG: z
+    .number()
+    .min(1, 'At least 1 g.')
+    .max(3000, 'A piece over 3 kg is outside what the model covers.')
+    .optional(),
+  state: z.enum(['raw', 'frozen', 'half-frozen', 'part-seared', 'browned', 'cooked', 'toasted']).optional(),
+  /** cut to the bone or deep into the flesh, so that the heat gets in */
+  slit: z.boolean().optional(),
+  /** how brown it gets in the pan: no pink outside, half through, or well browned */
+  brown: z.enum(['colour', 'half', 'brown']).optional(),
   packetMinutes: z.number().positive().max(60).optional(),
   coated: z.boolean().optional(),
   hot: z.boolean().optional(),
@@ -51,6 +65,8 @@ export const ingredientSchema = z.strictObject({
   prep: prepSchema.optional(),
   place: z.enum(['base', 'liquid', 'grain', 'top', 'rack', 'inner-bowl']).optional(),
   joins: z.enum(['marinade', 'fry', 'stack', 'finish', 'topping']).optional(),
+  /** fried and taken out, where it comes back: at the end, or on top before the lid */
+  back: z.enum(['finish', 'top']).optional(),
 });
 
 export const releaseSchema = z.strictObject({
@@ -68,6 +84,10 @@ export const asCookedSchema = z.strictObject({
   release: releaseSchema,
   whistles: z.number().int().min(0).max(30).optional(),
   minutesToPressure: z.number().positive().max(120).optional(),
+  /** hot liquid added after opening, mL */
+  topUpMl: liquidMl.optional(),
+  /** slow parts that had a stage of their own first, its hold and the liquid in it */
+  firstStage: z.strictObject({ holdMin, liquidMl: liquidMl.optional() }).optional(),
 });
 
 /** What the cook decided instead of the planner. Each can be released again by leaving it out. */

@@ -23,10 +23,10 @@ export function findFood(id: string, path = 'food'): FoodRecord {
   throw new Problem('food-unknown', message, [{ path, message }]);
 }
 
-/** What the converter needs of a food. */
-export const measurable = (food: FoodRecord): Measurable => ({
+/** What the converter needs of a food; `pieceG` is what one piece of it weighs, where the cook said so. */
+export const measurable = (food: FoodRecord, pieceG: number | undefined = food.pieceG?.[0]): Measurable => ({
   id: food.id,
   gPerMl: food.bulkGPerMl[0],
-  ...(food.pieceG ? { pieceG: food.pieceG[0] } : {}),
+  ...(pieceG === undefined ? {} : { pieceG }),
   ...(food.packetG ? { packetG: food.packetG[0] } : {}),
 });

@@ -56,6 +56,7 @@ export const grains: readonly FoodRecord[] = rows.map(
     kind: 'grain',
     water: [raw, 'M'],
     free: [0, 'D'],
+    thin: [0, 'D'],
     released: [0, 'D'],
     releaseSd: [0, 'D'],
     cpKjPerKgK: [1.85, 'M'],

@@ -4,7 +4,7 @@ import type { FoodFlag, FoodRecord, MeatRecord, Species } from './record';
 /*
  * Meats. Composition: typical raw, public tables from memory (M). Juice released: derived (D) for a 4 to 12 min
  * pressure cook from raw, small pieces. Minimum temperatures: public guidance of food-safety authorities, recalled
- * from memory; one reading against the document of the cook's own authority is due before anybody relies on it.
+ * from memory: the interface says so, and the cook's own authority decides.
  */
 type Row = readonly [
   id: string,
@@ -34,7 +34,7 @@ const rows: readonly Row[] = [
   ['turkey-ground', [0.72, 0.19, 0.08, 0.01], -1.5, 'poultry', 'ground', 74, 0.17, 0.05, 0.2, 450, 12, []],
   ['duck-leg', [0.7, 0.19, 0.1, 0.01], -1.5, 'poultry', 'dark', 74, 0.16, 0.05, 0.2, 250, 30, ['renders'], 8],
   ['guinea-fowl', [0.745, 0.23, 0.015, 0.01], -1.5, 'poultry', 'white', 74, 0.18, 0.05, 0.15, 200, 22, []],
-  ['rabbit', [0.73, 0.215, 0.045, 0.01], -1.5, 'red', 'stew', 71, 0.18, 0.05, 0.12, 200, 28, [], 10],
+  ['rabbit', [0.73, 0.215, 0.045, 0.01], -1.5, 'game', 'stew', 71, 0.18, 0.05, 0.12, 200, 28, [], 10],
   ['beef-ground', [0.64, 0.18, 0.17, 0.01], -1.7, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
   ['beef-stew', [0.71, 0.2, 0.08, 0.01], -1.7, 'red', 'stew', 63, 0.22, 0.06, 0.15, 30, 28, [], 22],
   ['pork-ground', [0.64, 0.18, 0.17, 0.01], -2.2, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
@@ -44,26 +44,27 @@ const rows: readonly Row[] = [
   ['lamb-ground', [0.63, 0.17, 0.19, 0.01], -1.9, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
   ['goat-leg', [0.758, 0.206, 0.025, 0.011], -1.9, 'red', 'stew', 63, 0.19, 0.06, 0.2, 30, 28, [], 24],
   ['veal-ground', [0.7, 0.19, 0.1, 0.01], -1.7, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
-  ['venison', [0.735, 0.225, 0.028, 0.012], -1.7, 'red', 'stew', 71, 0.2, 0.06, 0.13, 30, 25, [], 22],
+  ['venison', [0.735, 0.225, 0.028, 0.012], -1.7, 'game', 'stew', 71, 0.2, 0.06, 0.13, 30, 25, [], 22],
   ['sausage-smoked', [0.54, 0.14, 0.29, 0.03], -2, 'red', 'cured', 71, 0.04, 0.03, 2.2, 80, 12, ['renders', 'cured']],
   ['ham', [0.68, 0.2, 0.09, 0.03], -2, 'red', 'cured', 63, 0.07, 0.04, 2.6, 100, 10, ['cured']],
   ['bacon', [0.4, 0.13, 0.45, 0.02], -2, 'red', 'cured', 71, 0.06, 0.04, 2.3, 25, 4, ['renders', 'cured']],
-  ['shrimp', [0.785, 0.2, 0.01, 0.015], -2.2, 'poultry', 'shrimp', 63, 0.18, 0.07, 0.6, 12, 17, ['delicate', 'seafood']],
-  ['white-fish', [0.81, 0.178, 0.007, 0.012], -2.2, 'poultry', 'fish', 63, 0.17, 0.06, 0.2, 150, 22, ['delicate', 'seafood']],
-  ['egg', [0.758, 0.126, 0.1, 0.009], -0.6, 'poultry', 'egg', 71, 0, 0, 0.35, 55, 43, []],
+  ['shrimp', [0.785, 0.2, 0.01, 0.015], -2.2, 'shellfish', 'shrimp', 63, 0.18, 0.07, 0.6, 12, 17, ['delicate', 'seafood']],
+  ['white-fish', [0.81, 0.178, 0.007, 0.012], -2.2, 'fish', 'fish', 63, 0.17, 0.06, 0.2, 150, 22, ['delicate', 'seafood']],
+  ['egg', [0.758, 0.126, 0.1, 0.009], -0.6, 'egg', 'egg', 71, 0, 0, 0.35, 55, 43, []],
 ];
 
+/** Said with every minimum: a published value, recalled from memory; the cook's own authority decides. */
 const sources: Record<MeatRecord['cut'] | 'game', string> = {
-  white: 'whole cuts of red meat, with 3 min rest: public food-safety guidance',
-  dark: 'poultry, all parts: public food-safety guidance',
-  stew: 'whole cuts of red meat, with 3 min rest: public food-safety guidance',
-  ground: 'ground red meat: public food-safety guidance',
-  cured: 'sausage and cured pork: public food-safety guidance',
-  cooked: 'leftovers and cooked poultry: public food-safety guidance',
-  fish: 'fish and shellfish: public food-safety guidance',
-  shrimp: 'fish and shellfish: public food-safety guidance',
-  egg: 'egg dishes: public food-safety guidance',
-  game: 'game and rabbit: public food-safety guidance',
+  white: 'whole cuts of red meat, with 3 min rest: published minimum, recalled',
+  dark: 'poultry, all parts: published minimum, recalled',
+  stew: 'whole cuts of red meat, with 3 min rest: published minimum, recalled',
+  ground: 'ground red meat: published minimum, recalled',
+  cured: 'sausage and cured pork: published minimum, recalled',
+  cooked: 'leftovers and cooked poultry: published minimum, recalled',
+  fish: 'fish and shellfish: published minimum, recalled',
+  shrimp: 'fish and shellfish: published minimum, recalled',
+  egg: 'egg dishes: published minimum, recalled',
+  game: 'game and rabbit: published minimum, recalled',
 };
 const game = new Set(['rabbit', 'venison']);
 
@@ -74,6 +75,13 @@ const minimumSource = (id: string, species: Species, cut: MeatRecord['cut']): st
       ? sources.dark
       : sources[cut];
 
+/** Pieces that no weight and thickness describe [common practice]. */
+const shapes: Record<string, 'cylinder' | 'sphere'> = {
+  'chicken-drumstick': 'cylinder',
+  shrimp: 'cylinder',
+  egg: 'sphere',
+};
+
 const memory: SourceCode = 'M';
 
 export const meats: readonly FoodRecord[] = rows.map(
@@ -82,6 +90,7 @@ export const meats: readonly FoodRecord[] = rows.map(
     kind: 'meat',
     water: [composition[0], memory],
     free: [0, 'D'],
+    thin: [0, 'D'],
     released: [released, 'D'],
     releaseSd: [sd, 'D'],
     // cp from the mix of water and dry matter, Choi-Okos near 20 degC
@@ -100,6 +109,7 @@ export const meats: readonly FoodRecord[] = rows.map(
       safeMinimumC: [minimum, memory],
       safeMinimumSource: minimumSource(id, species, cut),
       defaultThicknessMm: [thickness, 'P'],
+      ...(shapes[id] ? { shape: shapes[id] } : {}),
       ...(tender === undefined ? {} : { tenderCoreMin: [tender, 'D'] as const }),
     },
   }),

@@ -31,7 +31,7 @@ const rows: readonly Row[] = [
 ];
 
 /** Doneness limits of pasta as multiples of the packet's minutes [derived]. */
-export const pastaX = { least: 0.85, want: 1.15, most: 1.6 } as const;
+export const pastaX = { least: 0.85, want: 1.2, most: 1.6 } as const;
 
 /** The kinetics of a pasta whose packet says `packetMin`. */
 export const pastaGrain = (packetMin: number): GrainRecord => ({
@@ -54,6 +54,7 @@ export const pastas: readonly FoodRecord[] = rows.map(([id, cupG, cupSource, pac
   kind: 'pasta',
   water: [0.099, 'M'],
   free: [0, 'D'],
+  thin: [0, 'D'],
   released: [0, 'D'],
   releaseSd: [0, 'D'],
   cpKjPerKgK: [1.85, 'M'],

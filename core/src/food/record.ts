@@ -42,6 +42,8 @@ export interface FoodRecord {
   water: Sourced;
   /** share of the mass that is thin liquid from the start */
   free: Sourced;
+  /** share of the mass that is thin liquid at the base before the boil: it alone makes the first steam */
+  thin: Sourced;
   /** share of the mass that comes out as juice while it cooks, from raw */
   released: Sourced;
   /** one standard deviation of free + released */
@@ -104,7 +106,7 @@ export interface PlantRecord {
   shape: 'sphere' | 'cylinder' | 'cube' | 'slab';
 }
 
-export type Species = 'poultry' | 'red';
+export type Species = 'poultry' | 'red' | 'game' | 'fish' | 'shellfish' | 'egg';
 export interface MeatRecord {
   /** mass fractions: water, protein, fat, ash */
   composition: readonly [water: number, protein: number, fat: number, ash: number];
@@ -118,4 +120,6 @@ export interface MeatRecord {
   safeMinimumC: Sourced;
   safeMinimumSource: string;
   defaultThicknessMm: Sourced;
+  /** what a whole piece looks like, where its weight and thickness alone would mislead */
+  shape?: 'cylinder' | 'sphere';
 }

@@ -122,6 +122,20 @@ function plant(
   };
 }
 
+/**
+ * Thin liquid at the base before the boil, share of the mass, where it is not what is free at the start: of diced tomato
+ * with its juice .35 runs down, of crushed tomato and sauce .10, of paste, yogurt and mustard nothing [common practice].
+ */
+const thinAtBase: Record<string, number> = {
+  'tomato-diced-canned': 0.35,
+  'tomato-crushed-canned': 0.1,
+  'tomato-sauce': 0.1,
+  'tomato-paste': 0,
+  yogurt: 0,
+  mustard: 0,
+  'beans-canned': 0,
+};
+
 const water: SourceCode = 'M';
 
 export const wet: readonly FoodRecord[] = rows.map(
@@ -130,6 +144,7 @@ export const wet: readonly FoodRecord[] = rows.map(
     kind,
     water: [w, water],
     free: [free, free === w ? 'M' : 'D'],
+    thin: id in thinAtBase ? [thinAtBase[id]!, 'P'] : [free, 'D'],
     released: [released, 'D'],
     releaseSd: [spread, 'D'],
     cpKjPerKgK: [cp, 'D'],

@@ -4,6 +4,8 @@ export type GrainBand = 'hard' | 'firm' | 'fluffy' | 'soft' | 'mushy';
 
 /** Band edges on the texture index, moisture points [derived from kitchen facts]. */
 export const bandEdges = [59.5, 63.5, 68, 72.5] as const;
+/** Where sauce stands around the grain it is soft from 72 and mush only from 75 [from memory: rice in soup]. */
+export const saucyEdges = [59.5, 63.5, 72, 75] as const;
 const bandNames: readonly GrainBand[] = ['hard', 'firm', 'fluffy', 'soft', 'mushy'];
 
 /** Texture points for each wish of the cook, relative to the grain's own "fluffy" aim [common practice]. */
@@ -13,7 +15,8 @@ export type Texture = keyof typeof wishShift;
 export interface TextureInput {
   moisture: number;
   equivalentMin: number;
-  soakedWhite: boolean;
+  /** share of the usual time that a soaked grain needs, 1 is unsoaked */
+  soakFactor: number;
   coated: boolean;
   /** lemon juice or vinegar, mL per 200 g raw grain */
   acidMlPer200g: number;
@@ -25,19 +28,49 @@ export interface TextureInput {
 export interface TextureResult {
   index: number;
   band: GrainBand;
-  /** 0..1, how far the starch is done; under 0.9 the core is hard whatever the water */
+  /** 0..1, how far the starch is done; under `hardCore` the core is hard whatever the water */
   done: number;
 }
 
-/** Soaked white grain needs three quarters of the time [derived, range .65 to .85]. */
-export const soakFactor = 0.75;
+/** Doneness under which the core is hard, whatever the water [derived]. */
+export const hardCore = 0.85;
+/** Texture points that a factor of e in doneness is worth [derived]. */
+const timePoints = 3;
+/** Free sauce that makes the moisture tell the whole time, share of the finished dish [derived]. */
+const allToldShare = 0.04;
 
-/** Middle of "fluffy" on the scale, where grains other than rice are centred on their own aim. */
+/**
+ * Texture points of the time alone: 3 phi ln(E / reference). Where free sauce stands around the grain, its moisture
+ * already tells the time: phi falls to 0, so that it is not counted twice.
+ *
+ * @param saucy the dish is meant to have sauce
+ */
+export function timeTerm(equivalentMin: number, referenceMin: number, freeShare: number, saucy: boolean): number {
+  const phi = saucy ? Math.max(0, 1 - freeShare / allToldShare) : 1;
+  return equivalentMin > 0 ? timePoints * phi * Math.log(equivalentMin / referenceMin) : -30;
+}
+
+/** How far a starch is done after so many minutes at 100 degC, 0..1. */
+export const doneShare = (equivalentMin: number, leastMin: number): number =>
+  1 - Math.exp((-2.5 * equivalentMin) / leastMin);
+
+/** Soaked white grain needs three quarters of the time [derived, .65 to .85]; whole kernels after a night .58 [common practice, .5 to .65]. */
+const soaked = { white: { least: 0.75, fullMin: 30 }, whole: { least: 0.58, fromMin: 120, fullMin: 360 } } as const;
+
+/** Share of its usual time that a grain needs after a soak of so many minutes. */
+export function soakFactorOf(g: GrainRecord, soakMin: number): number {
+  const { white, whole } = soaked;
+  if (g.kinetics === 'react') return 1 - (1 - white.least) * Math.min(1, soakMin / white.fullMin);
+  if (g.kinetics === 'pasta' || !g.bran) return 1;
+  const share = Math.min(1, Math.max(0, (soakMin - whole.fromMin) / (whole.fullMin - whole.fromMin)));
+  return 1 - (1 - whole.least) * share;
+}
+
+/** Middle of "fluffy" on the scale: every grain is centred on its own aim, so that a right one is called right. */
 const middle = 66;
 
-/** The bands were made for separate white rice; every other grain is centred on its own reference. [derived] */
-const centre = (g: GrainRecord): number =>
-  g.kinetics === 'react' ? 0 : middle - (100 * g.aimMoisture[0] + g.textureShift[0]);
+/** The bands were made for separate long-grain; every other grain is centred on its own aim [derived]. */
+export const centre = (g: GrainRecord): number => middle - (100 * g.aimMoisture[0] + g.textureShift[0]);
 
 /** The texture index aimed at: the grain's own fluffy, moved by the cook's wish. */
 export const aimIndexOf = (g: GrainRecord, wish: Texture): number =>
@@ -45,20 +78,26 @@ export const aimIndexOf = (g: GrainRecord, wish: Texture): number =>
 
 /** Texture-equivalent moisture and its band: moisture, the grain's own shift, time, fat and acid. */
 export function texture(g: GrainRecord, x: TextureInput): TextureResult {
-  const f = x.soakedWhite ? soakFactor : 1;
-  const done = 1 - Math.exp((-2.5 * x.equivalentMin) / (g.eMin[0] * f));
-  // Where free sauce stands around the grain, its moisture already tells the whole time: do not count it twice.
-  const phi = x.saucy ? Math.max(0, 1 - x.freeShare / 0.04) : 1;
-  const time = x.equivalentMin > 0 ? 3 * phi * Math.log(x.equivalentMin / (g.eRef[0] * f)) : -30;
+  const f = x.soakFactor;
+  const done = doneShare(x.equivalentMin, g.eMin[0] * f);
+  const time = timeTerm(x.equivalentMin, g.eRef[0] * f, x.freeShare, x.saucy);
   const fat = x.coated ? -0.5 : 0;
   const acid = -Math.min(1.5, (0.5 * x.acidMlPer200g) / 15);
   const index = 100 * x.moisture + g.textureShift[0] + centre(g) + time + fat + acid;
-  const band: GrainBand = done < 0.85 ? 'hard' : bandOf(index);
+  const band = done < hardCore ? 'hard' : atLeast(bandOf(index, x.saucy), overdone(x.equivalentMin / (g.eMax[0] * f)));
   return { index, band, done };
 }
 
-export function bandOf(index: number): GrainBand {
-  const i = bandEdges.findIndex((edge) => index < edge);
+/** A kernel that had more than its most minutes bursts, however dry it was kept; the share over them [derived]. */
+const bursts = { soft: 1, mushy: 1.3 } as const;
+const overdone = (share: number): GrainBand => (share > bursts.mushy ? 'mushy' : share > bursts.soft ? 'soft' : 'hard');
+const atLeast = (a: GrainBand, b: GrainBand): GrainBand => (bandNames.indexOf(a) >= bandNames.indexOf(b) ? a : b);
+
+/** Band edges on the texture index of a dish with or without sauce. */
+export const edgesOf = (saucy: boolean): readonly number[] => (saucy ? saucyEdges : bandEdges);
+
+export function bandOf(index: number, saucy = false): GrainBand {
+  const i = edgesOf(saucy).findIndex((edge) => index < edge);
   return bandNames[i < 0 ? 4 : i]!;
 }
 
@@ -66,6 +105,9 @@ export function bandOf(index: number): GrainBand {
 export type SauceBand = 'dry' | 'moist' | 'saucy' | 'soupy';
 export const sauceBand = (share: number): SauceBand =>
   share < 0.04 ? 'dry' : share < 0.12 ? 'moist' : share < 0.28 ? 'saucy' : 'soupy';
+/** The same around pasta, by g of sauce per g dry [common practice]. */
+export const pastaSauceBand = (gPerG: number): SauceBand =>
+  gPerG < 0.12 ? 'dry' : gPerG < 0.28 ? 'moist' : gPerG < 0.9 ? 'saucy' : 'soupy';
 
 export type PastaBand = 'hard' | 'al-dente' | 'tender' | 'soft';
 /** Band edges of pasta on x = E / packet minutes [derived]. */

@@ -1,13 +1,14 @@
 import type { GrainRecord } from '../food/record';
 import { drinksG } from '../grain/clock';
 import { rate } from '../grain/rate';
+import { timeTerm } from '../grain/texture';
 import { evaporationKgPerS } from '../pot/open';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Plan } from './document';
 import { sharesWater, type Gathered } from './gather';
 import { coolingRule, crust, crustFor, deepestLayerMm, hotSpot, slurryFor } from './keep';
 import type { Bench } from './bench';
-import type { GrainOutcome } from './water';
+import { saucyFrom, type GrainOutcome } from './water';
 
 /** More cooked grain than this goes mushy in its own heat [common practice], g. */
 const bigBatchG = 1200;
@@ -19,7 +20,7 @@ const closedC = 96;
 const driftMin = 5;
 /** Cooked dishes weigh about a gram per millilitre and leave a little air [from memory]. */
 const cookedGPerMl = 0.95;
-/** Leftovers and their heat [public food-safety guidance, recalled]. */
+/** Leftovers and their heat: published minimum, recalled. */
 const reheatC = 74;
 
 /** A large batch of separate grain: it is moved to a wide dish before it softens itself. */
@@ -51,7 +52,8 @@ export function afterPlan(b: Bench, out: GrainOutcome | null, addMl: number): Pl
             standDrinksG: Math.min(freeG, drinks),
           },
     crust: topping ? { areaCm2, ...crustFor(areaCm2), ovenC: crust.ovenC, minutes: [...crust.minutes] } : null,
-    drift: grain && out && isBigBatch(g, out) ? driftOf(grain.food.grain!, out, depthMm) : null,
+    drift:
+      grain && out && isBigBatch(g, out) ? driftOf(grain.food.grain!, out, depthMm, g.sauceShare >= saucyFrom) : null,
     keep: {
       massG,
       depthMm,
@@ -64,9 +66,14 @@ export function afterPlan(b: Bench, out: GrainOutcome | null, addMl: number): Pl
 }
 
 /** Points that the grain goes on softening in five minutes, in the closed pot and spread out in a wide dish. */
-function driftOf(rec: GrainRecord, out: GrainOutcome, depthMm: number): NonNullable<Plan['after']['drift']> {
+function driftOf(
+  rec: GrainRecord,
+  out: GrainOutcome,
+  depthMm: number,
+  saucy: boolean,
+): NonNullable<Plan['after']['drift']> {
   const e = out.clock.equivalentMin;
-  const points = (more: number): number => 3 * Math.log((e + more) / e);
+  const points = (more: number): number => timeTerm(e + more, e, out.freeShare, saucy);
   let spread = 0;
   let last = 0;
   hotSpot(depthMm, 'room', driftMin, (minute, hotC) => {

@@ -80,6 +80,8 @@ export function setBench(dish: Dish, kitchen: Kitchen): Bench {
 function checkStarch(g: Gathered): void {
   const { rule, dish } = g;
   const starches = g.items.filter((i) => i.food.grain && i.joins !== 'finish');
+  // Pasta that waits for the open pot is no starch under the lid, but the dish has one.
+  const late = g.items.some((i) => i.food.grain && i.joins === 'finish');
   const found = starches.map((i) => i.food.id).join(', ');
   const refuse = (code: string, message: string, hint: string): never => {
     throw new Problem(code, message, [{ path: 'ingredients', message: hint }]);
@@ -105,7 +107,7 @@ function checkStarch(g: Gathered): void {
   }
   const wanted = { grain: 'grain', pasta: 'pasta', any: 'grain or pasta' }[rule.starch];
   if (!starch) {
-    if (!rule.starchOptional)
+    if (!rule.starchOptional && !late)
       refuse(
         'grain-missing',
         `This family needs a ${wanted}: add rice, einkorn, penne or the like.`,
@@ -126,6 +128,6 @@ function outerLiquidMl(g: Gathered, pot: PotProfile): number {
   if (!g.inBowl) return 0;
   const thin = g.items
     .filter((i) => i.joins !== 'finish' && i.joins !== 'topping' && placeOf(g, i) !== 'inner-bowl' && !i.main)
-    .reduce((s, i) => s + i.grams * i.food.free[0], 0);
+    .reduce((s, i) => s + i.grams * i.food.thin[0], 0);
   return Math.max(0, Math.ceil((pot.minimumLiquidMl[0] - thin) / 10) * 10);
 }

@@ -66,6 +66,11 @@ export const meatVerdictSchema = z.object({
   /** collagen minutes at 116.5 degC in the core, and what this cut needs to be tender */
   collagenCoreMin: num.optional(),
   tenderCoreMin: num.optional(),
+  /** cooked from raw, heated again, or hot already */
+  kind: z.enum(['cook', 'reheat', 'none']).default('cook'),
+  /** thickness that was reckoned with, and whether nobody measured it */
+  thicknessMm: num.default(0),
+  guessed: z.boolean().default(false),
 });
 export type MeatVerdict = z.infer<typeof meatVerdictSchema>;
 
@@ -76,6 +81,9 @@ export const plantVerdictSchema = z.object({
   softCoreMin: num,
   softMeanMin: num,
   verdict: z.enum(['hard', 'done', 'soft']),
+  /** softening as times of the least needed, and as a share of the most it bears */
+  doneTimes: num.default(1),
+  softShare: num.default(0),
 });
 export type PlantVerdict = z.infer<typeof plantVerdictSchema>;
 
@@ -83,6 +91,8 @@ export const scorchReasonSchema = z.object({
   code: text,
   points: num,
   remedy: text.optional(),
+  /** share of all that speaks for scorching, 0..1 */
+  share: num.optional(),
   /** the risk once the remedy is taken, 0..1 */
   after: num.optional(),
 });
@@ -116,7 +126,7 @@ export const fryStepSchema = z.object({
   /** what goes wrong in the order the cook chose, a key of the text catalogue */
   trouble: z.enum(['burns', 'steams', 'sticks']).optional(),
   /** what the sear is for: colour only, half way to the middle, or a head start for a slow piece */
-  aim: z.enum(['colour', 'half']).optional(),
+  aim: z.enum(['colour', 'half', 'brown']).optional(),
   /** the pan after this step, and what boiled off in it */
   foodC: num.optional(),
   baseC: num.optional(),
@@ -130,6 +140,15 @@ export const finishStepSchema = z.object({
   text,
   minutes: num.optional(),
   ingredients: z.array(text),
+  /** the mixture once these things are in it, degC */
+  tempC: num.optional(),
+  /** heat that this step needs, and whether the lid lies on */
+  heat: z.enum(['saute', 'keep-warm']).optional(),
+  lidOn: z.boolean().optional(),
+  /** what must be reached in the middle, degC: published minimum, recalled */
+  minimumC: num.optional(),
+  /** liquid poured in, mL */
+  ml: num.optional(),
 });
 export type FinishStep = z.infer<typeof finishStepSchema>;
 
@@ -176,13 +195,24 @@ export const planSchema = z.object({
   family: text,
   serves: num,
   texture: z.enum(['firm', 'fluffy', 'soft']),
-  liquid: z.object({ addMl: num, rangeMl: z.tuple([num, num]), food: text, ledger: z.array(ledgerRowSchema) }),
+  liquid: z.object({
+    addMl: num,
+    rangeMl: z.tuple([num, num]),
+    food: text,
+    /** the liquids that are poured together, where several are */
+    parts: z.array(z.object({ ingredient: text, food: text, ml: num })).default([]),
+    /** between what the planner chose, and what set the ends; not in plans of the cook's own numbers */
+    bounds: z.object({ leastMl: num, leastBy: text, mostMl: num, mostBy: text }).optional(),
+    ledger: z.array(ledgerRowSchema),
+  }),
   salt: z.object({
     percent: num,
     addG: num,
     aimPercent: num,
     sources: z.array(z.object({ item: text, grams: num })),
     teaspoons: z.array(z.object({ kind: text, tsp: num })).default([]),
+    /** salted at the table and not in the pot: what to use there, g */
+    tableG: num.default(0),
   }),
   grain: z
     .object({
@@ -196,6 +226,10 @@ export const planSchema = z.object({
       sauce: z.enum(['dry', 'moist', 'saucy', 'soupy']),
       textureIndex: num,
       spreadPoints: num,
+      /** sauce at the table, g, with what joins at the end */
+      sauceG: num.optional(),
+      /** band edges of this family on the texture index */
+      edges: z.array(num).optional(),
       /** chance that the grain falls in its band, 0..1, from the ledger's spreads */
       bandChance: num,
       done: num,
@@ -215,12 +249,16 @@ export const planSchema = z.object({
       freeSauceG: num,
       freeShare: num,
       sauce: z.enum(['dry', 'moist', 'saucy', 'soupy']),
+      /** sauce at the table, g, with what joins at the end */
+      sauceG: num.optional(),
       /** one standard deviation of x, from what the kinetics of pasta are known to */
       spreadX: num,
       bandChance: num,
       aimX: num,
     })
     .nullable(),
+  /** hot liquid that does not fit under the lid and is stirred in after opening, mL */
+  topUpMl: num.default(0),
   program: z.object({
     pressure: z.enum(['high', 'low']),
     gaugeKpa: num,
@@ -230,6 +268,8 @@ export const planSchema = z.object({
     pinUpMin: num,
     naturalFullMin: num,
     steamC: num,
+    /** how many of a hundred cooks come out as wanted, and of its four parts; not in plans of before 29 Nov 2026 */
+    chance: z.object({ of100: num, texture: num, pieces: num, base: num, release: num }).optional(),
     whistles: num.optional(),
     /** the program of a cooker that has only such */
     program: text.optional(),
@@ -316,6 +356,8 @@ export const planSchema = z.object({
     fillLitres: num,
     fillFraction: num,
     limitFraction: num,
+    /** from here on starch may foam into the valve; null where nothing foams */
+    foamFraction: num.nullable().default(null),
     minimumLiquidMl: num,
     thinLiquidMl: num,
     liquidLevelMm: num,
@@ -330,6 +372,19 @@ export const planSchema = z.object({
     reasons: z.array(scorchReasonSchema),
   }),
   warnings: z.array(warningSchema),
+  /** what to change where a stop stays: each was planned anew; the best first */
+  proposals: z
+    .array(
+      z.object({
+        code: text,
+        ingredient: text,
+        to: z.union([num, text]).optional(),
+        /** stops and troubles that are left with it */
+        stops: num,
+        trouble: num,
+      }),
+    )
+    .default([]),
   decided: z.object({
     addMl: reasonedSchema,
     holdMin: reasonedSchema,

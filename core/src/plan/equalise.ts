@@ -2,7 +2,8 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';
 import type { Plan } from './document';
-import { plan } from './plan';
+import { solvePlan } from './solve-plan';
+import { hardCore } from '../grain/texture';
 
 /** A change of the dish that lets one program serve all, with the plan it gives. */
 export interface Proposal {
@@ -40,7 +41,7 @@ export const troubleOf = (p: Plan): number =>
   10 * p.warnings.filter((w) => w.severity === 'stop').length +
   p.warnings.filter((w) => w.severity === 'caution').length +
   3 * strugglers(p).length +
-  3 * Number(p.grain ? p.grain.done < 0.9 || Math.abs(p.grain.textureIndex - p.grain.aimIndex) > 6 : false);
+  3 * Number(p.grain ? p.grain.done < hardCore || Math.abs(p.grain.textureIndex - p.grain.aimIndex) > 6 : false);
 
 /**
  * When parts need different times: what to change so that one program serves all. Every proposal is planned anew and
@@ -52,7 +53,7 @@ export function equalise(
   dish: Dish,
   kitchen: Kitchen,
   chosen: Plan,
-  planned: (changed: Dish) => Plan = (changed) => plan(changed, kitchen),
+  planned: (changed: Dish) => Plan = (changed) => solvePlan(changed, kitchen),
 ): Proposal[] {
   const before = troubleOf(chosen);
   const out: Proposal[] = [];

@@ -21,6 +21,8 @@ export interface FamilyRule {
   simmerMin: number;
   /** slow meat may go first, under its own pressure */
   twoStage: boolean;
+  /** built in alternating layers */
+  layered: boolean;
 }
 
 const rule = (
@@ -37,6 +39,7 @@ const rule = (
   standMin: 0,
   simmerMin: 0,
   twoStage: false,
+  layered: false,
   ...more,
 });
 
@@ -45,12 +48,12 @@ export const familyRules: Record<Family, FamilyRule> = {
   'plain-grain': rule('grain', 0, { fries: false, standMin: 4 }),
   'coated-grain': rule('grain', 0, { coats: true, standMin: 4 }),
   'one-pot-grain': rule('grain', 0, { standMin: 4, twoStage: true }),
-  'layered-grain': rule('grain', 0.02, { standMin: 4, twoStage: true }),
-  biryani: rule('grain', 0, { standMin: 4, twoStage: true }),
+  'layered-grain': rule('grain', 0.02, { standMin: 4, twoStage: true, layered: true }),
+  biryani: rule('grain', 0, { standMin: 4, twoStage: true, layered: true }),
   risotto: rule('grain', 0.17, { stirred: true, coats: true, simmerMin: 3 }),
   casserole: rule('any', 0.1, { starchOptional: true, twoStage: true }),
   'one-pot-pasta': rule('pasta', 0.12, { twoStage: true }),
-  'layered-pasta': rule('pasta', 0.15),
+  'layered-pasta': rule('pasta', 0.15, { layered: true }),
   'noodle-soup': rule('any', 0.6, { stirred: true, twoStage: true }),
   'rack-over-grain': rule('grain', 0, { standMin: 4 }),
   'pot-in-pot': rule('grain', 0, { standMin: 4, twoStage: true }),
@@ -64,3 +67,5 @@ export const tomatoDish = { perGrain: 0.5, sauceShare: 0.07 } as const;
 export const bakedShare = 0.02;
 /** A stew without grain is mostly sauce around its pieces [common practice]. */
 export const stewShare = 0.16;
+/** Sauce around pasta when it is served, g per g dry: .3 to .5, sheets about 1, for they set as they stand [common practice]. */
+export const pastaSauceGPerG = { other: 0.4, layered: 1, baked: 0.1 } as const;

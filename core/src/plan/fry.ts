@@ -6,6 +6,12 @@ import { placeOf } from './place';
 /** The order of the pan and its minutes [common practice]. `until` is a key of the text catalogue. */
 const classes = [
   { key: 'fat', minutes: 4, until: 'fat-hot', is: (i: Item) => i.food.kind === 'fat' },
+  {
+    key: 'egg',
+    minutes: 2,
+    until: 'egg-set',
+    is: (i: Item) => i.food.meat?.cut === 'egg',
+  },
   { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') },
   { key: 'ground', minutes: 4, until: 'crumbs-half-brown', is: (i: Item) => i.food.meat?.cut === 'ground' },
   { key: 'meat', minutes: 5, until: 'no-pink-outside', is: (i: Item) => i.food.kind === 'meat' },
@@ -45,16 +51,33 @@ const footprintCm2 = (item: Item): number => item.grams / item.food.densityGPerM
 /** Wine goes into the pan before the liquid and is boiled down to half [common practice]. */
 export const isReduced = (i: Item): boolean => i.joins === 'fry' && i.food.id.startsWith('wine-');
 
-/** Tossed pieces until no pink is outside; browned on purpose, each of two sides by its thickness [common practice]. */
-const colourMin = 5;
-const perSide = { mmPerMin: 8, least: 2, most: 6 };
-export const searMinutes = (item: Item): number =>
-  item.ingredient.prep?.state === 'browned'
-    ? 2 * Math.min(perSide.most, Math.max(perSide.least, item.thicknessMm / perSide.mmPerMin))
-    : colourMin;
+export type Brown = 'colour' | 'half' | 'brown';
+/** How brown a meat gets: the cook's word, else no pink outside; on a rack it gets its colour from the pan alone. */
+export function brownOf(g: Gathered, item: Item): Brown {
+  const prep = item.ingredient.prep;
+  if (prep?.brown) return prep.brown;
+  if (prep?.state === 'browned') return 'half';
+  return placeOf(g, item) === 'rack' ? 'brown' : 'colour';
+}
+
+/** Stirred until no pink is outside: 3 min and 1.5 min a kilo on a plate of this power [common practice]. */
+const colour = { min: 3, perKgMin: 1.5, plateW: 920 } as const;
+/** Each of two sides by its thickness, and so much longer for a deep brown [common practice]. */
+const perSide = { mmPerMin: 8, least: 2, most: 6, brownTimes: 1.4 } as const;
+/** What comes back only at the end is cooked through in the pan [common practice]. */
+const throughTimes = 1.8;
+
+/** Minutes of searing: tossed for colour, or side by side for half and brown. */
+export function searMinutes(item: Item, brown: Brown): number {
+  const through = item.panOnly ? throughTimes : 1;
+  if (brown === 'colour') return through * (colour.min + (colour.perKgMin * item.grams) / 1000);
+  const side = Math.min(perSide.most, Math.max(perSide.least, item.thicknessMm / perSide.mmPerMin));
+  return through * 2 * side * (brown === 'brown' ? perSide.brownTimes : 1);
+}
 
 /** Why something comes out of the pan again and waits in a bowl; null when it stays. */
 function takeOutWhy(g: Gathered, item: Item, batches: number): string | null {
+  if (item.panOnly) return 'back-at-the-end';
   // Whatever lies on top later must come out, or it ends up under the grain.
   if (['top', 'rack'].includes(placeOf(g, item))) return 'lies-on-top';
   if (item.food.kind === 'meat' && batches > 1) return 'base-is-needed';
@@ -66,7 +89,7 @@ const burnsAfterMin = 3;
 
 /** The classes of the pan in the planner's order, or in the cook's. */
 function inOrder(g: Gathered): { item: Item; c: (typeof classes)[number] }[] {
-  const frying = g.items.filter((i) => i.joins === 'fry');
+  const frying = g.items.filter((i) => i.joins === 'fry' || i.panOnly);
   const own = classes.flatMap((c) =>
     frying.filter((i) => c.is(i) && classes.find((x) => x.is(i)) === c).map((item) => ({ item, c })),
   );
@@ -86,21 +109,24 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
   const order = inOrder(g);
   const out: FryStep[] = [];
   for (const { item, c } of order) {
-    const pieces = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground';
-    const batches = pieces ? batchesOf(item, pot) : 1;
+    const pieces = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground' && item.food.meat?.cut !== 'egg';
+    const brown = brownOf(g, item);
+    const layered = pieces && (c.key !== 'meat' || brown !== 'colour');
+    const batches = layered ? batchesOf(item, pot) : 1;
     const why = takeOutWhy(g, item, batches);
-    const each = c.key === 'meat' ? searMinutes(item) : c.minutes;
-    const half = item.ingredient.prep?.state === 'browned';
+    const power = brown === 'colour' ? colour.plateW / (pot.powerW * pot.efficiency) : 1;
+    const each = c.key === 'meat' ? searMinutes(item, brown) * power : c.minutes;
+    const browned = c.key === 'vegetable' && item.state === 'browned' ? brownedMin : each;
     out.push({
       order: out.length + 1,
       ingredient: item.ingredient.id,
-      minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : each * batches,
-      until: c.key === 'meat' && half ? 'brown-half-through' : c.until,
+      minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : browned * batches,
+      until: untilOf(c, item, brown),
       takeOut: why !== null,
       ...(why === null ? {} : { takeOutWhy: why }),
       ...(batches > 1 ? { batches } : {}),
       ...(pieces ? { thicknessMm: item.thicknessMm, coverCm2: footprintCm2(item) / batches } : {}),
-      ...(c.key === 'meat' ? { aim: half ? ('half' as const) : ('colour' as const) } : {}),
+      ...(c.key === 'meat' ? { aim: brown } : {}),
     });
   }
   out.forEach((step, i) => {
@@ -108,6 +134,16 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     if (trouble) step.trouble = trouble;
   });
   return out;
+}
+
+/** Onions and their like for a deep brown, min [common practice: 8 to 12]. */
+const brownedMin = 10;
+
+function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
+  if (c.key === 'vegetable' && item.state === 'browned') return 'deep-brown';
+  if (c.key !== 'meat') return c.until;
+  if (item.panOnly) return 'cooked-through';
+  return brown === 'colour' ? c.until : brown === 'half' ? 'brown-half-through' : 'well-browned';
 }
 
 /** What an order of the pan costs: garlic in too early burns, meat after wet vegetables steams, anything before fat sticks. */
@@ -120,7 +156,8 @@ function troubleOf(
   const before = order.slice(0, at).map((x) => x.c.key);
   const later = steps.slice(at + 1).reduce((s, f) => s + f.minutes, 0);
   if ((c.key === 'aromatic' || c.key === 'spice') && !steps[at]!.takeOut && later > burnsAfterMin) return 'burns';
-  if (item.food.kind === 'meat' && c.key !== 'renders' && before.includes('vegetable')) return 'steams';
+  if (item.food.kind === 'meat' && c.key !== 'renders' && c.key !== 'egg' && before.includes('vegetable'))
+    return 'steams';
   const fatLater = order.slice(at + 1).some((x) => x.c.key === 'fat' || x.c.key === 'renders');
   if (c.key !== 'fat' && c.key !== 'renders' && fatLater && !before.includes('fat') && !before.includes('renders'))
     return 'sticks';

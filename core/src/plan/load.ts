@@ -1,7 +1,7 @@
-import { slowestTimeS, shapeExponent } from '../meat/geometry';
+import { slowestTimeS } from '../meat/geometry';
 import type { Load, SlowItem, ThinItem } from '../pot/state';
 import { foodWPerMK } from '../water/surface';
-import { sharesWater, type Gathered, type Item } from './gather';
+import { boardC, sharesWater, type Gathered, type Item } from './gather';
 import { placementOf, plantsOf } from './meat';
 import type { Bench } from './bench';
 import { deglazeMl } from './fry';
@@ -13,23 +13,25 @@ const after = {
   cold: { wallC: 21, baseC: 21 },
   first: { wallC: 92, baseC: 100, foodC: 92 },
 };
-const shelfC = 20;
-const fridgeC = 4;
-const hotLiquidC = 90;
+const shelfC = boardC.shelf;
 /** Thinner pieces follow the pot at once. */
 const slowFromMm = 10;
 /**
  * A frozen piece takes the heat of thawing too. A lump with one heat capacity gets it by starting so much colder:
  * 266 kJ/kg from -18 to 4 degC for lean meat, over 3.54 kJ/kgK [derived].
  */
-const frozenLumpC = fridgeC - 266 / 3.54;
+const thawK = 266 / 3.54;
+const frozenLumpC = boardC.fridge - thawK;
+const halfFrozenLumpC = boardC.fridge - thawK / 2;
 
 /** One lump stands for the whole series: with this share of the slowest time it takes up the heat that conduction takes up [derived]. */
 const lumpShare = { raw: 0.85, frozen: 1 };
 
 /** Pieces thick enough to lag behind the pot. */
 export const isSlow = (g: Gathered, item: Item): boolean =>
-  (item.food.kind === 'meat' && item.thicknessMm >= slowFromMm && item.food.meat?.cut !== 'ground') ||
+  (item.food.kind === 'meat' &&
+    item.thicknessMm >= slowFromMm &&
+    (item.food.meat?.cut !== 'ground' || item.piece.shape === 'slab')) ||
   (plantsOf(g).includes(item) && item.thicknessMm >= slowFromMm);
 /** What cooks in the inner bowl follows the pot through its wall, s [derived: 2.5 min for 450 g in thin steel]. */
 const bowlTauS = 150;
@@ -50,7 +52,7 @@ export function loadOf(
 ): Load {
   // What was fried is as warm as the pan was left; the loosening liquid is part of what is added.
   const friedC = pan?.foodC ?? after.fry.vegetableC;
-  const thinC = (i: Item): number => (i.joins === 'fry' ? friedC : coldC(i));
+  const thinC = (i: Item): number => (i.joins === 'fry' ? friedC : lumpC(i));
   const hotC = hot?.standC ?? after.first.foodC;
   const thin: ThinItem[] = [];
   const slow: SlowItem[] = [];
@@ -77,21 +79,20 @@ export function loadOf(
         tempC: shelfC,
       });
     } else if (isSlow(g, i) && !was) {
-      const shape = i.ingredient.prep?.shape ?? i.food.plant?.shape ?? 'cube';
       const frozen = i.ingredient.prep?.state === 'frozen';
       slow.push({
         massKg: grams / 1000,
         cpJPerKgK: i.food.cpKjPerKgK[0] * 1000,
-        tauS: lumpShare[frozen ? 'frozen' : 'raw'] * slowestTimeS(i.thicknessMm / 1000, shapeExponent(shape)),
+        tauS: lumpShare[frozen ? 'frozen' : 'raw'] * slowestTimeS(i.thicknessMm / 1000, i.piece.exponent),
         surface: { place: placementOf(g, i), lOverK: i.thicknessMm / 2000 / foodWPerMK },
         densityKgPerM3: i.food.densityGPerMl[0] * 1000,
-        tempC: frozen ? frozenLumpC : i.joins === 'fry' ? after.fry.meatC : i.food.kind === 'meat' ? fridgeC : shelfC,
+        tempC: i.joins === 'fry' && i.startC < after.fry.meatC ? after.fry.meatC : lumpC(i),
       });
     } else if (i.main && (hot || pan) && !g.inBowl) {
       // The part of the liquid that made the first stage, or loosened the base, is hot; the rest comes from the jug.
       const hotG = Math.min(grams, hot ? hot.liquidMl * i.food.bulkGPerMl[0] : deglazeMl);
       if (hotG > 0) put(i, hotG, hot ? hotC : friedC);
-      if (grams > hotG) put(i, grams - hotG, coldC(i));
+      if (grams > hotG) put(i, grams - hotG, lumpC(i));
     } else put(i, grams, was ? hotC : thinC(i));
   }
   const water = (massG: number, tempC: number): void => {
@@ -104,10 +105,9 @@ export function loadOf(
   return { thin, slow, wallC: pot.wallC, baseC: pot.baseC, lidC: hot ? 60 : 21 };
 }
 
-function coldC(i: Item): number {
-  if (i.ingredient.prep?.hot) return hotLiquidC;
-  return i.food.kind === 'meat' || i.food.kind === 'dairy' ? fridgeC : shelfC;
-}
+/** Start of what goes in without the pan; of frozen food so much colder that thawing is in it. */
+const lumpC = (i: Item): number =>
+  i.startC <= boardC.frozen ? frozenLumpC : i.ingredient.prep?.state === 'half-frozen' ? halfFrozenLumpC : i.startC;
 
 /** Depth of what lies in the pot, cm, from its volume and the base; things on a rack or in a bowl do not deepen the bed. */
 export function depthCm(g: Gathered, load: Load, baseAreaCm2: number): number {

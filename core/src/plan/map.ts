@@ -73,7 +73,12 @@ export function donenessMap(
     index.push(outcomes.map((o) => (packet ? (o.clock.equivalentMin * o.slowing) / packet : o.texture.index)));
     equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));
     const done = (i: number): boolean =>
-      runMeats(b.g, h.heated.finish(holds[i]!, release), h.depthCm, h.earlier, true).every((m) => m.verdict.ok);
+      runMeats(b.g, h.heated.finish(holds[i]!, release), {
+        depthCm: h.depthCm,
+        earlier: h.earlier,
+        coarse: true,
+        ways: h.ways,
+      }).every((m) => m.verdict.ok);
     if (chosen.meats.length === 0) meatFromMin.push(0);
     else if (row === 0) {
       const found = firstTrue(holds.length, done);

@@ -1,25 +1,23 @@
 import { bedLagS, grainTemps } from '../grain/clock';
+import { cautiousVariation } from '../meat/cautious';
 import { lethalityLaw } from '../meat/lethality';
-import { cookPiece, type PieceResult, type PreStage } from '../meat/piece';
+import { cookPiece, Way, type PieceInput, type PieceResult, type PreStage } from '../meat/piece';
 import type { Placement } from '../water/surface';
-import { shapeExponent } from '../meat/geometry';
 import { thresholds } from '../meat/tenderness';
 import type { CookRun } from '../pot/cook';
 import type { MeatVerdict, PlantVerdict } from './document';
-import { searMinutes } from './fry';
+import { brownOf, searMinutes } from './fry';
 import type { Gathered, Item } from './gather';
+import { normal } from './normal';
 import { placeOf } from './place';
 
 /** Tossed pieces in a hot pan, a quarter of the surface in contact [tuned]. */
 const searEnv = { envC: 92.8, hWPerM2K: 73.75 };
-const fridgeC = 4;
-const frozenC = -18;
-const shelfC = 20;
 const restS = 180;
-/** The nominal core must clear the minimum by one standard deviation, K. */
-export const marginK = 3;
-/** Slits to the bone let the heat in: a drumstick counts as so much of its thickness [tuned]. */
+/** Slits to the bone let the heat in: a slit piece counts as so much of its thickness, unless ice is in it [tuned]. */
 const slitShare = 0.75;
+/** Heat-up that a piece is weighed by where its own run has none, s [derived]. */
+const usualHeatUpS = 500;
 
 /** What the pieces have been through before the lid locks on the last stage: temperatures, `dtS` seconds apart, by ingredient. */
 export interface Earlier {
@@ -31,6 +29,8 @@ export interface MeatRun {
   item: Item;
   nominal: PieceResult;
   cautious: PieceResult;
+  /** chance that the coldest core reaches its minimum, 0..1 */
+  safeChance: number;
   verdict: MeatVerdict;
   trace: { minutes: number[]; coreC: number[] };
 }
@@ -54,77 +54,172 @@ export function joined(before: Float64Array | null, now: Float64Array): Float64A
   return out;
 }
 
+const restepped = new WeakMap<Float64Array, Map<number, Float64Array>>();
+
 /** A history in steps of other seconds: the temperature that stood at each of their moments. */
 function inSteps(tempC: Float64Array, fromS: number, toS: number): Float64Array {
   if (fromS === toS) return tempC;
+  const known = restepped.get(tempC)?.get(toS);
+  if (known) return known;
+  const made = steppedAs(tempC, fromS, toS);
+  restepped.set(tempC, (restepped.get(tempC) ?? new Map<number, Float64Array>()).set(toS, made));
+  return made;
+}
+
+function steppedAs(tempC: Float64Array, fromS: number, toS: number): Float64Array {
   const length = Math.round((tempC.length * fromS) / toS);
   const last = tempC.length - 1;
   return Float64Array.from({ length }, (_, i) => tempC[Math.min(last, Math.floor((i * toS) / fromS))]!);
 }
 
+/** How the pieces of a dish are followed. */
+export interface PieceOptions {
+  /** depth of the contents, cm: the lag of the bed */
+  depthCm: number;
+  earlier?: Earlier | null;
+  /** fewer cells and longer steps, for searching */
+  coarse?: boolean;
+  /** snapshots shared by all programs of one heat-up */
+  ways?: Ways;
+  /** cautious runs of shorter programs that were safe beyond doubt: a longer one is not run again */
+  surely?: Sure;
+}
+
+/** A program that was safe beyond doubt for a piece: every longer hold with no shorter release is too. */
+interface SafeProgram {
+  holdS: number;
+  naturalS: number;
+  cautious: PieceResult;
+}
+export type Sure = Map<string, SafeProgram[]>;
+/** Beyond doubt: so much over the minimum at the 95th percentile, K. */
+const beyondK = 4;
+
+const holdAndNatural = (run: CookRun): { holdS: number; naturalS: number } => ({
+  holdS: run.releaseS - (run.countdownS ?? 0),
+  naturalS: (run.valveS ?? run.openS) - run.releaseS,
+});
+
+/** Snapshots of every piece along one heat-up and hold, by ingredient and run. */
+export type Ways = Map<string, Way>;
+const wayOf = (ways: Ways | undefined, key: string): { way?: Way } => {
+  if (!ways) return {};
+  const way = ways.get(key) ?? new Way();
+  ways.set(key, way);
+  return { way };
+};
+
+/** What must be reached in the middle: cooked from raw, heated again, or nothing where it is hot already. */
+export const mustReach = (item: Item): MeatVerdict['kind'] =>
+  item.state !== 'cooked' ? 'cook' : item.ingredient.prep?.hot ? 'none' : 'reheat';
+
+/** Leftovers and cooked food are heated to here, degC: published minimum, recalled. */
+const reheatC = 74;
+export const minimumC = (item: Item): number =>
+  mustReach(item) === 'reheat' ? reheatC : item.food.meat!.safeMinimumC[0];
+
+/** Thickness that the heat has to cross, m: a slit lets it in, but not into ice. */
+const crossedM = (item: Item): number => {
+  const slit = item.ingredient.prep?.slit === true && item.startC >= 0;
+  return (item.thicknessMm / 1000) * (slit ? slitShare : 1);
+};
+
 /**
- * Each piece along the pot's history, twice: as it is, and cautiously (thicker, a weaker surface, no credit for the
- * sear, and inside an unstirred bed the bed's own temperature). Every word about safety reads the cautious run.
+ * Each piece along the pot's history, twice: as it is, and cautiously (the 95th percentile of thickness, surface, start and
+ * heat-up together, a guessed size taken larger, no credit for the sear, and inside an unstirred bed the bed's own
+ * temperature). Every word about safety reads the cautious run.
  */
-export function runMeats(
-  g: Gathered,
-  run: CookRun,
-  depthCm: number,
-  earlier: Earlier | null = null,
-  coarse = false,
-): MeatRun[] {
+export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): MeatRun[] {
+  const { depthCm, earlier = null, coarse = false, ways, surely } = options;
+  const dtS = run.history.dtS;
+  // On a rack a piece sees the steam itself; in or under an unstirred bed the bed's own temperature.
+  let bed: Float64Array | null = null;
+  const bedTemps = (): Float64Array => (bed ??= grainTemps(run.history, { lagS: bedLagS(depthCm), standMin: 0 }));
   return meatsOf(g).map((item) => {
     const rec = item.food.meat!;
+    const id = item.ingredient.id;
     const place = placementOf(g, item);
     const [water, protein, fat, ash] = rec.composition;
-    const pre: PreStage[] = item.joins === 'fry' ? [{ durationS: searMinutes(item) * 60, ...searEnv }] : [];
-    const shape =
-      item.ingredient.prep?.shape ?? (rec.cut === 'ground' ? 'ground' : rec.cut === 'egg' ? 'sphere' : 'cube');
+    const pre: PreStage[] =
+      item.joins === 'fry' ? [{ durationS: searMinutes(item, brownOf(g, item)) * 60, ...searEnv }] : [];
     const trace = { minutes: [] as number[], coreC: [] as number[] };
-    const dtS = run.history.dtS;
-    const lived = earlier?.tempC.get(item.ingredient.id);
-    const before = lived ? inSteps(lived, earlier!.dtS, dtS) : null;
-    const common = {
+    const history = earlier?.tempC.get(id);
+    const before = history ? inSteps(history, earlier!.dtS, dtS) : null;
+    const ahead = before?.length ?? 0;
+    const countdownAt = Math.round((run.countdownS ?? 0) / dtS) + ahead;
+    const common: Omit<PieceInput, 'pre' | 'tempC' | 'exponent'> = {
       composition: { water, protein, fat, ash },
       freezeC: rec.freezeC[0],
       species: rec.species,
-      thicknessM: (item.thicknessMm / 1000) * (item.food.id === 'chicken-drumstick' ? slitShare : 1),
-      exponent: shapeExponent(shape),
-      startC: item.ingredient.prep?.state === 'frozen' ? frozenC : fridgeC,
+      thicknessM: crossedM(item),
+      startC: item.startC,
       dtS,
-      releaseAt: run.history.releaseAt + (before?.length ?? 0),
+      releaseAt: run.history.releaseAt + ahead,
+      countdownAt,
       place,
       restS,
       coarse,
     };
-    const nominal = cookPiece({ ...common, pre, tempC: joined(before, run.history.tempC), cautious: false, trace });
-    // On a rack a piece sees the steam itself; in or under an unstirred bed the bed's own temperature.
-    const own =
-      place === 'steam' || !g.grain || g.rule.stirred || g.inBowl
-        ? run.history.tempC
-        : grainTemps(run.history, { lagS: bedLagS(depthCm), standMin: 0 });
-    const cautious = cookPiece({ ...common, pre: [], tempC: joined(before, own), cautious: true });
-    const offset = ((before?.length ?? 0) * dtS) / 60;
-    if (offset > 0) {
+    const nominal = cookPiece({
+      ...common,
+      exponent: item.piece.exponent,
+      pre,
+      tempC: joined(before, run.history.tempC),
+      ...wayOf(ways, `${id} likely`),
+      ...(ways ? {} : { trace }),
+    });
+    const own = place === 'steam' || !g.grain || g.rule.stirred || g.inBowl ? run.history.tempC : bedTemps();
+    const program = holdAndNatural(run);
+    const safe = surely?.get(id)?.find((s) => s.holdS <= program.holdS && s.naturalS <= program.naturalS);
+    const cautious =
+      safe?.cautious ??
+      cookPiece({
+        ...common,
+        exponent: item.piece.cautiousExponent,
+        pre: [],
+        tempC: joined(before, own),
+        vary: cautiousVariation(crossedM(item) / 2, place, run.countdownS ?? usualHeatUpS, item.piece.guessed),
+        ...wayOf(ways, `${id} cautious`),
+      });
+    const offset = (ahead * dtS) / 60;
+    if (offset > 0 && trace.minutes.length > 0) {
       const from = trace.minutes.findIndex((m) => m >= offset);
       trace.minutes = trace.minutes.slice(from).map((m) => m - offset);
       trace.coreC = trace.coreC.slice(from);
     }
-    return { item, nominal, cautious, verdict: verdictOf(item, nominal, cautious), trace };
+    const verdict = verdictOf(item, nominal, cautious);
+    if (surely && !safe && verdict.ok && cautious.openCoreC >= minimumC(item) + beyondK)
+      surely.set(id, [...(surely.get(id) ?? []), { ...program, cautious }]);
+    return { item, nominal, cautious, verdict, safeChance: safeChanceOf(item, nominal, cautious), trace };
   });
 }
 
+/** A spread of the core smaller than this is not believed, K [derived]. */
+const leastCoreSdK = 0.5;
+
+/** Chance that the core reaches its minimum: a normal law through the likely core and its 95th percentile. */
+function safeChanceOf(item: Item, nominal: PieceResult, cautious: PieceResult): number {
+  if (mustReach(item) === 'none') return 1;
+  const sd = Math.max(leastCoreSdK, (nominal.openCoreC - cautious.openCoreC) / z95);
+  return normal((nominal.openCoreC - minimumC(item)) / sd);
+}
+const z95 = 1.645;
+
+/** Mince that is broken up in the pan has no thickness that anybody would measure. */
+const isCrumbs = (item: Item): boolean => item.food.meat!.cut === 'ground' && item.joins === 'fry';
+
 function verdictOf(item: Item, nominal: PieceResult, cautious: PieceResult): MeatVerdict {
   const rec = item.food.meat!;
-  const minimum = rec.safeMinimumC[0];
-  // For fish, shrimp and egg the log reduction is only indicative.
-  const judged = rec.cut !== 'fish' && rec.cut !== 'shrimp' && rec.cut !== 'egg';
-  const logOk = !judged || cautious.log10Reduction >= lethalityLaw[rec.species].targetLog;
-  const ok = cautious.openCoreC >= minimum && nominal.openCoreC >= minimum + marginK && logOk;
+  const kind = mustReach(item);
+  const minimum = minimumC(item);
+  const coldest = Math.min(cautious.openCoreC, nominal.openCoreC);
+  const logOk = kind !== 'cook' || cautious.log10Reduction >= lethalityLaw[rec.species].targetLog;
+  const ok = kind === 'none' || (coldest >= minimum && logOk);
   return {
     ingredient: item.ingredient.id,
+    kind,
     coreC: round1(nominal.openCoreC),
-    cautiousCoreC: round1(Math.min(cautious.openCoreC, nominal.openCoreC)),
+    cautiousCoreC: round1(coldest),
     safeMinimumC: minimum,
     safeMinimumSource: rec.safeMinimumSource,
     log10Reduction: Math.min(12, round1(cautious.log10Reduction)),
@@ -133,6 +228,8 @@ function verdictOf(item: Item, nominal: PieceResult, cautious: PieceResult): Mea
     lossShare: nominal.lossShare,
     collagenCoreMin: round1(nominal.collagenCoreMin),
     ...(rec.tenderCoreMin ? { tenderCoreMin: rec.tenderCoreMin[0] } : {}),
+    thicknessMm: round1(item.thicknessMm),
+    guessed: item.piece.guessed && kind !== 'none' && !isCrumbs(item) && rec.cut !== 'egg',
   };
 }
 
@@ -159,26 +256,25 @@ export const plantsOf = (g: Gathered): Item[] =>
   );
 
 /** How soft each plant piece gets along the run. */
-export function runPlants(g: Gathered, run: CookRun, coarse = false): PlantVerdict[] {
+export function runPlants(g: Gathered, run: CookRun, coarse = false, ways?: Ways): PlantVerdict[] {
   return plantsOf(g).map((item) => {
     const p = item.food.plant!;
     const [water, protein, fat, carb, fibre, ash] = p.composition;
-    const mm = item.ingredient.prep?.thicknessMm ?? p.defaultThicknessMm[0];
     const r = cookPiece({
       composition: { water, protein, fat, carb, fibre, ash },
       freezeC: p.freezeC[0],
       species: 'red',
-      thicknessM: mm / 1000,
-      exponent: shapeExponent(item.ingredient.prep?.shape ?? p.shape),
-      startC: item.ingredient.prep?.state === 'frozen' ? frozenC : shelfC,
+      thicknessM: item.thicknessMm / 1000,
+      exponent: item.piece.exponent,
+      startC: item.startC,
       pre: [],
       tempC: run.history.tempC,
       dtS: run.history.dtS,
       releaseAt: run.history.releaseAt,
       place: placementOf(g, item),
-      cautious: false,
       restS,
       coarse,
+      ...wayOf(ways, `${item.ingredient.id} plant`),
     });
     const done = r.softCoreMin >= p.softCoreMin[0] && r.softMeanMin >= p.softMeanMin[0];
     return {
@@ -187,6 +283,9 @@ export function runPlants(g: Gathered, run: CookRun, coarse = false): PlantVerdi
       softCoreMin: round1(r.softCoreMin),
       softMeanMin: round1(r.softMeanMin),
       verdict: !done ? 'hard' : r.softMeanMin > p.softMostMin[0] ? 'soft' : 'done',
+      /** how often over the least in core and mean, and how near its limit: what the search aims between */
+      doneTimes: Math.min(r.softCoreMin / p.softCoreMin[0], r.softMeanMin / p.softMeanMin[0]),
+      softShare: r.softMeanMin / p.softMostMin[0],
     };
   });
 }

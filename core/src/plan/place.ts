@@ -41,7 +41,16 @@ export function placeOf(g: Gathered, item: Item): Place {
     if (!g.grain || g.inBowl) return 'base';
     return item.joins === 'fry' && !hasFlag(item, 'tomato') ? 'base' : 'top';
   }
-  if (item.food.kind === 'dairy') return 'top';
+  if (item.food.kind === 'dairy') {
+    // What pours runs through to the base; in a biryani yogurt is the marinade and milk carries the saffron on top.
+    if (g.dish.family === 'biryani') return item.food.id === 'yogurt' ? 'base' : 'top';
+    return isPourable(item) ? 'liquid' : 'top';
+  }
   if (item.food.kind === 'other') return 'base';
+  if (g.dish.family === 'biryani' && item.food.id === 'herb-fresh') return 'top';
   return 'liquid';
 }
+
+const pourable = new Set(['milk', 'cream-heavy']);
+/** Dairy that runs like a liquid. */
+export const isPourable = (item: Item): boolean => pourable.has(item.food.id);

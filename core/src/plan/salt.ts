@@ -1,6 +1,6 @@
 import type { Reasoned, Term } from '../reasoned';
 import { reasoned } from '../reasoned';
-import { finishedMass, steamG } from './water';
+import { steamG } from './water';
 import type { CookRun } from '../pot/cook';
 import type { Gathered } from './gather';
 
@@ -16,6 +16,8 @@ export interface SaltSum {
   sources: { item: string; grams: number }[];
   /** the salt to add in teaspoons of each kind: ask which stands in the kitchen */
   teaspoons: { kind: string; tsp: number }[];
+  /** used at the table and not in the pot, g */
+  tableG: number;
   reason: Reasoned;
 }
 
@@ -26,6 +28,15 @@ export const saltKinds = [
   { kind: 'flaky', gPerTsp: 3.9 },
 ] as const;
 
+/** Everything that is eaten, in the pot and in its bowl, g; eggs in their shell and the water of a steamer take no salt. */
+function wholeMealG(g: Gathered, addMl: number): number {
+  const steamed = g.dish.family === 'steamed-side';
+  return g.items.reduce((s, i) => {
+    if (steamed && (i.main || i.food.id === 'egg')) return s;
+    return s + (i.main ? addMl * i.food.bulkGPerMl[0] : i.grams);
+  }, 0);
+}
+
 /** Salt from every source, as percent of the finished dish, and what is still to add (all of it, g). */
 export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
   const sources = g.items
@@ -35,10 +46,13 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
     }))
     .filter((s) => s.grams >= 0.05);
   const total = sources.reduce((s, x) => s + x.grams, 0);
-  const finishedG = Math.max(1, finishedMass(g, addMl) - steamG(run));
+  const finishedG = Math.max(1, wholeMealG(g, addMl) - (g.inBowl ? 0 : steamG(run)));
   const want = (aimPercent / 100) * finishedG;
   const own = g.dish.overrides?.saltG;
-  const ownSum = Math.max(0, want - total);
+  // Steamed things are salted at the table: salt in the water below never reaches them.
+  const atTable = g.dish.family === 'steamed-side';
+  const tableG = atTable ? Math.max(0, want - total) : 0;
+  const ownSum = atTable ? 0 : Math.max(0, want - total);
   const addG = own ?? ownSum;
   const terms: Term[] = [
     { label: 'finished-dish', value: finishedG, unit: 'g' },
@@ -56,6 +70,7 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
     percent: (100 * total) / finishedG,
     addG,
     aimPercent,
+    tableG,
     sources,
     teaspoons: saltKinds.map((k) => ({ kind: k.kind, tsp: addG / k.gPerTsp })),
     reason: reasoned(addG, own === undefined ? 'salt-to-aim' : 'yours', terms, own === undefined ? undefined : ownSum),

@@ -1,16 +1,41 @@
 import { equivalentMin } from '../grain/clock';
 import { closedLiquidG } from '../grain/closed';
-import { aimIndexOf, wishShift, type Texture } from '../grain/texture';
+import { wishShift, type Texture } from '../grain/texture';
+import { uptakeGPerG } from '../grain/uptake';
 import { HeatedPot, type CookRun, type Program, type Release } from '../pot/cook';
 import { baseAreaCm2 } from '../pot/profile';
-import { uptakeGPerG } from '../grain/uptake';
-import type { Bench, Ready } from './bench';
+import { Problem } from '../problem';
+import type { Bench, FirstStage, Ready } from './bench';
+import type { Heated } from './heated';
+import { geometryOf, liquidBounds, type LiquidBounds } from './bounds';
 import type { Gathered, Item } from './gather';
+import { missOf } from './liquid';
 import { depthCm, loadOf } from './load';
-import { meatsOf, runMeats } from './meat';
-import { better, candidate, searchProgram, targetE, type Candidate, type Heated } from './pressure';
+import { meatsOf, runMeats, type MeatRun } from './meat';
+import { scorchRisk } from './scorch';
+import {
+  better,
+  candidate,
+  holds,
+  sameRelease,
+  Search,
+  tenderTimes,
+  whistleHolds,
+  type Candidate,
+  type Fixed,
+  type Near,
+} from './search';
 import { firstStage, withFirst } from './stages';
-import { finishedMass, grainOutcome, saucyFrom, starchTemps, type GrainOutcome, type Known } from './water';
+import { targetE } from './target';
+import {
+  finishedMass,
+  grainOutcome,
+  saucyFrom,
+  wantedSauceG,
+  type GrainOutcome,
+  type Known,
+  starchTemps,
+} from './water';
 
 /** One simulated cook of the dish with so much liquid and this program. */
 export interface Cooked {
@@ -24,16 +49,26 @@ export interface Cooked {
   b: Bench;
 }
 
+/** From here on the plate works against what lies on it, degC [common practice]. */
+export const hotFromC = 80;
+
 /** Heats the pot with `addMl` of liquid in it (in a pot-in-pot dish: in the inner bowl). */
 export function heat(b: Ready, addMl: number, pressure: 'high' | 'low', texture: Texture = 'fluffy', dtS = 1): Heated {
   const load = loadOf(b, addMl, b.first);
+  const heated = new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure, dtS);
+  const geo = geometryOf(b, addMl);
   return {
     g: b.g,
-    heated: new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure, dtS),
+    src: b.src,
+    heated,
     depthCm: depthCm(b.g, load, baseAreaCm2(b.pot)),
     addMl,
     texture,
     earlier: b.first?.earlier ?? null,
+    earlierSteamG: b.first?.steamG ?? 0,
+    fill: geo.fillFraction,
+    scorch: scorchRisk(b.g, b.pot, geo, heated.minutesFrom(hotFromC)).index,
+    ways: new Map(),
   };
 }
 
@@ -48,12 +83,15 @@ export function outcomeWith(b: Bench, addMl: number, program: Program): GrainOut
 
 /** Cooks with a given program. */
 export function cookWith(b: Bench, addMl: number, program: Program, texture: Texture = 'fluffy'): Cooked {
-  const h = heat(b, addMl, program.pressure, texture);
+  return cookHeated(b, heat(b, addMl, program.pressure, texture), program);
+}
+
+function cookHeated(b: Bench, h: Heated, program: Pick<Program, 'holdMin' | 'release'>): Cooked {
   const chosen = candidate(h, program.holdMin, program.release);
   const { run, temps } = chosen;
   const freeG = temps ? new Float64Array(temps.length) : null;
-  const outcome = outcomeOf(b, h, run, addMl, { temps, freeTraceG: freeG ?? undefined });
-  return { addMl, chosen, outcome, freeG, h, b };
+  const outcome = outcomeOf(b, h, run, h.addMl, { temps, freeTraceG: freeG ?? undefined });
+  return { addMl: h.addMl, chosen, outcome, freeG, h, b };
 }
 
 /** Temperature at which a pot is opened after most natural releases, degC [derived]. */
@@ -66,7 +104,7 @@ function firstGuessMl(b: Bench, texture: Texture): number {
   const grams = g.grain!.grams;
   const aim = rec.aimMoisture[0] + (g.sauceShare < saucyFrom ? wishShift[texture] / 100 : 0);
   const alone = closedLiquidG(rec, grams, src.clingG, aim, openedC);
-  const sauce = g.sauceShare * (finishedMass(g, 0) + grams * uptakeGPerG(rec.rawMoisture[0], aim));
+  const sauce = wantedSauceG(g, finishedMass(g, 0) + grams * uptakeGPerG(rec.rawMoisture[0], aim));
   const brought = src.soakG + src.fromItems.reduce((s, x) => s + x.grams, 0);
   return Math.max(
     g.inBowl ? 50 : pot.minimumLiquidMl[0] / 2,
@@ -76,137 +114,97 @@ function firstGuessMl(b: Bench, texture: Texture): number {
 
 /** Step of the pot while searching, s: within 1 % of the fine one; what is shown is cooked at 1 s. */
 const searchDtS = 2;
-/** Accuracy of the search: texture points, g of sauce, share of the dish. */
-const tolerance = { points: 0.03, sauceG: 1, share: 0.002 };
-const mostSteps = 10;
-/** A dish meant to be separate is not flooded beyond this share of free liquid. */
-const mostFreeShare = 0.15;
-/** Below this wanted share the sauce gives way to the grain, which may be so much softer than wished, points [derived]. */
-const ampleShare = 0.1;
-const moistPoints = 3;
-/** Pasta is never aimed at a perfectly dry pot: the last water cannot be drunk in its time. */
-const leastPastaShare = 0.03;
+/** The liquid that a program wants has come to rest within this, mL. */
+const settledMl = 4;
+const mostRounds = 5;
 
-/** How far `addMl` is from what is wanted: negative asks for more liquid. */
-interface Miss {
-  of: (out: GrainOutcome) => { by: number; flooded: boolean };
-  close: number;
-}
-
-/** What the liquid is solved for: the sauce the cook set, the sauce the family wants, or the texture of the grain. */
-function missOf(b: Bench, texture: Texture): Miss {
-  const { g } = b;
-  const sauce = g.dish.overrides?.ledger?.['sauce'];
-  if (sauce !== undefined)
-    return { of: (o) => ({ by: o.clock.freeG - sauce, flooded: false }), close: tolerance.sauceG };
-  const pasta = g.grain!.food.kind === 'pasta';
-  if (g.sauceShare >= saucyFrom || pasta) {
-    const share = Math.max(g.sauceShare, pasta ? leastPastaShare : 0);
-    // A grain that only wants to be moist is not drowned for its sauce: the wetter it gets, the less sauce it is left.
-    const bound = !pasta && !g.rule.stirred && g.sauceShare < ampleShare;
-    const softest = aimIndexOf(g.grain!.food.grain!, texture) + moistPoints;
-    return {
-      of: (o) => ({
-        by: Math.max(o.freeShare - share, bound ? (o.texture.index - softest) / 100 : -Infinity),
-        flooded: false,
-      }),
-      close: tolerance.share,
-    };
-  }
-  const aim = aimIndexOf(g.grain!.food.grain!, texture);
-  return {
-    of: (o) => {
-      // More water than the grain can drink in its time is soup, not texture.
-      const flooded = o.freeShare > mostFreeShare && o.texture.index < aim;
-      return { by: flooded ? o.freeShare * 10 : o.texture.index - aim, flooded };
-    },
-    close: tolerance.points,
-  };
-}
-
-/**
- * The liquid that gives what is wanted with this program, by a bracketed secant on the simulated cook: not the closed
- * form, which does not know how much the grain really drinks in its time.
- */
-function solveLiquid(
-  b: Bench,
-  program: Program,
-  texture: Texture,
-  startMl: number,
-): { addMl: number; missed: boolean } {
-  const miss = missOf(b, texture);
-  // A note in an object: the type of a plain variable would not see that the closure changes it.
-  const seen = { floods: false };
-  const at = (ml: number): number => {
-    const h = heat(b, ml, program.pressure, texture, searchDtS);
-    const run = h.heated.finish(program.holdMin, program.release);
-    const { by, flooded } = miss.of(outcomeOf(b, h, run, ml)!);
-    seen.floods ||= flooded;
-    return by;
-  };
-  let low = 0;
-  let high = Math.max(startMl * 2, 600);
-  let atLow: number | null = null;
-  let atHigh: number | null = null;
-  let x = startMl;
-  for (let i = 0; i < mostSteps; i++) {
-    const y = at(x);
-    if (Math.abs(y) < miss.close) return { addMl: x, missed: false };
-    if (y < 0) [low, atLow] = [x, y];
-    else [high, atHigh] = [x, y];
-    if (atLow !== null && atHigh !== null) {
-      const secant = low + ((high - low) * -atLow) / (atHigh - atLow);
-      // Keep the secant away from the ends, so that a bent curve cannot stall it.
-      x = Math.min(high - 0.05 * (high - low), Math.max(low + 0.05 * (high - low), secant));
-    } else if (atHigh === null) {
-      if (x >= b.pot.litres * 1000) return { addMl: x, missed: true };
-      x = Math.min(b.pot.litres * 1000, x * 1.5 + 100);
-      high = Math.max(high, x);
-    } else {
-      if (x < 5) return { addMl: 0, missed: true };
-      x = x / 2 < 5 ? 0 : x / 2;
-    }
-  }
-  return { addMl: seen.floods ? low : x, missed: seen.floods || high - low > 20 };
-}
-
-/** Without a starch the liquid is what the pot needs to make steam, and the sauce that is wanted. */
-function liquidWithoutStarch(b: Bench): number {
-  const { g, src, pot } = b;
+/** Without a starch the liquid is what the pot needs to make steam, the sauce wanted, and what pasta drinks at the end. */
+function liquidWithoutStarch(b: Bench, bounds: LiquidBounds): number {
+  const { g, src } = b;
   const given = src.fromItems.reduce((s, x) => s + x.grams, 0);
-  const free = g.items.filter((i) => !i.main && i.joins === 'stack').reduce((s, i) => s + i.grams * i.food.free[0], 0);
-  const sauce = (g.sauceShare * finishedMass(g, 0) - given + src.filmG) / (1 - g.sauceShare);
-  return Math.max(sauce, pot.minimumLiquidMl[0] - free) / src.mainWaterPerMl;
+  const late = g.items.filter((i) => i.joins === 'finish' && i.food.grain);
+  const drinks = late.reduce(
+    (s, i) => s + i.grams * uptakeGPerG(i.food.grain!.rawMoisture[0], i.food.grain!.refMoisture[0]),
+    0,
+  );
+  const sauce = (g.sauceShare * (finishedMass(g, 0) + drinks) - given + src.filmG) / (1 - g.sauceShare);
+  return Math.min(bounds.mostMl, Math.max(bounds.leastMl, (sauce + drinks) / src.mainWaterPerMl));
 }
 
 export interface Solved {
   cooked: Cooked;
   /** what was asked for could not be reached with any liquid */
   missed: boolean;
+  bounds: LiquidBounds;
 }
 
-/** Liquid and program together; slow meat that no program of the starch makes tender gets a first stage of its own. */
-export function solveBoth(b: Bench, texture: Texture): Solved {
+/** Whether a first stage is still to be decided, there is none, or which one it is. */
+export type Stages = 'open' | 'one' | Pick<FirstStage, 'slow' | 'holdMin' | 'liquidMl'>;
+
+/**
+ * Liquid and program together. Where the program that the starch wants leaves a piece under its minimum or tough, the
+ * pieces get a stage of their own first, if that serves both better than one program for all.
+ */
+export function solveBoth(b: Bench, texture: Texture, near: Near | null = null, stages: Stages = 'open'): Solved {
+  if (stages === 'one') return solveOnce(b, texture, near).solved;
+  if (stages !== 'open') {
+    const again = b.g.items.filter((i) => stages.slow.includes(i.ingredient.id));
+    const first = firstStage(b, again, 0, stages.liquidMl, stages);
+    return solveOnce(withFirst(b, first), texture, near).solved;
+  }
   const asked = b.g.dish.overrides?.firstStage;
-  const may = asked ?? b.g.rule.twoStage;
-  const slow = may && b.g.grain ? (asked ? slowestFirst(b) : slowMeats(b)) : [];
-  if (slow.length === 0 || b.first) return solveOnce(b, texture);
-  const addMl = b.g.dish.overrides?.liquidMl ?? firstGuessMl(b, texture);
-  const h = heat(b, addMl, b.g.dish.overrides?.pressure ?? 'high', texture, searchDtS);
-  const { most, want } = collagenWithin(h, slow);
-  const tough = asked ? slow : slow.filter((i, k) => most[k]! < i.food.meat!.tenderCoreMin![0]);
-  if (tough.length === 0) return solveOnce(b, texture);
-  const later = Math.min(...slow.flatMap((i, k) => (tough.includes(i) ? [want[k]!] : [])));
-  return solveOnce(withFirst(b, firstStage(b, tough, later * laterShare, addMl)), texture);
+  const may = (asked ?? b.g.rule.twoStage) && b.g.grain !== null && !b.first && meatsOf(b.g).length > 0;
+  if (!may) return solveOnce(b, texture, near).solved;
+  const twice = (slow: readonly Item[], laterMin: number, addMl: number): Solved =>
+    solveOnce(withFirst(b, firstStage(b, slow, laterMin * laterShare, addMl)), texture, near).solved;
+  const slow = asked ? slowestFirst(b) : slowMeats(b);
+  if (slow.length > 0) {
+    const addMl = b.g.dish.overrides?.liquidMl ?? firstGuessMl(b, texture);
+    const h = heat(b, addMl, b.g.dish.overrides?.pressure ?? 'high', texture, searchDtS);
+    const { most, want } = collagenWithin(h, slow);
+    const tough = asked ? slow : slow.filter((i, k) => most[k]! < tenderTimes * i.food.meat!.tenderCoreMin![0]);
+    // No time that the starch bears makes these tender: one program for all is not looked for.
+    if (tough.length > 0)
+      return twice(tough, Math.min(...slow.flatMap((i, k) => (tough.includes(i) ? [want[k]!] : []))), addMl);
+  }
+  const one = solveOnce(b, texture, near);
+  if (serves(one.solved.cooked.chosen)) return one.solved;
+  const left = unserved(one);
+  if (left.length === 0) return one.solved;
+  const two = twice(left, 0, one.perfect.addMl);
+  return worthTwo(one.solved.cooked.chosen, two.cooked.chosen) ? two : one.solved;
 }
+/** A program that serves the starch at least this often, with every piece safe and tender, is not doubted. */
+const servedFrom = 0.5;
+const serves = (c: Candidate): boolean =>
+  c.stops === 0 && c.chance.texture >= servedFrom && !c.meats.some((m) => m.verdict.texture === 'tough');
 /** A second stage of hot pieces is worth at least so much of what it was with cold ones [derived]. */
 const laterShare = 0.9;
+/** A second lid is work: it must be better by so many points, or make tender what was tough at no more than this price [from memory]. */
+const secondLid = { better: 8, tenderWorth: 12 } as const;
+
+function worthTwo(one: Candidate, two: Candidate): boolean {
+  if (one.stops !== two.stops) return two.stops < one.stops;
+  const tough = (c: Candidate): number => c.meats.filter((m) => m.verdict.texture === 'tough').length;
+  return two.score > one.score + (tough(two) < tough(one) ? -secondLid.tenderWorth : secondLid.better);
+}
+
+/** Raw pieces that the starch's own best program leaves under their minimum or tough. */
+function unserved({ h, perfect }: One): Item[] {
+  const run = h.heated.finish(perfect.holdMin, perfect.release);
+  return runMeats(h.g, run, { depthCm: h.depthCm, earlier: h.earlier, coarse: true, ways: h.ways })
+    .filter((m) => m.item.state !== 'cooked' && (!m.verdict.ok || isTough(m)))
+    .map((m) => m.item);
+}
+const isTough = (m: MeatRun): boolean =>
+  m.item.food.meat!.cut === 'stew' &&
+  (m.verdict.collagenCoreMin ?? 0) < tenderTimes * (m.item.food.meat!.tenderCoreMin?.[0] ?? 0);
 
 /** Stew cuts under pressure that have not been cooked before. */
 const slowMeats = (b: Bench): Item[] => meatsOf(b.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked');
 
 /** What a cook who asks for a first stage means: the stew cuts, or else the thickest raw meat. */
-function slowestFirst(b: Bench): Item[] {
+export function slowestFirst(b: Bench): Item[] {
   const stew = slowMeats(b);
   if (stew.length > 0) return stew;
   const raw = meatsOf(b.g).filter((i) => i.state !== 'cooked');
@@ -223,88 +221,158 @@ function collagenWithin(h: Heated, items: Item[]): { most: number[]; want: numbe
     while (low < high) {
       const mid = (low + high + 1) >> 1;
       const run = h.heated.finish(mid, afterHold);
-      const e = equivalentMin(
-        starchTemps(h.g, run, h.addMl, h.depthCm),
-        run.history.dtS,
-        h.g.grain!.food.grain!.kinetics,
-      );
-      if (e <= limit) low = mid;
+      const temps = starchTemps(h.g, run, h.addMl, h.depthCm);
+      if (equivalentMin(temps, run.history.dtS, h.g.grain!.food.grain!.kinetics) <= limit) low = mid;
       else high = mid - 1;
     }
-    return runMeats(slow, h.heated.finish(low, afterHold), h.depthCm, null, true).map((m) => m.nominal.collagenCoreMin);
+    const run = h.heated.finish(low, afterHold);
+    return runMeats(slow, run, { depthCm: h.depthCm, coarse: true, ways: h.ways }).map(
+      (m) => m.nominal.collagenCoreMin,
+    );
   };
   return { most: at(target.most), want: at(target.want) };
 }
 const afterHold: Release = { kind: 'timed', naturalMin: 5 };
 
-function solveOnce(b: Bench, texture: Texture): Solved {
-  const o = b.g.dish.overrides ?? {};
-  const pressure = o.pressure ?? 'high';
-  if (!b.g.grain) {
-    const addMl = o.liquidMl ?? roundMl(liquidWithoutStarch(b));
-    return { cooked: surely(b, addMl, chooseProgram(b, addMl, pressure, texture, o.release), texture), missed: false };
-  }
-  let addMl = o.liquidMl ?? firstGuessMl(b, texture);
-  let missed = false;
-  let program: Program = { pressure, holdMin: 0, release: { kind: 'natural' } };
-  for (let round = 0; round < 2; round++) {
-    // The first round chooses the release; the second only fits the hold to the liquid found.
-    const next = chooseProgram(b, addMl, pressure, texture, round === 0 ? o.release : program.release);
-    const same = round > 0 && next.holdMin === program.holdMin && next.pressure === program.pressure;
-    program = next;
-    if (o.liquidMl !== undefined || same) break;
-    const solved = solveLiquid(b, program, texture, addMl);
-    addMl = solved.addMl;
-    missed = solved.missed;
-  }
-  if (o.liquidMl === undefined) addMl = roundMl(addMl);
-  return { cooked: surely(b, addMl, program, texture), missed };
+/** A solved dish, with what its starch alone would have liked. */
+interface One {
+  solved: Solved;
+  h: Heated;
+  /** the best program while every piece is taken as perfect */
+  perfect: Candidate;
 }
 
-/**
- * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum or a
- * root hard, the hold grows by minutes until it does not.
- */
-function surely(b: Bench, addMl: number, program: Program, texture: Texture): Cooked {
-  const fixed = b.g.dish.overrides?.holdMin !== undefined || b.pot.whistle !== null || b.pot.programs !== null;
-  let cooked = cookWith(b, addMl, program, texture);
-  const short = (c: Cooked): boolean => !c.chosen.meatOk || c.chosen.plants.some((v) => v.verdict === 'hard');
-  for (let i = 1; !fixed && short(cooked) && i <= mostExtraMin; i++) {
-    const next = cookWith(b, addMl, { ...program, holdMin: program.holdMin + i }, texture);
-    if (b.g.grain && next.chosen.equivalentMin > targetE(b.g, texture, addMl).most) break;
-    cooked = next;
+function solveOnce(b: Bench, texture: Texture, near: Near | null): One {
+  const o = b.g.dish.overrides ?? {};
+  const bounds = liquidBounds(b);
+  const fixed: Fixed = {
+    ...(o.holdMin === undefined ? {} : { holdMin: o.holdMin }),
+    ...(o.release === undefined ? {} : { release: o.release }),
+    ...(o.liquidMl === undefined ? {} : { liquidMl: o.liquidMl }),
+  };
+  const miss = missOf(b, texture);
+  const choices = programsOf(b);
+  let addMl =
+    o.liquidMl ??
+    (b.g.grain
+      ? Math.min(bounds.mostMl, Math.max(bounds.leastMl, firstGuessMl(b, texture)))
+      : liquidWithoutStarch(b, bounds));
+  let best: Candidate | null = null;
+  let one: Omit<One, 'solved'> | null = null;
+  let pressure = choices[0]!.pressure;
+  for (let round = 0; round < mostRounds; round++) {
+    const from: Candidate | null = best;
+    const found: Found[] = choices
+      .filter((c) => from === null || c.pressure === pressure)
+      .map((c): Found => {
+        const search = new Search(heat(b, addMl, c.pressure, texture, searchDtS), miss, bounds, fixed, c.holds);
+        const best = from ? search.around(from, near) : search.best(near);
+        return { pressure: c.pressure, best, h: search.h, perfect: search.perfect! };
+      });
+    const won: Found = found.reduce((a, x) => (better(a.best, x.best) === x.best ? x : a));
+    const same = from !== null && won.best.holdMin === from.holdMin && sameRelease(won.best.release, from.release);
+    const moved = Math.abs(won.best.addMl - addMl);
+    ({ best, pressure } = won);
+    one ??= won;
+    if (o.liquidMl !== undefined || !b.g.grain || (same && moved < settledMl) || (round > 0 && moved < 1)) break;
+    addMl = won.best.addMl;
   }
-  return cooked;
+  if (o.liquidMl === undefined) addMl = rounded(best!.addMl, bounds);
+  const out = best!.outcome;
+  const missed = out !== null && miss !== null && o.liquidMl === undefined && isMissed(b, miss.of(out), out);
+  const solved = {
+    cooked: surely(b, addMl, { pressure, holdMin: best!.holdMin, release: best!.release }, texture),
+    missed,
+    bounds,
+  };
+  return { solved, h: one!.h, perfect: one!.perfect };
 }
-const mostExtraMin = 3;
+
+/** A texture this far from what is wanted is told, points; a sauce by so much of what is wanted, g [common practice]. */
+const toldMiss = { points: 1.5, sauceShare: 0.8, sauceG: 80 } as const;
+function isMissed(b: Bench, by: number, out: GrainOutcome): boolean {
+  if (b.g.sauceShare < saucyFrom && b.g.saucePerStarch === null) return Math.abs(by) > toldMiss.points;
+  return Math.abs(by) > Math.max(toldMiss.sauceG, toldMiss.sauceShare * wantedSauceG(b.g, out.finishedG));
+}
 
 /** Five millilitres is what a jug shows. */
 export const roundMl = (ml: number): number => Math.round(ml / 5) * 5;
 
-const fixedOf = (
-  holdMin: number | undefined,
-  release: Release | undefined,
-): { holdMin?: number; release?: Release } => ({
-  ...(holdMin === undefined ? {} : { holdMin }),
-  ...(release === undefined ? {} : { release }),
-});
-
-function chooseProgram(
-  b: Bench,
-  addMl: number,
-  pressure: 'high' | 'low',
-  texture: Texture,
-  release: Release | undefined,
-): Program {
-  const holdMin = b.g.dish.overrides?.holdMin;
-  if (holdMin !== undefined && release !== undefined) return { pressure, holdMin, release };
-  const fixed = b.g.dish.overrides?.pressure;
-  const own = b.pot.programs?.filter((p) => fixed === undefined || p.pressure === fixed);
-  const found = (own ? [...new Set(own.map((p) => p.pressure))] : [pressure]).map((kpa) => {
-    const grid = own?.filter((p) => p.pressure === kpa).map((p) => p.holdMin);
-    const best = searchProgram(heat(b, addMl, kpa, texture, searchDtS), fixedOf(holdMin, release), grid);
-    return { pressure: kpa, best };
-  });
-  const { pressure: kpa, best } = found.reduce((a, x) => (better(a.best, x.best) === x.best ? x : a));
-  return { pressure: kpa, holdMin: best.holdMin, release: best.release };
+/** The same within the bounds. */
+function rounded(ml: number, bounds: LiquidBounds): number {
+  const near = roundMl(ml);
+  const least = Math.ceil(bounds.leastMl / 5) * 5;
+  if (near < bounds.leastMl) return least;
+  return near > bounds.mostMl ? Math.max(least, Math.floor(bounds.mostMl / 5) * 5) : near;
 }
+
+interface Found extends Omit<One, 'solved'> {
+  pressure: 'high' | 'low';
+  best: Candidate;
+}
+
+interface Choice {
+  pressure: 'high' | 'low';
+  holds?: readonly number[];
+}
+
+/** What this cooker can be set to. A cooker with programs only has its own pairs of pressure and minutes. */
+function programsOf(b: Bench): Choice[] {
+  const o = b.g.dish.overrides ?? {};
+  const own = b.pot.programs;
+  if (!own) return [{ pressure: o.pressure ?? 'high' }];
+  const fits = own.filter(
+    (p) =>
+      (o.pressure === undefined || p.pressure === o.pressure) && (o.holdMin === undefined || p.holdMin === o.holdMin),
+  );
+  if (fits.length === 0) {
+    const list = own.map((p) => `${p.holdMin} min ${p.pressure}`).join(', ');
+    throw new Problem('program-not-here', `This cooker only runs its own programs: ${list}. Choose one of them.`, [
+      { path: 'overrides.holdMin', message: `Use one of: ${list}.` },
+    ]);
+  }
+  return [...new Set(fits.map((p) => p.pressure))].map((pressure) => ({
+    pressure,
+    holds: fits.filter((p) => p.pressure === pressure).map((p) => p.holdMin),
+  }));
+}
+
+/**
+ * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum or a
+ * root hard, the hold grows by minutes, or where it is fixed the natural release, until it does not.
+ */
+function surely(b: Bench, addMl: number, program: Program, texture: Texture): Cooked {
+  const h = heat(b, addMl, program.pressure, texture);
+  const first = cookHeated(b, h, program);
+  const short = (c: Cooked): boolean => c.chosen.stops > 0 || c.chosen.plants.some((v) => v.verdict === 'hard');
+  if (!short(first)) return first;
+  const o = b.g.dish.overrides ?? {};
+  let best = first;
+  const consider = (holdMin: number, release: Release): boolean => {
+    const next = cookHeated(b, h, { holdMin, release });
+    const fewer = next.chosen.stops < best.chosen.stops;
+    if (fewer || (next.chosen.stops === best.chosen.stops && next.chosen.score > best.chosen.score)) best = next;
+    return !short(next);
+  };
+  if (o.holdMin === undefined)
+    for (const holdMin of longerHolds(b, h, program)) if (consider(holdMin, program.release)) return best;
+  if (o.release === undefined && program.release.kind !== 'natural')
+    for (const more of [2, 4, 8, 12]) {
+      const naturalMin = (program.release.naturalMin ?? 0) + more;
+      if (consider(program.holdMin, { kind: 'timed', naturalMin })) return best;
+    }
+  return best;
+}
+/** The next longer holds that this cooker can be set to. */
+function longerHolds(b: Bench, h: Heated, { holdMin, pressure }: Program): readonly number[] {
+  const grid = b.pot.programs
+    ? b.pot.programs.filter((p) => p.pressure === pressure).map((p) => p.holdMin)
+    : b.pot.whistle
+      ? whistleHolds(h.heated)
+      : holds;
+  return [...grid]
+    .sort((x, y) => x - y)
+    .filter((x) => x > holdMin + 1e-9)
+    .slice(0, mostExtra);
+}
+const mostExtra = 4;

@@ -3,16 +3,16 @@ import type { History } from '../pot/history';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
 import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';
+import { minimumSlack } from './scorch';
+import { tenderTimes } from './search';
 import { depthCm, loadOf } from './load';
-import { runMeats, type Earlier } from './meat';
+import { runMeats, type Earlier, type Ways } from './meat';
 import { placeOf } from './place';
 import { steamG } from './water';
 
 /** Minutes between the stages: lid off, grain in, lid on [common practice]. */
 export const betweenMin = 3;
 const betweenC = 92;
-/** A little over the threshold, since the second stage only warms the pieces again. */
-const sure = 1.05;
 const mostHoldMin = 60;
 
 /** What goes into the first stage: the slow meat and everything that lies below the starch, without it. */
@@ -31,31 +31,36 @@ function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
  * The first stage that makes `tough` tender together with what the second stage adds (`laterMin`, collagen minutes at
  * 116.5 degC), ended by a quick release. The hold is found by bisection: more hold is never less tender.
  *
- * @param fixedHoldMin the hold of a plan that stands or of a stage that was cooked, taken as it is
+ * @param fixed the hold (and liquid) of a plan that stands or of a stage that was cooked, taken as they are
  */
 export function firstStage(
   b: Bench,
   tough: readonly Item[],
   laterMin: number,
   addMl: number,
-  fixedHoldMin?: number,
+  fixed?: { holdMin: number; liquidMl?: number | undefined },
 ): FirstStage {
+  const fixedHoldMin = fixed?.holdMin;
   const items = firstItems(b.g, tough);
   const ids = new Set(items.map((i) => i.ingredient.id));
-  const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.free[0], 0);
+  const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], 0);
   // A soup boils whole; elsewhere the first stage gets what its steam needs and the starch gets the rest fresh.
-  const needed = b.g.rule.stirred ? addMl : Math.max(0, b.pot.minimumLiquidMl[0] - others);
-  const liquidMl = b.g.inBowl ? 0 : Math.min(Math.max(addMl, 0), needed);
+  const neededMl = Math.max(0, b.pot.minimumLiquidMl[0] * (1 - minimumSlack) - others);
+  const ownMl = b.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
+  const liquidMl = b.g.inBowl ? 0 : (fixed?.liquidMl ?? ownMl);
   const g: Gathered = { ...b.g, items, grain: null, inBowl: false };
   const bare = { ...b.src, soakG: 0, clingG: 0 };
   const load = loadOf({ g, src: bare, outerMl: b.outerMl, pan: b.pan }, liquidMl);
   const heated = new HeatedPot(b.pot, b.kitchen.altitudeM, load, 'high');
   const depth = depthCm(g, load, baseAreaCm2(b.pot));
+  const ways: Ways = new Map();
   const pieces: Gathered = { ...g, items: [...tough] };
   const cook = (holdMin: number) => heated.finish(holdMin, { kind: 'quick' });
   const enough = (holdMin: number): boolean =>
-    runMeats(pieces, cook(holdMin), depth, null, true).every(
-      (m) => m.nominal.collagenCoreMin + laterMin >= sure * (m.item.food.meat!.tenderCoreMin?.[0] ?? 0) && m.verdict.ok,
+    runMeats(pieces, cook(holdMin), { depthCm: depth, coarse: true, ways }).every(
+      (m) =>
+        m.nominal.collagenCoreMin + laterMin >= tenderTimes * (m.item.food.meat!.tenderCoreMin?.[0] ?? 0) &&
+        m.verdict.ok,
     );
   let low = fixedHoldMin ?? 1;
   let high = fixedHoldMin ?? mostHoldMin;
@@ -122,12 +127,12 @@ export function withFirst(b: Bench, first: FirstStage): Bench {
 /** What a plan says of its first stage. */
 export interface ChosenFirst {
   liquid: { addMl: number };
-  firstStage: { holdMin: number; slow: string[] } | null;
+  firstStage: { holdMin: number; liquidMl?: number; slow: string[] } | null;
 }
 
 /** The bench of a plan that was already made: with the same first stage, if it had one. */
 export function benchOfPlan(b: Bench, chosen: ChosenFirst): Bench {
   if (!chosen.firstStage) return b;
   const tough = b.g.items.filter((i) => chosen.firstStage!.slow.includes(i.ingredient.id));
-  return withFirst(b, firstStage(b, tough, 0, chosen.liquid.addMl, chosen.firstStage.holdMin));
+  return withFirst(b, firstStage(b, tough, 0, chosen.liquid.addMl, chosen.firstStage));
 }

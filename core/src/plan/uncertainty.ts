@@ -1,15 +1,17 @@
-import { bandOf, pastaBand } from '../grain/texture';
+import { bandOf, doneShare, hardCore, pastaBand, soakFactorOf, timeTerm } from '../grain/texture';
 import { runClock } from '../grain/clock';
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import type { Release } from '../pot/cook';
+import { pieceSd } from '../meat/cautious';
 import { setBench, type Bench } from './bench';
+import { textureSd } from './chance';
 import type { Plan } from './document';
 import type { Gathered } from './gather';
-import { runMeats } from './meat';
+import { minimumC, runMeats } from './meat';
 import { heat } from './solve';
 import { benchOfPlan } from './stages';
-import { grainOutcome, starchTemps } from './water';
+import { grainOutcome, saucyFrom, starchTemps } from './water';
 
 /** Chances of every outcome of a plan, and which input moves it most. */
 export interface Uncertainty {
@@ -23,7 +25,13 @@ export interface Uncertainty {
 }
 
 /** One standard deviation of each input that is not in the ledger [derived; heat-up and thickness common practice]. */
-const sd = { heatUp: 0.1, kinetics: 0.08, uptake: 0.04, thickness: 0.15, steamG: 12 };
+const sd = {
+  heatUp: pieceSd.heatUp,
+  kinetics: textureSd.kinetics,
+  uptake: 0.04,
+  thickness: pieceSd.thickness,
+  steamG: 12,
+};
 /** Heat-ups that are simulated; draws take the nearest. */
 const heatUps = [0.8, 0.9, 1, 1.1, 1.25];
 /** Thicknesses that are simulated; draws interpolate. */
@@ -56,6 +64,9 @@ export function uncertainty(
     { input: 'steam' },
     ...juicy.map((x) => ({ input: 'juice', subject: x.item.ingredient.id })),
   ];
+  const saucy = g.sauceShare >= saucyFrom;
+  const rec0 = g.grain?.food.grain;
+  const hardAt = rec0 ? rec0.eMin[0] * soakFactorOf(rec0, g.grain!.ingredient.prep?.soakMin ?? 0) : 1;
   const bands = new Map<string, number>();
   const at: number[] = [];
   const drawn: number[][] = inputs.map(() => []);
@@ -79,17 +90,19 @@ export function uncertainty(
         reachableG: cook.reachableG + water,
         slowing: base.slowing * Math.max(0.5, 1 + sd.uptake * z[2]!),
       });
-      const shift = base.texture.index - 100 * base.clock.moisture - 3 * Math.log(base.clock.equivalentMin);
+      const time = (o: { equivalentMin: number }): number =>
+        timeTerm(o.equivalentMin, base.clock.equivalentMin, base.freeShare, saucy);
       const packet = g.grain.food.packetMin?.[0];
       const x = packet ? (clock.equivalentMin * base.slowing) / packet : 0;
-      const index = 100 * clock.moisture + 3 * Math.log(clock.equivalentMin) + shift;
-      const band = packet ? pastaBand(x, clock.moisture) : bandOf(index);
+      const index = base.texture.index + 100 * (clock.moisture - base.clock.moisture) + time(clock);
+      const hard = doneShare(clock.equivalentMin, hardAt) < hardCore;
+      const band = packet ? pastaBand(x, clock.moisture) : hard ? 'hard' : bandOf(index, saucy);
       bands.set(band, (bands.get(band) ?? 0) + 1);
       at.push(packet ? x : index);
     }
     const thick = 1 + sd.thickness * gaussian(halton(n, primes[inputs.length % primes.length]!, seed + 97));
     meats.forEach((m, k) => {
-      if (interpolate(cook.cores.get(m.ingredient.id)!, thick) >= m.food.meat!.safeMinimumC[0]) reached[k]! += 1;
+      if (interpolate(cook.cores.get(m.ingredient.id)!, thick) >= minimumC(m)) reached[k]! += 1;
     });
   }
   return {
@@ -127,7 +140,7 @@ function cookAt(
   const cores = new Map<string, number[]>();
   for (const t of thicknesses) {
     const g: Gathered = { ...b.g, items: b.g.items.map((i) => ({ ...i, thicknessMm: i.thicknessMm * t })) };
-    for (const m of runMeats(g, run, h.depthCm, h.earlier, true)) {
+    for (const m of runMeats(g, run, { depthCm: h.depthCm, earlier: h.earlier, coarse: true })) {
       const id = m.item.ingredient.id;
       cores.set(id, [...(cores.get(id) ?? []), m.nominal.openCoreC]);
     }

@@ -1,8 +1,9 @@
-import { aimIndexOf, bandEdges, pastaBand, pastaEdges, sauceBand, wishTime, type Texture } from '../grain/texture';
+import { aimIndexOf, bandEdges, edgesOf, pastaBand, pastaEdges, wishTime, type Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import type { Plan } from './document';
 import type { Gathered } from './gather';
-import { saucyFrom, type GrainOutcome } from './water';
+import { normal } from './normal';
+import { saucyFrom, sauceWord, type GrainOutcome } from './water';
 
 /** One standard deviation of the clock of pasta: activation energy 25 to 40 kJ/mol and the packet's own rounding [derived]. */
 const pastaTimeSd = 0.09;
@@ -13,6 +14,7 @@ export function grainVerdict(g: Gathered, out: GrainOutcome | null, points: numb
   if (!out || item?.food.kind !== 'grain') return null;
   // Where the sauce sets the water, the wish moved the time, not the aim.
   const wish = g.sauceShare >= saucyFrom ? 'fluffy' : texture;
+  const edges = edgesOf(g.sauceShare >= saucyFrom);
   return {
     food: item.food.id,
     ingredient: item.ingredient.id,
@@ -21,10 +23,12 @@ export function grainVerdict(g: Gathered, out: GrainOutcome | null, points: numb
     equivalentMin: out.clock.equivalentMin,
     freeSauceG: out.clock.freeG,
     freeShare: out.freeShare,
-    sauce: sauceBand(out.freeShare),
+    sauceG: out.sauceG,
+    sauce: sauceWord(g, out),
     textureIndex: out.texture.index,
     spreadPoints: points,
-    bandChance: bandChance(out.texture.index, points, bandEdges),
+    bandChance: bandChance(out.texture.index, points, edges),
+    edges: [...edges],
     done: out.texture.done,
     aimIndex: aimIndexOf(item.food.grain!, wish),
   };
@@ -47,7 +51,8 @@ export function pastaVerdict(g: Gathered, out: GrainOutcome | null, texture: Tex
     moisture: out.clock.moisture,
     freeSauceG: out.clock.freeG,
     freeShare: out.freeShare,
-    sauce: sauceBand(out.freeShare),
+    sauceG: out.sauceG,
+    sauce: sauceWord(g, out),
     spreadX,
     bandChance: bandChance(x, spreadX, pastaEdges),
     aimX: pastaX.want * wishTime[texture],
@@ -59,17 +64,6 @@ function bandChance(value: number, sd: number, inner: readonly number[]): number
   const edges = [-Infinity, ...inner, Infinity];
   const i = edges.findIndex((e, k) => value >= e && value < edges[k + 1]!);
   return normal((edges[i + 1]! - value) / sd) - normal((edges[i]! - value) / sd);
-}
-
-/** Normal distribution function; Abramowitz & Stegun 26.2.17, error below 7.5e-8. */
-export function normal(x: number): number {
-  if (!Number.isFinite(x)) return x > 0 ? 1 : 0;
-  const t = 1 / (1 + 0.2316419 * Math.abs(x));
-  const tail =
-    (Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)) *
-    t *
-    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  return x >= 0 ? 1 - tail : tail;
 }
 
 const gravity = { under: 0, tough: 1, dry: 2, firm: 3, juicy: 4, tender: 4 } as const;
@@ -117,6 +111,6 @@ export function starchOf(p: Plan): Starch | null {
     equivalentMin: s.equivalentMin,
     sauce: s.sauce,
     freeSauceG: s.freeSauceG,
-    scale: scales[kind],
+    scale: p.grain?.edges ? { ...scales.grain, edges: p.grain.edges } : scales[kind],
   };
 }

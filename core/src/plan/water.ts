@@ -1,9 +1,10 @@
 import { bowlHistory } from '../grain/bowl';
-import { bedLagS, grainTemps, runClock, type ClockResult } from '../grain/clock';
-import { texture, type TextureResult } from '../grain/texture';
+import { bedLagS, drinksG, grainTemps, runClock, type ClockResult } from '../grain/clock';
+import { pastaSauceBand, sauceBand, soakFactorOf, texture, type SauceBand, type TextureResult } from '../grain/texture';
 import { clingAfterSoak, soakGPerG } from '../grain/uptake';
 import type { CookRun } from '../pot/cook';
-import { hasFlag, juiceLeft, sharesWater, type Gathered, type Item } from './gather';
+import { hasFlag, isFinishSauce, juiceLeft, sharesWater, type Gathered, type Item } from './gather';
+import { warmFinishMin } from './finish-minutes';
 import { placeOf } from './place';
 
 /** Water clinging to the pot and the food, out of the grain's reach, g: 8 + 4 % of the solid things [derived]. */
@@ -46,6 +47,7 @@ export function waterSources(g: Gathered, reducedG = 0): Sources {
   const clingG = grain && rec && rinsed ? grain.grams * rec.clingGPerG[0] * (soakMin > 0 ? clingAfterSoak : 1) : 0;
   const inPot = g.items.filter((i) => i !== grain && !i.main && sharesWater(g, i));
   const fromItems = inPot
+    .filter((i) => i.grams > 0)
     .map((item) => {
       const left = juiceLeft[item.state] * (placeOf(g, item) === 'rack' ? drips : 1);
       const grams = item.grams * (item.food.free[0] + item.food.released[0] * left);
@@ -81,6 +83,8 @@ export interface GrainOutcome {
   texture: TextureResult;
   steamG: number;
   freeShare: number;
+  /** sauce at the table, g: what stands free, what joins at the end, less what the starch still drinks while it is warm */
+  sauceG: number;
   finishedG: number;
   upG: number;
   /** how much thick liquid slows the uptake, 1 is not at all */
@@ -142,19 +146,46 @@ export function grainOutcome(
   const t = texture(rec, {
     moisture: clock.moisture,
     equivalentMin: clock.equivalentMin,
-    soakedWhite: isSoakedWhite(grain),
+    soakFactor: soakFactorOf(rec, grain.ingredient.prep?.soakMin ?? 0),
     coated: grain.joins === 'fry' || (grain.ingredient.prep?.coated ?? false),
     acidMlPer200g: (acidMl * 200) / grain.grams,
     freeShare,
     saucy: g.sauceShare >= saucyFrom,
   });
   const upG = grain.grams * ((clock.moisture - rec.rawMoisture[0]) / (1 - clock.moisture));
-  return { clock, texture: t, steamG: g.inBowl ? 0 : lost, freeShare, finishedG, upG, slowing };
+  const sauceG = sauceAtTable(g, src, clock);
+  return { clock, texture: t, steamG: g.inBowl ? 0 : lost, freeShare, sauceG, finishedG, upG, slowing };
 }
 
-/** White grain after a real soak: it wants three quarters of the time. */
-export const isSoakedWhite = (grain: Item): boolean =>
-  grain.food.kind === 'grain' && !grain.food.grain!.bran && (grain.ingredient.prep?.soakMin ?? 0) >= 30;
+/** A pot with its lid off stays about so warm while things are stirred in, degC [derived]. */
+const finishC = 80;
+
+/** Sauce when it is served, g. What is stirred at the end takes the film on things along with it. */
+function sauceAtTable(g: Gathered, src: Sources, clock: ClockResult): number {
+  const late = g.items.filter((i) => i.joins === 'finish' && !g.inBowl);
+  const poured = late.filter(isFinishSauce).reduce((s, i) => s + i.grams, 0);
+  const thawed = late
+    .filter((i) => i.food.kind === 'vegetable')
+    .reduce((s, i) => s + i.grams * (i.food.free[0] + thawedShare * i.food.released[0]), 0);
+  const wet = clock.freeG + poured + thawed;
+  if (poured + thawed === 0) return wet;
+  const grain = g.grain!;
+  const drinks = drinksG(grain.food.grain!, grain.grams, clock.moisture, finishC, warmFinishMin(g));
+  return wet + (g.grain!.food.kind === 'pasta' || g.rule.stirred ? src.filmG : 0) - Math.min(drinks, 0.5 * wet);
+}
+/** Vegetables that are only warmed through give half of their juice [derived]. */
+const thawedShare = 0.5;
+
+/** Sauce wanted at the table, g: by the dry pasta, or by the share of the finished dish. */
+export const wantedSauceG = (g: Gathered, finishedG: number): number =>
+  g.saucePerStarch === null ? g.sauceShare * finishedG : g.saucePerStarch * g.grain!.grams;
+
+/** What the sauce looks like on the plate. */
+export const sauceWord = (g: Gathered, out: GrainOutcome): SauceBand =>
+  g.grain?.food.kind === 'pasta' && g.saucePerStarch !== null
+    ? pastaSauceBand(out.sauceG / g.grain.grams)
+    : sauceBand(out.sauceG / Math.max(1, out.finishedG));
+
 /** From this wanted share on a dish is meant to have sauce [derived]. */
 export const saucyFrom = 0.05;
 

@@ -1,4 +1,6 @@
-import { steamDensity } from '../water/steam';
+import { ambientPa } from '../water/atmosphere';
+import { saturationC } from '../water/saturation';
+import { latentJPerKg, saturationSlope, steamDensity, waterJPerKgK } from '../water/steam';
 import { Recorder, type History } from './history';
 import type { PotProfile } from './profile';
 import { PotState, type Load, type SteamLost } from './state';
@@ -49,11 +51,19 @@ const popParts = 10;
 const purgePa = 300;
 const purgeStepS = 0.5;
 /**
- * Where nothing bends, the pot takes long steps and the samples between are read off the line: heating well below the boil,
- * a hold that has settled, a release under way [derived: within 0.1 K of a fine solver over an hour].
+ * Where nothing bends, the pot takes long steps and the samples between are read off the line: heating well below the local
+ * boil, a hold that has settled, a release under way [derived: within 0.1 K of a fine solver over an hour].
  */
-const calm = { stepS: 10, riseS: 4, belowC: 85, settleS: 12, holdS: 16, releaseS: 8, pinPa: 2500, shortPa: 12_000 };
-const calmSamples = (dtS: number): number => Math.max(1, Math.round(calm.stepS / dtS));
+const calm = { stepS: 10, riseS: 4, belowBoilK: 15, settleS: 12, holdS: 16, releaseS: 8, pinPa: 2500, shortPa: 12_000 };
+/** A long step is at most this share of the food's own time constant against the plate and lid [derived: stable from .5 down]. */
+const calmShare = 0.35;
+
+/** Samples that a long step may span in this pot: a light load on a strong plate moves too fast for ten seconds. */
+function calmSamples(s: PotState, dtS: number): number {
+  const foodJPerK = s.dryJPerK + s.waterKg * waterJPerKgK;
+  const ownS = (calmShare * foodJPerK) / (s.pot.baseWPerK + s.pot.lidSteamWPerK);
+  return Math.max(1, Math.floor(Math.min(calm.stepS, ownS) / dtS));
+}
 
 /** With the pin down the float opening holds the gauge near nothing; a long step cannot follow the air through it. */
 const shownKpa = (s: PotState): number => (s.pinUp ? s.gauge : min(max(s.gauge, 0), purgePa)) / 1000;
@@ -84,11 +94,13 @@ interface Kept {
  * minutes branches from it, so that a search pays for every second of falling pressure once.
  */
 class NaturalRelease {
+  /** the state at every whole minute since the end of the hold */
   readonly kept: Kept[];
   readonly recorder: Recorder;
   private readonly state: PotState;
   private readonly beganS: number;
   pinDownS: number | null = null;
+  private atPinDown: Kept | null = null;
 
   constructor(
     start: PotState,
@@ -99,25 +111,43 @@ class NaturalRelease {
     this.beganS = start.timeS;
     this.recorder = samples;
     this.kept = [{ state: start.clone(), samples: samples.length }];
-    if (!start.pinUp) this.pinDownS = start.timeS;
+    this.watchPin();
   }
 
-  /** The moment `minutes` after the end of the hold, or the fall of the pin if that comes first. */
+  /** The last whole minute not after `minutes`: with the pin down the closed pot goes on cooling. */
   after(minutes: number): Kept {
-    while (this.kept.length <= minutes && this.pinDownS === null) this.nextMinute();
-    return this.kept[Math.min(this.kept.length - 1, Math.floor(minutes))]!;
+    while (this.kept.length <= minutes) this.nextMinute();
+    return this.kept[Math.floor(minutes)]!;
+  }
+
+  /** The moment the pin falls by itself. */
+  pinDown(): Kept {
+    while (!this.atPinDown) this.nextMinute();
+    return this.atPinDown;
+  }
+
+  private watchPin(): void {
+    const s = this.state;
+    if (this.atPinDown || (s.pinUp && s.timeS - this.beganS < naturalLimitMin * 60)) return;
+    this.pinDownS = s.timeS;
+    this.atPinDown = { state: s.clone(), samples: this.recorder.length };
   }
 
   private nextMinute(): void {
     const s = this.state;
-    const from = s.timeS;
-    while (s.pinUp && s.timeS - from < 60 - 1e-9) {
-      const left = Math.round((60 - (s.timeS - from)) / this.dtS);
+    const end = this.beganS + this.kept.length * 60;
+    while (s.timeS < end - 1e-9) {
+      const left = Math.max(1, Math.round((end - s.timeS) / this.dtS));
       const under = s.timeS - this.beganS >= calm.releaseS && s.gauge > s.pot.pinDropPa + calm.pinPa;
-      leap(s, this.recorder, this.dtS, under ? Math.max(1, Math.min(calmSamples(this.dtS), left)) : 1, 0);
+      leap(s, this.recorder, this.dtS, under || this.pinIsDown() ? Math.min(calmSamples(s, this.dtS), left) : 1, 0);
+      this.watchPin();
     }
-    if (!s.pinUp || s.timeS > 20_000) this.pinDownS = s.timeS;
     this.kept.push({ state: s.clone(), samples: this.recorder.length });
+  }
+
+  /** Long enough under a fallen pin for its last breath to be gone. */
+  private pinIsDown(): boolean {
+    return this.pinDownS !== null && this.state.timeS - this.pinDownS >= calm.settleS;
   }
 }
 
@@ -134,6 +164,7 @@ export class HeatedPot {
   private readonly kept: Kept[] = [];
   private readonly releases = new Map<number, NaturalRelease>();
   private readonly setPa: number;
+  private readonly calmBelowC: number;
   readonly state: PotState;
 
   constructor(
@@ -144,11 +175,13 @@ export class HeatedPot {
     readonly dtS = 1,
   ) {
     this.state = new PotState(pot, altitudeM, load);
+    this.calmBelowC = saturationC(ambientPa(altitudeM)) - calm.belowBoilK;
     this.setPa = 1000 * (pressure === 'high' || pot.lowKpa === null ? pot.highKpa : pot.lowKpa);
     const s = this.state;
     this.recorder.push(s.tempC, s.gaugePa() / 1000);
     while (s.timeS < heatLimitS && !s.dry) {
-      this.advance(pot.whistle ? pot.powerW : heaterW(s, this.setPa), this.heatSamples());
+      const samples = this.heatSamples();
+      this.advance(pot.whistle ? pot.powerW : heaterW(s, this.setPa, samples * dtS), samples);
       if (this.pinUpS === null && s.pinUp) this.pinUpS = s.timeS;
       if (s.pinUp && (pot.whistle ? s.whistles > 0 : s.gauge >= pot.startShare * this.setPa)) {
         this.countdownS = s.timeS;
@@ -162,10 +195,12 @@ export class HeatedPot {
   private heatSamples(): number {
     const s = this.state;
     if (s.timeS < calm.settleS) return 1;
-    if (!s.pinUp) return s.tempC < calm.belowC ? calmSamples(this.dtS) : 1;
+    if (!s.pinUp) return s.tempC < this.calmBelowC ? calmSamples(s, this.dtS) : 1;
     const since = s.timeS - (this.pinUpS ?? s.timeS);
     const smooth = !s.pot.whistle && s.pot.control === 'throttle' && since >= calm.riseS;
-    return smooth && s.gauge < this.setPa * s.pot.startShare - calm.shortPa ? Math.round(calm.riseS / this.dtS) : 1;
+    return smooth && s.gauge < this.setPa * s.pot.startShare - calm.shortPa
+      ? Math.min(calmSamples(s, this.dtS), Math.round(calm.riseS / this.dtS))
+      : 1;
   }
 
   private keep(): void {
@@ -188,9 +223,9 @@ export class HeatedPot {
     this.recorder.push(s.tempC, s.gauge / 1000);
   }
 
-  private holdW(): number {
+  private holdW(stepS: number): number {
     const { pot } = this.state;
-    return pot.whistle ? pot.powerW * lowFlame : heaterW(this.state, this.setPa);
+    return pot.whistle ? pot.powerW * lowFlame : heaterW(this.state, this.setPa, stepS);
   }
 
   /** The state after `halfMinutes` half minutes of hold, holding on as far as needed. */
@@ -200,13 +235,21 @@ export class HeatedPot {
       const steady = this.state.pot.control === 'throttle' && !this.state.pot.whistle;
       for (let i = 0; i < perHalf;) {
         const settled = steady && this.state.timeS - (this.countdownS ?? Infinity) >= calm.holdS;
-        const samples = settled ? Math.min(calmSamples(this.dtS), perHalf - i) : 1;
-        this.advance(this.holdW(), samples);
+        const samples = settled ? Math.min(calmSamples(this.state, this.dtS), perHalf - i) : 1;
+        this.advance(this.holdW(samples * this.dtS), samples);
         i += samples;
       }
       this.keep();
     }
     return this.kept[halfMinutes]!;
+  }
+
+  /** Minutes on the way to the countdown at or over so many degrees. */
+  minutesFrom(tempC: number): number {
+    const end = this.kept[0]!.samples;
+    const temps = this.recorder.columns().tempC.subarray(0, end);
+    const from = temps.findIndex((c) => c >= tempC);
+    return from < 0 ? 0 : ((end - from) * this.dtS) / 60;
   }
 
   /** Whistles heard by the end of a hold, and the hold that ends with the given whistle (to the half minute). */
@@ -237,9 +280,8 @@ export class HeatedPot {
     const begun = natural.kept[0]!;
     const releaseAt = begun.samples - 1;
     const releaseS = begun.state.timeS;
-    const minutes =
-      release.kind === 'quick' ? 0 : release.kind === 'natural' ? naturalLimitMin : (release.naturalMin ?? 0);
-    const from = natural.after(minutes);
+    const minutes = release.kind === 'timed' ? Math.min(naturalLimitMin, release.naturalMin ?? 0) : 0;
+    const from = release.kind === 'natural' ? natural.pinDown() : natural.after(minutes);
     const s = from.state.clone();
     const recorder = natural.recorder.branch(from.samples);
     const advance = (): void => {
@@ -248,8 +290,9 @@ export class HeatedPot {
     };
     // Parts of a minute, when the cook asks for 7.5 min.
     const limitS = minutes * 60;
-    while (s.pinUp && s.timeS - releaseS < limitS - 1e-9) advance();
-    let pinDownS = s.pinUp ? null : s.timeS;
+    while (release.kind !== 'natural' && s.timeS - releaseS < limitS - 1e-9) advance();
+    const fell = natural.pinDownS;
+    let pinDownS = s.pinUp ? null : fell !== null && fell <= s.timeS ? fell : s.timeS;
     let valveS: number | null = null;
     if (s.gauge > 200) {
       // With the pin still up the valve is opened; with it down the last breath leaves through the float opening.
@@ -286,16 +329,41 @@ export class HeatedPot {
 /**
  * Full power until the pin is up. Then throttled in proportion to what is missing, or switched off above the band and on
  * below it; the base sensor leads. Watts before the efficiency; `setPa` is the wanted gauge in Pa.
+ *
+ * The proportional law holds at the END of the step of `stepS` seconds: gauge and base are taken as linear in the heat
+ * given (plate and food as two lumps, Clapeyron's slope), which is stable at any step. The heat is cut further where the
+ * plate, hotter than the losses need, would still carry the pot over its band: slope x Cb / (Cb + C) Pa per K of it.
  */
-export function heaterW(s: PotState, setPa: number): number {
-  if (!s.pinUp) return s.pot.powerW;
-  const felt = s.gauge + s.pot.leadPaPerK * Math.max(0, s.baseC - s.tempC);
-  if (s.pot.control === 'on-off') {
-    s.heaterOn = s.heaterOn ? felt < setPa + s.pot.bandPa : felt <= setPa - s.pot.bandPa;
-    return s.heaterOn ? s.pot.powerW : 0;
+export function heaterW(s: PotState, setPa: number, stepS = 1): number {
+  const { pot } = s;
+  if (!s.pinUp) return pot.powerW;
+  if (pot.control === 'on-off') {
+    const felt = s.gauge + pot.leadPaPerK * Math.max(0, s.baseC - s.tempC);
+    s.heaterOn = s.heaterOn ? felt < setPa + pot.bandPa : felt <= setPa - pot.bandPa;
+    return s.heaterOn ? pot.powerW : 0;
   }
-  return s.pot.powerW * Math.min(1, Math.max(0, (setPa + s.pot.bandPa - felt) / (2 * s.pot.bandPa)));
+  const foodJPerK = s.dryJPerK + s.waterKg * waterJPerKgK;
+  const slope = saturationSlope(s.tempC, steamDensity(s.tempC, s.satPa), latentJPerKg(s.tempC));
+  const half = (stepS / 2) * pot.baseWPerK;
+  const base = ((pot.baseJPerK - half) * s.baseC + 2 * half * s.tempC) / (pot.baseJPerK + half);
+  const basePerW = (stepS * pot.efficiency) / (pot.baseJPerK + half);
+  // What the plate gives and the food does not keep goes to the walls and into the pieces.
+  const lossW = pot.baseWPerK * (s.baseC - s.tempC) - foodJPerK * s.rateKPerS;
+  const food = s.tempC + (stepS / foodJPerK) * (pot.baseWPerK * ((s.baseC + base) / 2 - s.tempC) - lossW);
+  const foodPerW = ((stepS / foodJPerK) * pot.baseWPerK * basePerW) / 2;
+  const sensor = base > food ? pot.leadPaPerK : 0;
+  const felt = s.gauge + slope * (food - s.tempC) + sensor * (base - food);
+  const feltPerW = slope * foodPerW + sensor * (basePerW - foodPerW);
+  const wanted = (pot.powerW * (setPa + pot.bandPa - felt)) / (2 * pot.bandPa + pot.powerW * feltPerW);
+  // What the plate still gives once the heat is off must not carry a light pot over its band.
+  const gives = (slope * pot.baseJPerK) / (pot.baseJPerK + foodJPerK);
+  const peak = s.gauge + slope * (food - s.tempC) + gives * Math.max(0, base - food - lossW / pot.baseWPerK);
+  const peakPerW = slope * foodPerW + gives * (basePerW - foodPerW);
+  const bearable = (setPa + peakBand * pot.bandPa - peak) / peakPerW;
+  return Math.min(pot.powerW, Math.max(0, Math.min(wanted, bearable)));
 }
+/** Share of the band that the peak after a hot plate may use [derived]. */
+const peakBand = 0.8;
 
 /** One whole cook from the lid to the opening. `dtS` 1 s meets the tolerances of the notes; 0.5 s halves the error. */
 export function cookPot(pot: PotProfile, altitudeM: number, load: Load, program: Program, dtS = 1): CookRun {

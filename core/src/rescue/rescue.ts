@@ -3,7 +3,8 @@ import type { Dish } from '../dish/schema';
 import { findFood } from '../food/find';
 import { rate } from '../grain/rate';
 import { drinksG } from '../grain/clock';
-import { bandOf } from '../grain/texture';
+import { bandOf, timeTerm } from '../grain/texture';
+import { saucyFrom } from '../plan/water';
 import { uptakeGPerG } from '../grain/uptake';
 import { evaporationKgPerS } from '../pot/open';
 import { setBench, type Bench } from '../plan/bench';
@@ -17,6 +18,7 @@ import { lookAtLid, openAndThin, patienceMin, round5, spareMl, step, takesMin, w
 import { Problem } from '../problem';
 
 const simmerC = 95;
+const saucy = (b: Bench): boolean => b.g.sauceShare >= saucyFrom;
 /** A salted dish is put right down to here, percent of its mass [common practice]. */
 const rightSalt = 1.0;
 
@@ -84,8 +86,9 @@ const movers: Record<Symptom, Mover> = {
     const rec = b.g.grain?.food.grain;
     const extra = rec ? more * rate(rec.kinetics, p.program.steamC) : 0;
     const was = p.grain?.equivalentMin ?? 0;
-    const shift = was > 0 ? 3 * Math.log((was + extra) / was) : 0;
-    const tooMuch = p.grain !== null && bandOf(p.grain.textureIndex + shift) === 'mushy' && p.grain.band !== 'mushy';
+    const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(b)) : 0;
+    const tooMuch =
+      p.grain !== null && bandOf(p.grain.textureIndex + shift, saucy(b)) === 'mushy' && p.grain.band !== 'mushy';
     return {
       steps: tooMuch
         ? [step('take-meat-out'), step('finish-in-pan', { minimum }), step('check-thermometer', { minimum })]
@@ -182,8 +185,8 @@ const movers: Record<Symptom, Mover> = {
     // A closed pot after its release stands near boiling and cools slowly.
     const extra = rec ? a.minutes! * rate(rec.kinetics, simmerC) : 0;
     const was = (p.grain ?? p.pasta)?.equivalentMin ?? 0;
-    const shift = was > 0 ? 3 * Math.log((was + extra) / was) : 0;
-    const band = p.grain ? bandOf(p.grain.textureIndex + shift) : (p.pasta?.band ?? 'soft');
+    const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(b)) : 0;
+    const band = p.grain ? bandOf(p.grain.textureIndex + shift, saucy(b)) : (p.pasta?.band ?? 'soft');
     return {
       steps: [step('pin-down-open'), step(shift > 1.5 ? 'spread-wide' : 'no-harm', { band })],
       effect: { points: Math.round(shift * 10) / 10, band },

@@ -1,6 +1,9 @@
-import { shapeExponent } from '../meat/geometry';
+import type { Species } from '../food/record';
+import { cautiousVariation } from '../meat/cautious';
 import { cookPiece } from '../meat/piece';
 import type { Bench } from '../plan/bench';
+import { minimumC } from '../plan/meat';
+import type { Piece } from '../plan/shape';
 import { Problem } from '../problem';
 import type { Answers } from './moves';
 
@@ -14,22 +17,26 @@ export function underMinimum(b: Bench, a: Answers, potC: number): { minimum: num
     throw new Problem('answer-unknown', 'This dish has no such meat.', [
       { path: 'ingredient', message: 'Name a meat of the dish.' },
     ]);
-  const { composition, species, safeMinimumC } = item.food.meat!;
-  const shape = item.ingredient.prep?.shape ?? 'cube';
-  const more = minutesToReach(item.thicknessMm, shape, composition, species, a.coreC!, potC, safeMinimumC[0]);
-  return { minimum: safeMinimumC[0], more };
+  const { composition, species } = item.food.meat!;
+  const minimum = minimumC(item);
+  const more = minutesToReach({ piece: item.piece, composition, species, coreC: a.coreC!, potC, minimumC: minimum });
+  return { minimum, more };
 }
 
+/** A piece that was measured, and the pot that it goes back into. */
+export interface Measured {
+  piece: Piece;
+  composition: readonly [number, number, number, number];
+  species: Species;
+  coreC: number;
+  potC: number;
+  minimumC: number;
+}
+/** Back at the boil in about so many seconds: what the spread of the heat-up is taken from. */
+const backUpS = 200;
+
 /** Whole minutes at `potC` until the cautious core of a piece that was `coreC` throughout reaches `minimumC`. */
-export function minutesToReach(
-  thicknessMm: number,
-  shape: Parameters<typeof shapeExponent>[0],
-  composition: readonly [number, number, number, number],
-  species: 'poultry' | 'red',
-  coreC: number,
-  potC: number,
-  minimumC: number,
-): number {
+export function minutesToReach({ piece, composition, species, coreC, potC, minimumC }: Measured): number {
   const [water, protein, fat, ash] = composition;
   // Back to pressure first: a few minutes at the boil, then the pot's own temperature.
   const tempC = Float64Array.from({ length: 3600 }, (_, s) => Math.min(potC, 97 + s / 12));
@@ -38,15 +45,15 @@ export function minutesToReach(
     composition: { water, protein, fat, ash },
     freezeC: -1.5,
     species,
-    thicknessM: thicknessMm / 1000,
-    exponent: shapeExponent(shape),
+    thicknessM: piece.thicknessMm / 1000,
+    exponent: piece.cautiousExponent,
     startC: coreC,
     pre: [],
     tempC,
     dtS: 1,
     releaseAt: tempC.length,
     place: 'steam',
-    cautious: true,
+    vary: cautiousVariation(piece.thicknessMm / 2000, 'steam', backUpS, piece.guessed),
     restS: 0,
     trace,
   });

@@ -1,5 +1,6 @@
 import { readDish } from '../../src/dish/read';
 import type { Dish, Family, Ingredient } from '../../src/dish/schema';
+import type { Gathered, Item } from '../../src/plan/gather';
 
 /** One thing on the board: 200 g of it where nothing else is said, called by its food where it has no other name. */
 export type Thing = Partial<Ingredient> & { food: string; g?: number };
@@ -13,3 +14,6 @@ export const board = (family: Family, ...things: Thing[]): Dish =>
     serves: 4,
     ingredients: things.map(({ g = 200, ...t }) => ({ id: t.food, amount: { value: g, unit: 'g' }, ...t })),
   });
+
+/** The gathered item of a row. */
+export const itemOf = (g: Gathered, id: string): Item => g.items.find((i) => i.rows.includes(id))!;

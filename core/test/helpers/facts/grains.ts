@@ -1,6 +1,7 @@
+import { findFood } from '../../../src/food/find';
+import { centre } from '../../../src/grain/texture';
 import { kitchenSchema, type Kitchen } from '../../../src/dish/kitchen';
 import { readDish } from '../../../src/dish/read';
-import { findFood } from '../../../src/food/find';
 import { equivalentMin, runClock } from '../../../src/grain/clock';
 import { simpleProfile } from '../profile';
 import type { Fact } from './fact';
@@ -35,6 +36,13 @@ export const natural = (holdMin: number, naturalMin: number, liquidMl: number): 
   holdMin,
   release: { kind: 'timed', naturalMin },
 });
+/** Off the flame, and let down all by itself. */
+const whistled = (holdMin: number, liquidMl: number): AsCooked => ({
+  liquidMl,
+  pressure: 'high',
+  holdMin,
+  release: { kind: 'natural' },
+});
 const quick = (holdMin: number, liquidMl: number): AsCooked => ({
   liquidMl,
   pressure: 'high',
@@ -63,7 +71,8 @@ interface CookFact {
   miss?: readonly [number, number];
 }
 const moisture = (p: Plan): number => 100 * (p.grain ?? p.pasta)!.moisture;
-const index = (p: Plan): number => p.grain!.textureIndex;
+/** The windows are told as texture-equivalent moisture, before a grain is centred on its own aim. */
+const index = (p: Plan): number => p.grain!.textureIndex - centre(findFood(p.grain!.food).grain!);
 export const minutes = (p: Plan): number => (p.grain ?? p.pasta)!.equivalentMin;
 const x = (p: Plan): number => p.pasta!.x;
 const free = (p: Plan): number => (p.grain ?? p.pasta)!.freeSauceG;
@@ -242,7 +251,7 @@ const cookFacts: CookFact[] = [
   {
     id: 'L4w',
     what: 'one cup of long-grain 1:2 in a whistle cooker, 3 whistles, is right',
-    cook: dish('plain-grain', [oneCup, water], { ...natural(8, 30, 2 * cup), whistles: 3 }),
+    cook: dish('plain-grain', [oneCup, water], { ...whistled(8, 2 * cup), whistles: 3 }),
     kitchen: whistle,
     value: moisture,
     window: [64, 72],
@@ -299,7 +308,7 @@ const cookFacts: CookFact[] = [
   {
     id: 'L11',
     what: 'biryani, soaked basmati two to one in all, 2 whistles',
-    cook: dish('biryani', [['rice-basmati', 370, soaked], water], { ...natural(8, 30, 946), whistles: 2 }),
+    cook: dish('biryani', [['rice-basmati', 370, soaked], water], { ...whistled(8, 946), whistles: 2 }),
     kitchen: whistle,
     value: index,
     window: [68, 74],
@@ -307,7 +316,7 @@ const cookFacts: CookFact[] = [
   {
     id: 'L11n',
     what: '… if the 180 g of the gravy are not subtracted: far too wet',
-    cook: dish('biryani', [['rice-basmati', 370, soaked], water], { ...natural(8, 30, 1126), whistles: 2 }),
+    cook: dish('biryani', [['rice-basmati', 370, soaked], water], { ...whistled(8, 1126), whistles: 2 }),
     kitchen: whistle,
     value: moisture,
     window: [74, 99],
@@ -315,7 +324,7 @@ const cookFacts: CookFact[] = [
   {
     id: 'L11r',
     what: '… rinsed but not soaked',
-    cook: dish('biryani', [['rice-basmati', 370, rinsed], water], { ...natural(8, 30, 946), whistles: 2 }),
+    cook: dish('biryani', [['rice-basmati', 370, rinsed], water], { ...whistled(8, 946), whistles: 2 }),
     kitchen: whistle,
     value: index,
     window: [66, 74],

@@ -1,4 +1,5 @@
 import { brickExponent, ellipsoidExponent } from '../../../src/meat/geometry';
+import { cautiousVariation } from '../../../src/meat/cautious';
 import { lethalityLaw } from '../../../src/meat/lethality';
 import { cookPiece, type PieceResult, type PreStage } from '../../../src/meat/piece';
 import type { Fact } from './fact';
@@ -41,7 +42,8 @@ function cook(r: Row, cautious: boolean): PieceResult {
     dtS: 1,
     place: r.place,
     twoFace: r.twoFace ?? false,
-    cautious,
+    ...(cautious ? { vary: cautiousVariation(r.mm / 2000, r.place, r.pot[0] * 60 + 90, false) } : {}),
+    countdownAt: r.pot[0] * 60 + 90,
     restS: 180,
   });
 }
@@ -126,7 +128,8 @@ const poultry: Spec[] = [
   [raw('thin', 25, 6, 5), done],
   [raw('thin', 25, 10, 5), done],
   [raw('thick', 32, 6, 5), notDone],
-  [raw('thick', 32, 10, 5), done],
+  // At the 95th percentile of thickness and surface together it is a degree or two short.
+  [raw('thick', 32, 10, 5), done, [1, 1]],
   [drumstick(50, 'not slit'), ask],
   [drumstick(50 * 0.75, 'slit'), done],
   [
@@ -159,7 +162,6 @@ const residualC = (min: number) => (): number => {
     dtS: 1,
     place: 'liquid',
     twoFace: false,
-    cautious: false,
     restS: 0,
   }).peakCoreC;
 };

@@ -12,6 +12,22 @@ import { BenchActions, benchFeature } from './bench.slice';
   template: `
     <ng-container *transloco="let t">
       <section [attr.aria-label]="t('chances.title')">
+        @if (plan()?.program?.chance; as c) {
+          <p class="odds">
+            <b class="mono">{{ fmt.number(c.of100) }}</b>
+            <span>
+              {{ t('chances.of-100') }}
+              <span class="quiet">{{
+                t('chances.parts', {
+                  texture: fmt.number(c.texture),
+                  pieces: fmt.number(c.pieces),
+                  base: fmt.number(c.base),
+                  release: fmt.number(c.release),
+                })
+              }}</span>
+            </span>
+          </p>
+        }
         <h3>{{ t('chances.title') }}</h3>
         @if (found(); as u) {
           <ul>
@@ -47,6 +63,20 @@ import { BenchActions, benchFeature } from './bench.slice';
     </ng-container>
   `,
   styles: `
+    .odds {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      margin: 0 0 6px;
+    }
+    .odds > b {
+      font-size: 34px;
+      color: var(--rim);
+    }
+    .odds .quiet {
+      display: block;
+      font-size: 15px;
+    }
     h3 {
       margin: 0 0 4px;
       font-size: 17px;
@@ -95,6 +125,7 @@ import { BenchActions, benchFeature } from './bench.slice';
 export class Chances {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
+  readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
   readonly found = computed(() => this.asides().chances);

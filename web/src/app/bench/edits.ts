@@ -13,7 +13,8 @@ export const withIngredient = (
   ),
 });
 
-export const withPrep = (dish: Dish, id: string, change: NonNullable<Ingredient['prep']>): Dish => {
+type PrepChange = { [K in keyof NonNullable<Ingredient['prep']>]?: NonNullable<Ingredient['prep']>[K] | undefined };
+export const withPrep = (dish: Dish, id: string, change: PrepChange): Dish => {
   const old = dish.ingredients.find((i) => i.id === id);
   return withIngredient(dish, id, { prep: clean({ ...old?.prep, ...change }) });
 };

@@ -23,9 +23,23 @@ import { TryIt } from './try-it';
                 <li>
                   <span class="no">{{ f.order }}</span>
                   <span>
-                    <strong>{{ t('finish-step.' + f.code, { c: minimum() }) }}</strong>
+                    <strong>{{ t('finish-step.' + f.code, { c: fmt.number(f.minimumC ?? minimum()) }) }}</strong>
                     @if (f.ingredients.length > 0) {
                       <span class="foods">{{ names(t, f.ingredients) }}</span>
+                    }
+                    @if (f.ml; as ml) {
+                      <span class="foods">{{ fmt.ml(ml) }}</span>
+                    }
+                    @if (f.tempC !== undefined && (f.heat || f.ingredients.length > 0)) {
+                      <span class="heat" [class.cool]="f.tempC < 63">
+                        {{ t('finish.mixture', { c: fmt.celsius(f.tempC) }) }}
+                        @if (f.heat) {
+                          <b>{{ t('finish.heat-' + f.heat) }}</b>
+                        }
+                        @if (f.minimumC) {
+                          <b>{{ t('finish.least', { c: fmt.celsius(f.minimumC) }) }}</b>
+                        }
+                      </span>
                     }
                     @for (h of held(f.ingredients); track h.ingredient) {
                       <span class="quiet why">{{ t('held.' + h.why) }}</span>
@@ -141,6 +155,19 @@ import { TryIt } from './try-it';
     .foods {
       margin-left: 8px;
     }
+    .heat {
+      display: block;
+      font-size: 15px;
+      border-left: 4px solid var(--paprika);
+      padding-left: 8px;
+      margin: 2px 0;
+    }
+    .heat.cool {
+      border-left-color: var(--steam);
+    }
+    .heat b::before {
+      content: '· ';
+    }
     .why {
       display: block;
       font-size: 15px;
@@ -183,8 +210,8 @@ export class FinishSheet {
       (h) => ids.includes(h.ingredient) && !seen.has(h.why) && seen.add(h.why),
     );
   }
-  minimum(): string {
-    return this.fmt.number(Math.max(0, ...(this.plan()?.meats.map((m) => m.safeMinimumC) ?? [])));
+  minimum(): number {
+    return Math.max(0, ...(this.plan()?.meats.map((m) => m.safeMinimumC) ?? []));
   }
   /** Minutes to boil off half of what stands free. */
   half(freeG: number, perMin: number): number {

@@ -7,8 +7,10 @@ import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { BasePlan } from './base-plan';
 import { BenchActions, benchFeature } from './bench.slice';
-import { movedFry, withOverrides } from './edits';
+import { movedFry, withOverrides, withPrep } from './edits';
 import { TryIt } from './try-it';
+
+type Brown = 'colour' | 'half' | 'brown';
 
 /** 2 Fry: the order of the pan, minutes and aims, what comes out again, how full the base is, and the scraping. */
 @Component({
@@ -47,6 +49,24 @@ import { TryIt } from './try-it';
                         <span class="tag bad">{{ t('fry.trouble-' + f.trouble) }}</span>
                       }
                     </span>
+                    @if (browns(f).length > 0) {
+                      <span
+                        class="brown"
+                        role="group"
+                        [attr.aria-label]="t('fry.how-brown', { food: name(t, f.ingredient) })"
+                      >
+                        @for (b of browns(f); track b) {
+                          <button
+                            type="button"
+                            [class.on]="brownOf(f) === b"
+                            [attr.aria-pressed]="brownOf(f) === b"
+                            (click)="brown(f, b)"
+                          >
+                            {{ t('fry.brown-' + b) }}
+                          </button>
+                        }
+                      </span>
+                    }
                     <span class="moves">
                       <button
                         type="button"
@@ -151,6 +171,34 @@ import { TryIt } from './try-it';
     }
     .min {
       text-align: right;
+    }
+    .brown {
+      grid-column: 3 / -1;
+      display: flex;
+      margin-bottom: 6px;
+    }
+    .brown button {
+      min-height: 44px;
+      padding: 0 12px;
+      border: 1.5px solid var(--edge);
+      background: var(--enamel);
+      color: var(--ink);
+      font-size: 15px;
+      cursor: pointer;
+    }
+    .brown button + button {
+      border-left: 0;
+    }
+    .brown button:first-child {
+      border-radius: 6px 0 0 6px;
+    }
+    .brown button:last-child {
+      border-radius: 0 6px 6px 0;
+    }
+    .brown button.on {
+      background: var(--paprika-tint);
+      border-color: var(--paprika);
+      font-weight: 700;
     }
     .marks {
       display: flex;
@@ -264,6 +312,22 @@ export class FrySheet {
 
   name(t: (key: string) => string, id: string): string {
     return t(`food.${this.foods()[id] ?? id}`);
+  }
+  /** How brown a thing may get: meat in three ways, onions and their like translucent or deep brown. */
+  browns(f: FryStep): readonly Brown[] {
+    if (f.aim && f.until !== 'cooked-through') return ['colour', 'half', 'brown'];
+    return f.until === 'translucent' || f.until === 'deep-brown' ? ['colour', 'brown'] : [];
+  }
+  brownOf(f: FryStep): Brown {
+    return f.aim ?? (f.until === 'deep-brown' ? 'brown' : 'colour');
+  }
+  brown(f: FryStep, brown: Brown): void {
+    const dish = this.dish();
+    if (!dish) return;
+    // "Browned" was an earlier word for half through: the choice takes its place.
+    const state = dish.ingredients.find((i) => i.id === f.ingredient)?.prep?.state;
+    const next = withPrep(dish, f.ingredient, { brown, ...(state === 'browned' ? { state: undefined } : {}) });
+    this.store.dispatch(BenchActions.edit({ dish: next }));
   }
   /** The bowls are numbered in the order in which they fill. */
   bowl(fry: readonly FryStep[], i: number): number {

@@ -70,7 +70,7 @@ import { TryIt } from './try-it';
               {{ t('stack.title') }} <span class="quiet">{{ t('stack.drag') }}</span>
             </h2>
             <ol cdkDropList (cdkDropListDropped)="dropped($event)">
-              @for (l of fromTop(); track l.ingredient) {
+              @for (l of fromTop(); track l.position) {
                 <li cdkDrag [cdkDragDisabled]="!movable(l)" [attr.data-layer]="l.ingredient">
                   <span class="grip" cdkDragHandle aria-hidden="true">{{ movable(l) ? '⠿' : '' }}</span>
                   <svg width="26" height="26" aria-hidden="true">
@@ -132,7 +132,12 @@ import { TryIt } from './try-it';
                   t('stack.fill', { fill: fmt.percent(p.pot.fillFraction), limit: fmt.percent(p.pot.limitFraction) })
                 }}
               </li>
-              <li [class.bad]="p.pot.thinLiquidMl < p.pot.minimumLiquidMl">
+              @if (p.pot.foamFraction; as foam) {
+                <li [class.watch]="p.pot.fillFraction > foam">
+                  {{ t('stack.foam', { line: fmt.percent(foam) }) }}
+                </li>
+              }
+              <li [class.bad]="p.pot.thinLiquidMl < 0.97 * p.pot.minimumLiquidMl">
                 {{ t('stack.minimum', { have: fmt.ml(p.pot.thinLiquidMl), least: fmt.ml(p.pot.minimumLiquidMl) }) }}
               </li>
               <li>{{ t('stack.level', { mm: fmt.number(p.pot.liquidLevelMm) }) }}</li>
@@ -224,7 +229,9 @@ export class StackSheet {
   fill(l: StackLayer): string {
     return l.kind === 'liquid' ? 'url(#p-liquid)' : patternOf(l.kind);
   }
+  /** A layer of something that lies in several is built in turn, and not moved by itself. */
   movable(l: StackLayer): boolean {
+    if (this.fromTop().some((x) => x !== l && x.ingredient === l.ingredient)) return false;
     const d = this.dish();
     const p = this.plan();
     return d !== null && p !== null && placesOf(d, p, l.ingredient).length > 1;

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import type { Warning } from '@einkorn/core';
+import type { Plan, Warning } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
 import { benchFeature } from './bench.slice';
 import { warningParams } from './warning-places';
+
+type Way = Plan['proposals'][number];
 
 /** The worst warning in one line, all of them on a tap. */
 @Component({
@@ -21,7 +23,12 @@ import { warningParams } from './warning-places';
           [attr.aria-label]="t('warning.all', { n: all().length })"
         >
           <span class="tag">{{ t('severity.' + w.severity) }}</span>
-          <span class="text">{{ t('warning.' + w.code, params(t, w)) }}</span>
+          <span class="text"
+            >{{ t('warning.' + w.code, params(t, w)) }}
+            @if (w.severity === 'stop' && ways()[0]; as way) {
+              <b>{{ t('ways-out.' + way.code, wayParams(t, way)) }}</b>
+            }
+          </span>
           @if (all().length > 1) {
             <span class="more">+{{ all().length - 1 }}</span>
           }
@@ -43,6 +50,14 @@ import { warningParams } from './warning-places';
             </li>
           }
         </ul>
+        @if (ways().length > 0) {
+          <h3>{{ t('ways-out.title') }}</h3>
+          <ul>
+            @for (w of ways(); track w.code + w.to) {
+              <li>{{ t('ways-out.' + w.code, wayParams(t, w)) }}</li>
+            }
+          </ul>
+        }
       </p-dialog>
     </ng-container>
   `,
@@ -103,6 +118,18 @@ export class Warnings {
   readonly all = computed(() => this.plan()?.warnings ?? []);
   readonly first = computed(() => this.all()[0]);
 
+  /** What would clear the stops, best first. */
+  readonly ways = computed(() => this.plan()?.proposals ?? []);
+
+  wayParams(t: (key: string) => string, w: Way): Record<string, string | number> {
+    const to = w.to ?? '';
+    return {
+      food: t(`food.${this.foods()[w.ingredient] ?? w.ingredient}`),
+      percent: typeof to === 'number' ? Math.round(to * 100) : '',
+      mm: to,
+      to: typeof to === 'string' && to !== '' && w.code.startsWith('swap') ? t(`food.${to}`) : to,
+    };
+  }
   params(t: (key: string) => string, w: Warning): Record<string, string | number> {
     return warningParams(w, this.foods(), t);
   }

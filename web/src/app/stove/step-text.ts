@@ -19,6 +19,7 @@ export function stepParams(
     food: typeof p['food'] === 'string' ? t(`food.${p['food']}`) : (foods[0] ?? ''),
     liquid: typeof p['ml'] === 'number' ? `${fmt.ml(p['ml'])} (${fmt.mlOther(p['ml'])})` : '',
     until: typeof p['until'] === 'string' ? t(`until.${p['until']}`) : '',
+    amount: typeof p['grams'] === 'number' ? fmt.grams(p['grams']) : '',
     minutes: fmt.minutes(step.minutes),
     pressure: typeof p['pressure'] === 'string' ? t(`pressure.${p['pressure']}`) : '',
     minimum: fmt.number(Math.max(0, ...cook.plan.meats.map((m) => m.safeMinimumC))),

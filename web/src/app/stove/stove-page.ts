@@ -151,7 +151,11 @@ export class StovePage {
   readonly ownTimers = computed(() => ownTimers(this.tapsKept(), this.now()));
   private readonly running = this.store.selectSignal(stoveFeature.selectRunning);
   readonly others = computed(() => (this.practice() ? [] : otherPots(this.running(), this.id(), this.wall())));
-  readonly minimumC = computed(() => Math.max(0, ...(this.cook()?.plan.meats.map((m) => m.safeMinimumC) ?? [])));
+  /** What the thermometer must show: of what this step is about, else of everything under the lid. */
+  readonly minimumC = computed(() => {
+    const own = this.current()?.step.params['least'];
+    return typeof own === 'number' ? own : Math.max(0, ...(this.cook()?.plan.meats.map((m) => m.safeMinimumC) ?? []));
+  });
   /** The pin as the devices show it, or as the taps tell. */
   readonly pinIsUp = computed(() => this.dials().pinUp ?? (this.pinUpAt() !== null && this.pinDownAt() === null));
   readonly gateFoods = computed(() => {

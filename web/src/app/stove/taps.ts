@@ -28,6 +28,9 @@ export function nextTap(current: TimedStep | null, gate: boolean, taps: readonly
   if (gate) return 'heat-on';
   if ((current.step.id === 'vent' || current.step.id === 'first-vent') && !told('valve-open')) return 'valve-open';
   if (current.step.id === 'finish-check' && !told('core')) return 'thermometer';
+  // What went in at the end is measured anew: the reading before it says nothing.
+  const since = (e: StoredEvent): boolean => e.kind === 'core' && e.atMs >= current.startMs;
+  if (current.step.text === 'finish-check-finish' && !taps.some(since)) return 'thermometer';
   return 'done';
 }
 

@@ -63,7 +63,7 @@ const liftPx = 18;
           [attr.height]="plan().pot.liquidLevelMm * scale()"
           fill="url(#p-liquid)"
         />
-        @for (d of drawn(); track d.layer.ingredient) {
+        @for (d of drawn(); track d.layer.position) {
           <g
             tabindex="0"
             role="img"
@@ -144,8 +144,16 @@ const liftPx = 18;
           stroke-width="2"
           stroke-dasharray="9 5"
         />
+        @if (yFoam(); as y) {
+          <path
+            [attr.d]="'M' + (x0() + 28) + ' ' + y + 'h' + (w() - 28)"
+            stroke="var(--turmeric)"
+            stroke-width="1.5"
+            stroke-dasharray="2 6"
+          />
+        }
         <!-- labels with one leader each -->
-        @for (d of drawn(); track d.layer.ingredient) {
+        @for (d of drawn(); track d.layer.position) {
           @if (d.label; as l) {
             <path [attr.d]="'M' + l.dotX + ' ' + (l.y + 8) + 'V' + l.dotY" stroke="var(--enamel)" stroke-width="4.5" />
             <path [attr.d]="'M' + l.dotX + ' ' + (l.y - 30) + 'V' + l.dotY" stroke="var(--ink)" stroke-width="1.5" />
@@ -165,7 +173,7 @@ const liftPx = 18;
         }
         <text class="small stop" [attr.x]="x0() + w() - 4" [attr.y]="yLimit() - 6" text-anchor="end">
           {{
-            t(plan().pot.limitFraction > 0.5 ? 'pot.limit-other' : 'pot.limit', {
+            t('pot.limit-other', {
               litres: fmt.number(plan().pot.litres * plan().pot.limitFraction, 2),
             })
           }}
@@ -316,7 +324,11 @@ export class PotSection {
   }
   yOf = (mm: number): number => view.bottom - mm * this.scale();
   readonly yLimit = computed(() => this.yOf(this.innerMm() * this.plan().pot.limitFraction));
-  readonly minimumShort = computed(() => this.plan().pot.thinLiquidMl < this.plan().pot.minimumLiquidMl);
+  readonly yFoam = computed(() => {
+    const { foamFraction } = this.plan().pot;
+    return foamFraction === null ? null : this.yOf(this.innerMm() * foamFraction);
+  });
+  readonly minimumShort = computed(() => this.plan().pot.thinLiquidMl < 0.97 * this.plan().pot.minimumLiquidMl);
 
   readonly wall = computed(() => {
     const x = this.x0() - 5;

@@ -1,0 +1,98 @@
+import type { Kitchen } from '../dish/kitchen';
+import { scaleBy } from '../dish/scale';
+import type { Dish } from '../dish/schema';
+import { bowlLimit } from './bounds';
+import type { Plan } from './document';
+import { Problem } from '../problem';
+import { equalise, troubleOf } from './equalise';
+import { solvePlan } from './solve-plan';
+
+type Proposal = Plan['proposals'][number];
+interface Change {
+  code: string;
+  ingredient: string;
+  to?: number | string;
+  dish: Dish;
+}
+
+/** A batch that is made smaller is made a little smaller than the limit asks. */
+const roomy = 0.97;
+/** Pieces are looked at by the equaliser only where nothing simpler helps: it plans many changed dishes. */
+const stopCount = (p: Plan): number => p.warnings.filter((w) => w.severity === 'stop').length;
+
+/** The change that goes with each kind of stop: none of them is promised before it has been planned. */
+function changesFor(dish: Dish, p: Plan, code: string, ingredient: string): Change[] {
+  const o = dish.overrides ?? {};
+  const without = (...keys: (keyof typeof o)[]): Dish => ({
+    ...dish,
+    overrides: Object.fromEntries(Object.entries(o).filter(([k]) => !keys.includes(k as keyof typeof o))),
+  });
+  const scaled = (share: number): Change[] => {
+    const factor = Math.floor(100 * Math.min(1, roomy * share)) / 100;
+    return factor > 0.05
+      ? [{ code: 'smaller-batch', ingredient: '', to: factor, dish: scaleBy(dish, factor).dish }]
+      : [];
+  };
+  const given = (keys: (keyof typeof o)[]): Change[] =>
+    keys.some((k) => o[k] !== undefined)
+      ? [{ code: 'give-back', ingredient: '', to: keys.find((k) => o[k] !== undefined)!, dish: without(...keys) }]
+      : [];
+  switch (code) {
+    case 'over-full':
+      return [...given(['liquidMl', 'ledger']), ...scaled(p.pot.limitFraction / p.pot.fillFraction)];
+    case 'bowl-full':
+      return scaled((100 * bowlLimit) / Number(p.warnings.find((w) => w.code === code)?.params?.['fill'] ?? 100));
+    case 'raw-at-finish':
+      return [
+        {
+          code: 'under-the-lid',
+          ingredient,
+          dish: {
+            ...dish,
+            ingredients: dish.ingredients.map((i) => {
+              if (i.id !== ingredient) return i;
+              const { joins: _, ...rest } = i;
+              return rest;
+            }),
+          },
+        },
+      ];
+    case 'meat-under':
+      return given(['holdMin', 'release', 'pressure']);
+    default:
+      return given(['liquidMl', 'ledger', 'holdMin', 'release']);
+  }
+}
+
+/** What would clear the stops of a plan, each change planned anew; the best first, nothing where there is no stop. */
+export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
+  const stops = p.warnings.filter((w) => w.severity === 'stop');
+  if (stops.length === 0) return [];
+  const tried = stops
+    .flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')))
+    .flatMap((c) => {
+      const better = planned(c.dish, kitchen);
+      return better && stopCount(better) < stops.length ? [proposalOf(c, better)] : [];
+    });
+  const pieces = tried.length === 0 && stops.some((w) => w.code === 'meat-under');
+  const cuts = pieces ? equalise(dish, kitchen, p).map((c) => proposalOf(c, c.plan)) : [];
+  return [...tried, ...cuts].sort((a, b) => a.stops - b.stops || a.trouble - b.trouble);
+}
+
+const proposalOf = (c: Change, p: Plan): Proposal => ({
+  code: c.code,
+  ingredient: c.ingredient,
+  ...(c.to === undefined ? {} : { to: c.to }),
+  stops: stopCount(p),
+  trouble: troubleOf(p),
+});
+
+/** A changed dish that cannot be planned is no way out. */
+function planned(dish: Dish, kitchen: Kitchen): Plan | null {
+  try {
+    return solvePlan(dish, kitchen);
+  } catch (e) {
+    if (e instanceof Problem) return null;
+    throw e;
+  }
+}

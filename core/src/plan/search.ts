@@ -1,0 +1,480 @@
+import { equivalentMin } from '../grain/clock';
+import { rate } from '../grain/rate';
+import type { CookRun, HeatedPot, Release } from '../pot/cook';
+import { meansOf } from '../pot/history';
+import type { Term } from '../reasoned';
+import type { LiquidBounds } from './bounds';
+import { chanceOf, piecesChance, sprayChance, textureChance, type Chance } from './chance';
+import type { PlantVerdict } from './document';
+import type { Heated } from './heated';
+import { liquidFor, type Miss } from './liquid';
+import { runMeats, runPlants, type MeatRun, type Sure } from './meat';
+import { targetE, wantedBand, type TargetE } from './target';
+import { grainOutcome, saucyFrom, starchTemps, wantedSauceG, type GrainOutcome } from './water';
+
+/** One program with all it does to the dish. */
+export interface Candidate {
+  holdMin: number;
+  release: Release;
+  run: CookRun;
+  /** liquid that was reckoned with, mL */
+  addMl: number;
+  /** temperatures of the starch along the run; none in a dish without one */
+  temps?: Float64Array;
+  /** minutes at 100 degC of the starch; 0 without one */
+  equivalentMin: number;
+  naturalMin: number;
+  outcome: GrainOutcome | null;
+  meats: MeatRun[];
+  plants: PlantVerdict[];
+  meatOk: boolean;
+  chance: Chance;
+  /** what no cook may be sent into: a pot that never seals or boils dry, meat under its minimum */
+  stops: number;
+  /** points: a hundred times the chance, less what waiting and eating cost */
+  score: number;
+  terms: Term[];
+}
+
+/** Half minutes below five, then whole minutes. */
+export const holds: readonly number[] = [
+  ...Array.from({ length: 10 }, (_, i) => i / 2),
+  ...Array.from({ length: 56 }, (_, i) => i + 5),
+];
+const naturals: readonly Release[] = [
+  { kind: 'quick' },
+  ...[2, 4, 6, 8, 10, 12, 15].map((n): Release => ({ kind: 'timed', naturalMin: n })),
+  { kind: 'natural' },
+];
+/** A whistle cooker is let down by itself, or its weight is lifted. */
+const whistleReleases: readonly Release[] = [{ kind: 'natural' }, { kind: 'quick' }];
+const mostWhistles = 25;
+
+/** What a plan loses beside its chance, in points of a hundred [from memory: how much a cook would give for each]. */
+const price = {
+  perWaitMin: 0.15,
+  /** a sauce all missing, or twice as much of it */
+  sauceMissing: 20,
+  /** a hold under three minutes leaves the doneness to a heat-up that nobody controls */
+  perUncontrolledMin2: 1.6,
+  /** the square of the texture points by which the time is off its reference: water mends it only half */
+  perTimePoint2: 1.5,
+  /** the same where the sauce sets the water: there the cook's wish is one of time */
+  perSaucyPoint2: 6,
+  surestHoldMin: 3,
+  /** large lean pieces that are let off at once boil inside */
+  quickLargeMeat: 2,
+  dryMeat: 12,
+  firmMeat: 2,
+  toughMeat: 16,
+  hardPlant: 25,
+  softPlant: 8,
+  barelyDone: 4,
+} as const;
+const largeMm = 25;
+/** Stew is aimed over its threshold: the coldest cell of the largest cube decides [common practice]. */
+export const tenderTimes = 1.3;
+/** Roots are aimed at so many times their least softening, where they bear it [common practice: potato core 3 minutes]. */
+const plantTimes = 3.4;
+/** Samples that the clock reads as one while searching, s: within .1 points of the plan [derived]. */
+const clockS = 8;
+/** A neighbour's program stays unless another is better by more than this, points. */
+const worthChanging = 2;
+
+/** What a search is held to. */
+export interface Fixed {
+  holdMin?: number;
+  release?: Release;
+  /** mL; without it the liquid is solved for every program */
+  liquidMl?: number;
+}
+
+/** A program that was chosen before for nearly the same dish. */
+export interface Near {
+  holdMin: number;
+  release: Release;
+}
+
+interface Trial {
+  holdMin: number;
+  release: Release;
+  run: CookRun;
+  naturalMin: number;
+  equivalentMin: number;
+  /** the starch's temperatures in means of `clockS` */
+  clock: { temps: Float64Array; run: CookRun } | null;
+}
+
+/** Everything that stays the same while the programs of one heated pot are compared. */
+export class Search {
+  private readonly trials = new Map<string, Trial>();
+  private readonly judged = new Map<string, Candidate>();
+  private readonly bare = new Map<string, Candidate>();
+  private readonly surely: Sure = new Map();
+  private readonly target: TargetE | null;
+  private readonly grid: readonly number[];
+  private readonly releases: readonly Release[];
+  private lastMl: number;
+  /** the best program while every piece is taken as perfect */
+  perfect: Candidate | null = null;
+  private lastSafe: number | null = null;
+
+  constructor(
+    readonly h: Heated,
+    private readonly miss: Miss | null,
+    private readonly bounds: LiquidBounds,
+    private readonly fixed: Fixed,
+    only?: readonly number[],
+  ) {
+    const whistles = h.heated.state.pot.whistle !== null;
+    // A cooker with fixed programs is searched on what it allows.
+    this.grid = only ? [...new Set(only)].sort((a, b) => a - b) : whistles ? whistleHolds(h.heated) : holds;
+    this.releases = fixed.release ? [fixed.release] : whistles ? whistleReleases : naturals;
+    this.target = h.g.grain ? targetE(h.g, h.texture, h.addMl) : null;
+    this.lastMl = fixed.liquidMl ?? h.addMl;
+  }
+
+  /** The best program: the fewest stops, then the most points. */
+  best(near: Near | null): Candidate {
+    let guess = Math.max(
+      0,
+      this.grid.findIndex((x) => x >= 5),
+    );
+    const byStarch = this.releases.map((release) => {
+      guess = this.indexNear(release, guess);
+      return { release, start: guess };
+    });
+    return this.among(byStarch, near, (start, release) => this.starts(release, start));
+  }
+
+  /** The best program around one that was best for nearly this liquid. */
+  around(from: Candidate, near: Near | null): Candidate {
+    const k = this.releases.findIndex((r) => sameRelease(r, from.release));
+    const start = this.indexOf(from.holdMin);
+    const span = this.releases.filter((_, i) => k < 0 || Math.abs(i - k) <= 1).map((release) => ({ release, start }));
+    const best = this.among(span, near, (i, release) => [this.safeFrom(i, release)]);
+    // A few millilitres seldom make a piece unsafe: then everything is looked at again.
+    return best.stops > from.stops ? this.best(near) : best;
+  }
+
+  /**
+   * Branch and bound: what a release gives while every piece is taken as perfect cannot be beaten by what it gives with
+   * them, so the pieces are only followed where that is still more than the best so far.
+   */
+  private among(
+    ways: readonly { release: Release; start: number }[],
+    near: Near | null,
+    starts: (start: number, release: Release) => number[],
+  ): Candidate {
+    const promising = ways
+      .map((w) => ({ ...w, most: this.uphill(w.start, w.release, false) }))
+      .sort((a, b) => b.most.score - a.most.score);
+    this.perfect ??= promising[0]!.most;
+    let best: Candidate | null = null;
+    for (const { release, start, most } of promising) {
+      if (best?.stops === 0 && most.score <= best.score) break;
+      for (const i of starts(this.fixed.holdMin === undefined ? this.indexOf(most.holdMin) : start, release))
+        best = better(best, this.uphill(i, release));
+    }
+    return near ? this.stay(best!, near) : best!;
+  }
+
+  /** The neighbour's program, if it is as safe and nearly as good. */
+  private stay(best: Candidate, near: Near): Candidate {
+    const holdMin = this.fixed.holdMin ?? near.holdMin;
+    const release = this.fixed.release ?? near.release;
+    if (this.fixed.holdMin === undefined && !this.grid.includes(holdMin)) return best;
+    const c = this.judge(holdMin, release);
+    return c.stops <= best.stops && c.score >= best.score - worthChanging ? c : best;
+  }
+
+  /** Where on the grid a look is worth while: by the starch, by what makes the pieces safe, and by what makes them good. */
+  private starts(release: Release, start: number): number[] {
+    if (this.fixed.holdMin !== undefined) return [-1];
+    const byStarch = this.target ? start : 0;
+    const first = this.at(byStarch, release);
+    if (first.meats.length === 0 && first.plants.length === 0) return [byStarch];
+    const safe = this.safeFrom(byStarch, release);
+    const out = [safe];
+    const from = safe === byStarch && !this.target ? 0 : safe;
+    const good = (c: Candidate): boolean =>
+      c.plants.every((p) => p.verdict !== 'hard') &&
+      c.meats.every((m) => (m.verdict.collagenCoreMin ?? 0) >= tenderTimes * (m.verdict.tenderCoreMin ?? 0));
+    if (!good(this.at(from, release))) {
+      const i = this.firstIndex(from, (k) => good(this.at(k, release)));
+      if (good(this.at(i, release))) out.push(i);
+    }
+    return out;
+  }
+
+  /** The first index from `from` on that makes every piece safe: looked for near where it was for the release before. */
+  private safeFrom(from: number, release: Release): number {
+    const safe = (i: number): boolean => this.at(i, release).stops === 0;
+    if (safe(from)) return from;
+    const guess = Math.min(this.grid.length - 1, Math.max(from + 1, this.lastSafe ?? from + 2));
+    const found = safe(guess) ? this.lastFrom(guess, from, safe) : this.firstIndex(guess + 1, safe);
+    this.lastSafe = found;
+    return found;
+  }
+
+  /** From an index for which something holds downwards to the last one for which it still does, above `floor`. */
+  private lastFrom(index: number, floor: number, holdsAt: (i: number) => boolean): number {
+    let high = index;
+    let low = floor;
+    for (let span = 1; high - span > floor; span *= 2) {
+      if (!holdsAt(high - span)) {
+        low = high - span;
+        break;
+      }
+      high -= span;
+    }
+    while (high - low > 1) {
+      const mid = (low + high) >> 1;
+      if (holdsAt(mid)) high = mid;
+      else low = mid;
+    }
+    return high;
+  }
+
+  /** The first index from `from` on for which something holds, taken as lasting from there; the last where it never does. */
+  private firstIndex(from: number, holdsAt: (i: number) => boolean): number {
+    let low = Math.min(from, this.grid.length - 1);
+    let high = this.grid.length - 1;
+    // The end of the grid is far and costs a long hold: widen the span first.
+    for (let span = 4; low + span < high; span *= 2) {
+      if (holdsAt(low + span)) {
+        high = low + span;
+        break;
+      }
+      low += span;
+    }
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if (holdsAt(mid)) high = mid;
+      else low = mid + 1;
+    }
+    return low;
+  }
+
+  /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */
+  private indexNear(release: Release, guess: number): number {
+    if (!this.target || this.fixed.holdMin !== undefined) return guess;
+    const perMin = Math.max(0.5, rate(this.h.g.grain!.food.grain!.kinetics, this.h.heated.state.tempC));
+    let i = guess;
+    for (let k = 0; k < 2; k++) {
+      const e = this.trial(this.grid[i]!, release).equivalentMin;
+      const next = this.indexOf(this.grid[i]! + (this.target.want - e) / perMin);
+      if (next === i) break;
+      i = next;
+    }
+    return i;
+  }
+
+  /** From a start to the top of its hill: steps of one on the grid. */
+  private uphill(start: number, release: Release, pieces = true): Candidate {
+    if (this.fixed.holdMin !== undefined) return this.judge(this.fixed.holdMin, release, pieces);
+    let best = this.at(start, release, pieces);
+    for (const direction of [1, -1]) {
+      let moved = false;
+      for (let i = start + direction; i >= 0 && i < this.grid.length; i += direction) {
+        const next = this.at(i, release, pieces);
+        if (better(best, next) !== next) break;
+        best = next;
+        moved = true;
+      }
+      if (moved) break;
+    }
+    return best;
+  }
+
+  private indexOf(holdMin: number): number {
+    const i = this.grid.findIndex((x) => x >= holdMin - 1e-9);
+    if (i < 0) return this.grid.length - 1;
+    return i > 0 && holdMin - this.grid[i - 1]! < this.grid[i]! - holdMin ? i - 1 : i;
+  }
+
+  private at(i: number, release: Release, pieces = true): Candidate {
+    return this.judge(i < 0 ? this.fixed.holdMin! : this.grid[i]!, release, pieces);
+  }
+
+  private trial(holdMin: number, release: Release): Trial {
+    const key = `${holdMin} ${keyOf(release)}`;
+    const known = this.trials.get(key);
+    if (known) return known;
+    const { h } = this;
+    const run = h.heated.finish(holdMin, release);
+    let clock: Trial['clock'] = null;
+    let e = 0;
+    if (h.g.grain) {
+      const n = Math.max(1, Math.round(clockS / run.history.dtS));
+      const temps = meansOf(starchTemps(h.g, run, h.addMl, h.depthCm), n);
+      const dtS = n * run.history.dtS;
+      e = equivalentMin(temps, dtS, h.g.grain.food.grain!.kinetics);
+      clock = { temps, run: { ...run, history: { ...run.history, dtS } } };
+    }
+    const naturalMin = ((run.valveS ?? run.openS) - run.releaseS) / 60;
+    const t: Trial = { holdMin, release, run, naturalMin, equivalentMin: e, clock };
+    this.trials.set(key, t);
+    return t;
+  }
+
+  /** One program with its liquid; without `pieces` they are taken as perfect. */
+  private judge(holdMin: number, release: Release, pieces = true): Candidate {
+    const key = `${holdMin} ${keyOf(release)}`;
+    const cache = pieces ? this.judged : this.bare;
+    const known = cache.get(key);
+    if (known) return known;
+    const { h } = this;
+    const c = pieces
+      ? this.withPieces(this.judge(holdMin, release, false))
+      : weighed(h, this.withLiquid(holdMin, release));
+    cache.set(key, c);
+    return c;
+  }
+
+  private withLiquid(holdMin: number, release: Release): Done {
+    const { h } = this;
+    const t = this.trial(holdMin, release);
+    let outcome: GrainOutcome | null = null;
+    let addMl = this.fixed.liquidMl ?? h.addMl;
+    if (t.clock) {
+      const { temps, run } = t.clock;
+      const at = (ml: number): GrainOutcome =>
+        grainOutcome(h.g, h.src, run, ml, h.depthCm, { earlierSteamG: h.earlierSteamG, temps });
+      if (this.fixed.liquidMl === undefined && this.miss) {
+        ({ addMl, outcome } = liquidFor(at, this.miss, this.bounds, this.lastMl));
+        this.lastMl = addMl;
+      } else outcome = at(addMl);
+    }
+    return { ...t, addMl, outcome, meats: [], plants: [] };
+  }
+
+  private withPieces(bare: Candidate): Candidate {
+    const { h } = this;
+    const { depthCm, earlier, ways } = h;
+    const meats = runMeats(h.g, bare.run, { depthCm, earlier, coarse: true, ways, surely: this.surely });
+    const plants = runPlants(h.g, bare.run, true, h.ways);
+    return meats.length + plants.length === 0 ? bare : weighed(h, { ...bare, meats, plants });
+  }
+}
+
+/** The better of two: fewer stops, then more points; of equals the first. */
+export const better = (best: Candidate | null, c: Candidate): Candidate =>
+  !best || c.stops < best.stops || (c.stops === best.stops && c.score > best.score + 1e-9) ? c : best;
+
+const keyOf = (r: Release): string => (r.kind === 'timed' ? `${r.naturalMin ?? 0}` : r.kind);
+export const sameRelease = (a: Release, b: Release): boolean => keyOf(a) === keyOf(b);
+
+/** A whistle cooker is held for a whole number of whistles. */
+export function whistleHolds(heated: HeatedPot): number[] {
+  const out: number[] = [];
+  for (let n = 1; n <= mostWhistles; n++) {
+    const hold = heated.holdForWhistles(n);
+    if (out.length > 0 && hold <= out[out.length - 1]!) continue;
+    if (hold >= 60) break;
+    out.push(hold);
+  }
+  return out.length > 0 ? out : [0];
+}
+
+/** A program with what it did, before it is weighed. */
+type Done = Pick<
+  Candidate,
+  'holdMin' | 'release' | 'run' | 'addMl' | 'equivalentMin' | 'naturalMin' | 'outcome' | 'meats' | 'plants'
+> & {
+  temps?: Float64Array;
+};
+
+/** Chance and price of a program. */
+function weighed(h: Heated, d: Done): Candidate {
+  const { g } = h;
+  const terms: Term[] = [];
+  let paid = 0;
+  const charge = (label: string, value: number, subject?: string): void => {
+    if (value < 0.005) return;
+    terms.push({ label, value, unit: 'points', ...(subject ? { subject } : {}), source: 'from-memory' });
+    paid += value;
+  };
+  let texture = 1;
+  if (g.grain && d.outcome) {
+    const target = targetE(g, h.texture, d.addMl);
+    terms.push(
+      { label: 'doneness-wanted', value: target.want, unit: 'min', source: 'derived' },
+      { label: 'doneness-here', value: d.equivalentMin, unit: 'min', source: 'derived' },
+    );
+    texture = textureChance(h, d.outcome, wantedBand(g, h.texture), target);
+    const off = 3 * Math.log(Math.max(1e-3, d.equivalentMin) / target.want);
+    const perPoint2 = g.sauceShare >= saucyFrom ? price.perSaucyPoint2 : price.perTimePoint2;
+    charge('cost-doneness', perPoint2 * Math.min(off * off, 16));
+    const loose = Math.max(0, price.surestHoldMin - d.holdMin);
+    charge('cost-uncontrolled', price.perUncontrolledMin2 * loose * loose);
+    charge('cost-sauce', price.sauceMissing * sauceMiss(h, d.outcome));
+  }
+  const chance = chanceOf({
+    texture,
+    pieces: piecesChance(d.meats),
+    base: 1 - h.scorch,
+    release: 1 - sprayChance(h, d.naturalMin),
+  });
+  for (const m of d.meats) charge('cost-meat', eatingCost(m, d.naturalMin), m.item.ingredient.id);
+  for (const p of d.plants) charge('cost-plant', plantCost(p), p.ingredient);
+  charge('cost-wait', price.perWaitMin * ((d.run.openS - (d.run.countdownS ?? 0)) / 60));
+  for (const part of ['texture', 'pieces', 'base', 'release'] as const)
+    if (part !== 'texture' || g.grain)
+      terms.push({ label: `chance-${part}`, value: 100 * chance[part], unit: 'percent', source: 'derived' });
+  const meatOk = d.meats.every((m) => m.verdict.ok);
+  const stops = d.meats.filter((m) => !m.verdict.ok).length + Number(d.run.neverSealed) * 10 + Number(d.run.dry) * 5;
+  return { ...d, meatOk, chance, stops, score: 100 * chance.all - paid, terms };
+}
+
+/** How far the sauce is from what is wanted, as a share of it: 1 is all missing, or twice as much. */
+function sauceMiss(h: Heated, out: GrainOutcome): number {
+  const wanted = Math.max(wantedSauceG(h.g, out.finishedG), leastSauceShare * out.finishedG);
+  const over = Math.max(0, out.sauceG - wanted) / wanted;
+  const under = Math.max(0, wanted - out.sauceG) / wanted;
+  // A dry dish has none to miss.
+  return Math.min(2, over) + (h.g.sauceShare > 0 || h.g.saucePerStarch !== null ? Math.min(1, under) : 0);
+}
+const leastSauceShare = 0.04;
+
+function eatingCost(m: MeatRun, naturalMin: number): number {
+  const v = m.verdict;
+  const large = m.item.thicknessMm >= largeMm && naturalMin < 2 && m.item.state !== 'cooked' ? price.quickLargeMeat : 0;
+  const need = v.tenderCoreMin ?? 0;
+  const short = need > 0 ? Math.max(0, 1 - (v.collagenCoreMin ?? 0) / (tenderTimes * need)) : 0;
+  const stew = m.item.food.meat!.cut === 'stew';
+  if (v.texture === 'dry') return large + price.dryMeat;
+  if (need > 0) return large + (stew ? price.toughMeat : price.firmMeat) * short;
+  return large + (v.texture === 'firm' ? price.firmMeat : 0);
+}
+
+function plantCost(p: PlantVerdict): number {
+  if (p.verdict === 'hard') return price.hardPlant * (1 - 0.5 * Math.min(1, p.doneTimes));
+  if (p.verdict === 'soft') return price.softPlant * Math.min(3, p.softShare);
+  // Middle of the window: well over the least, well under the most.
+  const under = Math.max(0, plantTimes - p.doneTimes) / plantTimes;
+  const near = Math.max(0, p.softShare - 0.7) / 0.3;
+  return price.barelyDone * (under + near);
+}
+
+/** One program in full resolution with its liquid; `pieces` false leaves meat and roots out. */
+export function candidate(h: Heated, holdMin: number, release: Release, pieces = true): Candidate {
+  const run = h.heated.finish(holdMin, release);
+  const naturalMin = ((run.valveS ?? run.openS) - run.releaseS) / 60;
+  const temps = h.g.grain ? starchTemps(h.g, run, h.addMl, h.depthCm) : undefined;
+  const outcome = temps
+    ? grainOutcome(h.g, h.src, run, h.addMl, h.depthCm, { earlierSteamG: h.earlierSteamG, temps })
+    : null;
+  return weighed(h, {
+    holdMin,
+    release,
+    run,
+    addMl: h.addMl,
+    naturalMin,
+    equivalentMin: outcome?.clock.equivalentMin ?? 0,
+    outcome,
+    meats: pieces ? runMeats(h.g, run, { depthCm: h.depthCm, earlier: h.earlier }) : [],
+    plants: pieces ? runPlants(h.g, run) : [],
+    ...(temps ? { temps } : {}),
+  });
+}

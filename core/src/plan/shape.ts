@@ -1,0 +1,70 @@
+import type { Ingredient } from '../dish/schema';
+import type { FoodRecord } from '../food/record';
+import { shapeExponent, type PieceShape } from '../meat/geometry';
+
+/** A piece as the heat sees it. */
+export interface Piece {
+  /** smallest size, mm */
+  thicknessMm: number;
+  /** area exponent by the words of the cook, or by the piece that the food usually is */
+  exponent: number;
+  /** the same for the largest piece that the words could mean: what safety is judged by */
+  cautiousExponent: number;
+  /** nobody told the thickness: safety is judged at a thicker one */
+  guessed: boolean;
+  /** the default shape by name, for charts and sentences */
+  shape: PieceShape;
+}
+
+/** More than so many cubes of its own thickness, and a piece is flat [derived]. */
+const flatFrom = 3;
+/** A frozen packet of mince is a block of about 4 : 2 : 1 [common practice]. */
+const blockCubes = 8;
+const otherMm = 10;
+
+/**
+ * Shape of a piece that nobody described, from what it weighs and how thick it is: volume / thickness3 over 3 is a slab
+ * (breast, thigh, loin, fillet), else a cube; a drumstick, a shrimp and an egg are what they are.
+ */
+export function defaultShape(food: FoodRecord): PieceShape {
+  if (food.plant) return food.plant.shape;
+  const meat = food.meat;
+  if (!meat) return 'cube';
+  if (meat.shape) return meat.shape;
+  if (meat.cut === 'ground') return 'ground';
+  const volumeMm3 = (1000 * (food.pieceG?.[0] ?? 0)) / food.densityGPerMl[0];
+  return volumeMm3 / meat.defaultThicknessMm[0] ** 3 > flatFrom ? 'slab' : 'cube';
+}
+
+/** Thickness of a piece that nobody measured, mm: it follows its weight, t = t0 (m / m0)^(1/3). */
+export function defaultThicknessMm(food: FoodRecord, pieceG?: number): number {
+  const mm = (food.meat ?? food.plant)?.defaultThicknessMm[0] ?? otherMm;
+  const usual = food.pieceG?.[0];
+  return pieceG === undefined || usual === undefined ? mm : mm * Math.cbrt(pieceG / usual);
+}
+
+/**
+ * The piece that an ingredient means.
+ *
+ * @param grams of the ingredient in all: mince that comes frozen is one block of them
+ */
+export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number): Piece {
+  const prep = ingredient.prep ?? {};
+  const block = food.meat?.cut === 'ground' && isFrozen(ingredient) && prep.thicknessMm === undefined;
+  const said = prep.shape === 'whole' ? undefined : prep.shape;
+  const shape = block ? 'slab' : (said ?? defaultShape(food));
+  const thicknessMm =
+    prep.thicknessMm ??
+    (block ? Math.cbrt((1000 * grams) / food.densityGPerMl[0] / blockCubes) : defaultThicknessMm(food, prep.pieceG));
+  const exponent = shapeExponent(shape);
+  const certain = said !== undefined || food.meat?.shape !== undefined || food.meat?.cut === 'ground' || !food.meat;
+  return {
+    thicknessMm,
+    exponent,
+    cautiousExponent: certain ? exponent : 0,
+    guessed: prep.thicknessMm === undefined,
+    shape,
+  };
+}
+
+export const isFrozen = (i: Ingredient): boolean => i.prep?.state === 'frozen' || i.prep?.state === 'half-frozen';

@@ -1,0 +1,126 @@
+import { kitchenSchema, type Kitchen } from '../dish/kitchen';
+import type { Dish, Overrides } from '../dish/schema';
+import { equivalentMin } from '../grain/clock';
+import type { Texture } from '../grain/texture';
+import { pastaX } from '../food/pasta';
+import { assemble } from './assemble';
+import { setBench, type Bench } from './bench';
+import type { Plan } from './document';
+import { sameRelease, whistleHolds, type Near } from './search';
+import { solveBoth, type Solved, type Stages } from './solve';
+import { slowingOf, starchTemps } from './water';
+
+export interface SolveOptions {
+  texture?: Texture;
+  /** the program of a plan of nearly the same dish: it stays unless another is better by more than two points of chance */
+  near?: Near;
+}
+
+/**
+ * The plan of a dish without proposals. The cook's own numbers are compared with what the planner decides alone: those
+ * that are the same change nothing, the others are solved around, starting from the planner's own program.
+ */
+export function solvePlan(
+  dish: Dish,
+  kitchen: Kitchen = kitchenSchema.parse({}),
+  options: SolveOptions = {},
+  heldPasta: string | null = null,
+): Plan {
+  const texture = options.texture ?? dish.texture ?? 'fluffy';
+  const near = options.near ?? null;
+  const { decisions, habits } = split(dish.overrides ?? {});
+  const free = setBench({ ...dish, overrides: habits }, kitchen);
+  const own = solveBoth(free, texture, near);
+  const soft = heldPasta === null ? softOnTheWay(own) : null;
+  if (soft) return solvePlan(heldForFinish(dish, soft), kitchen, options, soft);
+  const solved = isSame(decisions, own)
+    ? own
+    : solveBoth(setBench(dish, kitchen), texture, own.cooked.chosen, stagesOf(decisions, own));
+  return assemble({
+    cooked: withGiven(solved, dish).cooked,
+    mode: 'solve',
+    texture,
+    missed: solved.missed,
+    own: own.cooked,
+    bounds: solved.bounds,
+    topUpMl: null,
+    heldPasta,
+  });
+}
+
+type Decisions = Pick<Overrides, 'liquidMl' | 'holdMin' | 'release' | 'pressure' | 'gravyMl' | 'firstStage' | 'ledger'>;
+
+/** What the cook decided in the planner's place, and the habits that the planner reckons with. */
+function split(o: Overrides): { decisions: Decisions; habits: Overrides } {
+  const { liquidMl, holdMin, release, pressure, gravyMl, firstStage, ledger, ...habits } = o;
+  const all = { liquidMl, holdMin, release, pressure, gravyMl, firstStage, ledger };
+  const decisions = Object.fromEntries(Object.entries(all).filter(([, v]) => v !== undefined)) as Decisions;
+  return { decisions, habits };
+}
+
+/** Numbers that are the same to a cook: half a jug mark, a gram of gravy, what five millilitres make of a sauce. */
+const same = { ml: 2.5, gravyG: 1, rowG: 0.5, sauceG: 3 } as const;
+
+/** A number set by hand does not turn one stage into two; only the cook's own word does. */
+const stagesOf = (d: Decisions, own: Solved): Stages =>
+  d.firstStage !== undefined && d.firstStage !== (own.cooked.b.first !== null) ? 'open' : (own.cooked.b.first ?? 'one');
+
+/** Is every decision what the planner decides by itself? */
+function isSame(d: Decisions, { cooked }: Solved): boolean {
+  const { chosen, addMl, outcome, b } = cooked;
+  const near = (a: number | undefined, c: number, by: number): boolean => a === undefined || Math.abs(a - c) <= by;
+  return (
+    near(d.liquidMl, addMl, same.ml) &&
+    near(d.holdMin, chosen.holdMin, 1e-6) &&
+    (d.release === undefined || sameRelease(d.release, chosen.release)) &&
+    (d.pressure === undefined || d.pressure === cooked.h.heated.pressure) &&
+    (d.firstStage === undefined || d.firstStage === (b.first !== null)) &&
+    (d.gravyMl === undefined || (b.first !== null && near(d.gravyMl, b.first.gravyG, same.gravyG))) &&
+    Object.entries(d.ledger ?? {}).every(([key, grams]) => near(grams, rowOf(key, b, outcome), by(key)))
+  );
+}
+const by = (key: string): number => (key === 'sauce' ? same.sauceG : same.rowG);
+
+/** What the sum itself says of a row that can be set by hand, g. */
+function rowOf(key: string, b: Bench, outcome: Solved['cooked']['outcome']): number {
+  const { src } = b;
+  const rows: Record<string, number> = {
+    sauce: outcome?.clock.freeG ?? NaN,
+    steam: outcome?.steamG ?? NaN,
+    film: src.filmG,
+    simmer: src.simmerG,
+    reduced: src.reducedG,
+    soak: src.soakG,
+    cling: src.clingG,
+  };
+  const from = src.fromItems.find((x) => `from:${x.item.ingredient.id}` === key);
+  return from?.grams ?? rows[key] ?? NaN;
+}
+
+/** The same cook of the dish as the cook wrote it: what is given by hand is told as such. */
+function withGiven(solved: Solved, dish: Dish): Solved {
+  const { cooked } = solved;
+  const b = { ...cooked.b, g: { ...cooked.b.g, dish } };
+  return { ...solved, cooked: { ...cooked, b } };
+}
+
+/** Pasta of a soup that is past its best with the shortest hold there is: it waits for the open pot. Null where it does not. */
+function softOnTheWay({ cooked }: Solved): string | null {
+  const { b, h, addMl } = cooked;
+  const pasta = b.g.grain;
+  if (pasta?.food.kind !== 'pasta' || !b.g.rule.stirred || pasta.ingredient.joins !== undefined) return null;
+  const shortest = b.pot.programs
+    ? Math.min(...b.pot.programs.filter((p) => p.pressure === h.heated.pressure).map((p) => p.holdMin))
+    : b.pot.whistle
+      ? whistleHolds(h.heated)[0]!
+      : 0;
+  const run = h.heated.finish(shortest, { kind: 'quick' });
+  const e = equivalentMin(starchTemps(b.g, run, addMl, h.depthCm), run.history.dtS, pasta.food.grain!.kinetics);
+  return (e * slowingOf(b.g, addMl)) / pasta.food.packetMin![0] > pastaX.most ? pasta.ingredient.id : null;
+}
+
+const heldForFinish = (dish: Dish, id: string): Dish => {
+  const food = dish.ingredients.find((i) => i.id === id)!.food;
+  const ingredients = dish.ingredients.map((i) => (i.food === food ? { ...i, joins: 'finish' as const } : i));
+  return { ...dish, ingredients };
+};
