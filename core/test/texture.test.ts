@@ -109,8 +109,15 @@ describe('bands', () => {
     [0.28, 'soupy'],
     [0.9, 'soupy'],
   ])('free liquid of %d of the dish is %s', (share, band) => expect(sauceBand(share)).toBe(band));
-  test('around pasta by the gram of dry pasta: 0.3 to 0.5 is saucy', () =>
-    expect([0.05, 0.2, 0.3, 0.5, 1].map(pastaSauceBand)).toEqual(['dry', 'moist', 'saucy', 'saucy', 'soupy']));
+  test('around pasta by what is wanted: three quarters of it to twice as much is saucy', () =>
+    expect([0.1, 0.5, 0.75, 1.25, 2, 3].map(pastaSauceBand)).toEqual([
+      'dry',
+      'moist',
+      'saucy',
+      'saucy',
+      'saucy',
+      'soupy',
+    ]));
   test.each([
     [0.849, 0.6, 'hard'],
     [0.85, 0.6, 'al-dente'],

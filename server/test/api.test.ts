@@ -39,7 +39,7 @@ describe('database', () => {
   });
   test('the demo is put in once', async () => {
     expect(await seedDemo(store)).toBe(false);
-    expect(await dishes()).toHaveLength(14);
+    expect(await dishes()).toHaveLength(17);
   });
 });
 

@@ -36,9 +36,14 @@ const stackMin = 2;
 const lockMin = 0.5;
 const layerMin = 0.5;
 
-/** Layers that are built one by one: where something lies in more than one of them, else none. */
-function layersInTurn(stack: readonly StackLayer[]): { ingredient: string; grams: number; nth: number; of: number }[] {
-  const layers = stack.filter((l) => l.kind !== 'liquid' && l.place !== 'rack' && l.place !== 'inner-bowl');
+/** Layers that are built one by one, over what a first stage left: where something lies in more than one of them, else none. */
+function layersInTurn(
+  stack: readonly StackLayer[],
+  inPot: readonly string[],
+): { ingredient: string; grams: number; nth: number; of: number }[] {
+  const layers = stack.filter(
+    (l) => l.kind !== 'liquid' && l.place !== 'rack' && l.place !== 'inner-bowl' && !inPot.includes(l.ingredient),
+  );
   if (new Set(layers.map((l) => l.ingredient)).size === layers.length) return [];
   return layers.map((l, i) => ({
     ingredient: l.ingredient,
@@ -149,7 +154,7 @@ export function buildSteps(x: StepInput): Step[] {
     },
     ingredients: [...new Set(x.stack.map((l) => l.ingredient))],
   });
-  for (const l of layersInTurn(x.stack))
+  for (const l of layersInTurn(x.stack, x.first?.ingredients ?? []))
     add({
       id: `stack-layer-${l.nth}`,
       stage: 'stack',

@@ -105,9 +105,9 @@ export function bandOf(index: number, saucy = false): GrainBand {
 export type SauceBand = 'dry' | 'moist' | 'saucy' | 'soupy';
 export const sauceBand = (share: number): SauceBand =>
   share < 0.04 ? 'dry' : share < 0.12 ? 'moist' : share < 0.28 ? 'saucy' : 'soupy';
-/** The same around pasta, by g of sauce per g dry [common practice]. */
-export const pastaSauceBand = (gPerG: number): SauceBand =>
-  gPerG < 0.12 ? 'dry' : gPerG < 0.28 ? 'moist' : gPerG < 0.9 ? 'saucy' : 'soupy';
+/** The same around pasta, by its share of the sauce that such a dish wants [common practice]. */
+export const pastaSauceBand = (ofWanted: number): SauceBand =>
+  ofWanted < 0.3 ? 'dry' : ofWanted < 0.7 ? 'moist' : ofWanted < 2.2 ? 'saucy' : 'soupy';
 
 export type PastaBand = 'hard' | 'al-dente' | 'tender' | 'soft';
 /** Band edges of pasta on x = E / packet minutes [derived]. */

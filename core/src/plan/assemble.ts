@@ -2,6 +2,7 @@ import { buildSteps, timelineOf } from '../clock/steps';
 import { prepTasks } from '../clock/tasks';
 import type { Dish } from '../dish/schema';
 import type { Texture } from '../grain/texture';
+import { Problem } from '../problem';
 import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
 import type { Bench } from './bench';
@@ -38,8 +39,32 @@ export interface Chosen {
   heldPasta: string | null;
 }
 
-/** The plan document of a cook that was chosen: every part with its reasons. */
-export function assemble(x: Chosen): Plan {
+/** The plan document of a cook that was chosen: every part with its reasons. Throws Problem `not-a-number` (see sound). */
+export const assemble = (x: Chosen): Plan => sound(written(x));
+
+/** No number that is none leaves the core. Throws Problem `not-a-number` with the field that has none. */
+function sound(p: Plan): Plan {
+  const bad = unsound(p, '');
+  if (bad === null) return p;
+  throw new Problem(
+    'not-a-number',
+    'With these amounts nothing sensible can be reckoned. Look for an amount that is far too small or too large.',
+    [{ path: bad, message: 'This number cannot be worked out for the dish as it stands.' }],
+  );
+}
+
+/** Path of the first number below `x` that is not finite; null where all are. */
+function unsound(x: unknown, path: string): string | null {
+  if (typeof x === 'number') return Number.isFinite(x) ? null : path;
+  if (typeof x !== 'object' || x === null) return null;
+  for (const [key, value] of Object.entries(x)) {
+    const bad = unsound(value, path === '' ? key : `${path}.${key}`);
+    if (bad !== null) return bad;
+  }
+  return null;
+}
+
+function written(x: Chosen): Plan {
   const { cooked, mode, texture, own, bounds } = x;
   const { b, chosen, addMl } = cooked;
   const { g, src, pot, kitchen, first, outerMl } = b;
@@ -87,7 +112,7 @@ export function assemble(x: Chosen): Plan {
     ventMin: Math.max(0, run.openS / 60 - run.releaseS / 60 - naturalMin),
     gaugeKpa: setKpa,
     pressure: setKpa === pot.lowKpa ? 'low' : 'high',
-    first: first && { ...first, ingredients: [...first.items], betweenMin },
+    first: first && { ...first, ingredients: slowFirst(first), betweenMin },
     whistles,
     outerMl,
   });
@@ -147,7 +172,7 @@ export function assemble(x: Chosen): Plan {
       advice: releaseAdvice({ g, fill: cooked.h.heated.state.fill, chosen, naturalFullMin }),
     },
     firstStage: first && {
-      ingredients: [...first.items],
+      ingredients: slowFirst(first),
       slow: first.slow,
       gravyG: first.gravyG,
       ...(dish.overrides?.gravyMl === undefined ? {} : { measuredMl: dish.overrides.gravyMl }),
@@ -299,6 +324,9 @@ const chanceIn100 = (c: Cooked['chosen']['chance']): NonNullable<Plan['program']
     release: of100(c.release),
   };
 };
+
+/** What goes into a first stage, the parts it is for before the rest. */
+const slowFirst = (first: NonNullable<Bench['first']>): string[] => [...new Set([...first.slow, ...first.items])];
 
 /** A top-up smaller than this is not worth a step, mL [common practice]. */
 const leastTopUpMl = 40;

@@ -77,6 +77,24 @@ export function setBench(dish: Dish, kitchen: Kitchen): Bench {
   };
 }
 
+/** What lies under the lid, L: foods by their own volume, without voids and without the liquid that is still to be set. */
+const underLidLitres = (g: Gathered): number =>
+  g.items
+    .filter((i) => !i.main && i.joins !== 'finish' && i.joins !== 'topping')
+    .reduce((v, i) => v + i.grams / i.food.densityGPerMl[0], 0) / 1000;
+
+/** Throws Problem `pot-too-small` where the food alone is more than the pot holds to its brim. */
+export function checkFits({ g, pot }: Bench): void {
+  const litres = underLidLitres(g);
+  if (litres <= pot.litres) return;
+  const round = (x: number): string => x.toFixed(1);
+  throw new Problem(
+    'pot-too-small',
+    `This is ${round(litres)} L of food for a pot of ${round(pot.litres)} L. Cook less of it, in batches, or take a larger pot.`,
+    [{ path: 'ingredients', message: 'Scale the dish to the pot, or choose a larger pot in the kitchen.' }],
+  );
+}
+
 function checkStarch(g: Gathered): void {
   const { rule, dish } = g;
   const starches = g.items.filter((i) => i.food.grain && i.joins !== 'finish');

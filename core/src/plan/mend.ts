@@ -4,7 +4,7 @@ import type { Dish } from '../dish/schema';
 import { bowlLimit } from './bounds';
 import type { Plan } from './document';
 import { Problem } from '../problem';
-import { equalise, troubleOf } from './equalise';
+import { troubleOf } from './equalise';
 import { solvePlan } from './solve-plan';
 
 type Proposal = Plan['proposals'][number];
@@ -17,7 +17,8 @@ interface Change {
 
 /** A batch that is made smaller is made a little smaller than the limit asks. */
 const roomy = 0.97;
-/** Pieces are looked at by the equaliser only where nothing simpler helps: it plans many changed dishes. */
+/** Changes that are planned; more would be a wait that somebody notices. */
+const mostTried = 3;
 const stopCount = (p: Plan): number => p.warnings.filter((w) => w.severity === 'stop').length;
 
 /** The change that goes with each kind of stop: none of them is promised before it has been planned. */
@@ -58,25 +59,35 @@ function changesFor(dish: Dish, p: Plan, code: string, ingredient: string): Chan
         },
       ];
     case 'meat-under':
-      return given(['holdMin', 'release', 'pressure']);
+      return [...given(['holdMin', 'release', 'pressure']), ...thinner(dish, p, ingredient)];
     default:
       return given(['liquidMl', 'ledger', 'holdMin', 'release']);
   }
+}
+
+/** Cuts that are tried for a piece that no program makes safe, times its thickness: time goes by its square. */
+const thinnerTimes = [0.6, 0.35] as const;
+
+function thinner(dish: Dish, p: Plan, id: string): Change[] {
+  const mm = p.meats.find((m) => m.ingredient === id)?.thicknessMm ?? 0;
+  return thinnerTimes.map((times) => {
+    const thicknessMm = Math.max(6, Math.round(mm * times));
+    const ingredients = dish.ingredients.map((i) => (i.id === id ? { ...i, prep: { ...i.prep, thicknessMm } } : i));
+    return { code: 'cut-thinner', ingredient: id, to: thicknessMm, dish: { ...dish, ingredients } };
+  });
 }
 
 /** What would clear the stops of a plan, each change planned anew; the best first, nothing where there is no stop. */
 export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   const stops = p.warnings.filter((w) => w.severity === 'stop');
   if (stops.length === 0) return [];
-  const tried = stops
-    .flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')))
-    .flatMap((c) => {
-      const better = planned(c.dish, kitchen);
-      return better && stopCount(better) < stops.length ? [proposalOf(c, better)] : [];
-    });
-  const pieces = tried.length === 0 && stops.some((w) => w.code === 'meat-under');
-  const cuts = pieces ? equalise(dish, kitchen, p).map((c) => proposalOf(c, c.plan)) : [];
-  return [...tried, ...cuts].sort((a, b) => a.stops - b.stops || a.trouble - b.trouble);
+  const changes = stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')));
+  const once = [...new Map(changes.map((c) => [`${c.code} ${c.ingredient} ${c.to ?? ''}`, c])).values()];
+  const tried = once.slice(0, mostTried).flatMap((c) => {
+    const better = planned(c.dish, kitchen);
+    return better && stopCount(better) < stops.length ? [proposalOf(c, better)] : [];
+  });
+  return tried.sort((a, b) => a.stops - b.stops || a.trouble - b.trouble);
 }
 
 const proposalOf = (c: Change, p: Plan): Proposal => ({

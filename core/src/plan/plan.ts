@@ -3,7 +3,7 @@ import type { Dish } from '../dish/schema';
 import type { Texture } from '../grain/texture';
 import { Problem } from '../problem';
 import { assemble } from './assemble';
-import { setBench, type Bench } from './bench';
+import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
 import { waysOut } from './mend';
 import type { Near } from './search';
@@ -36,6 +36,7 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
       { path: 'asCooked', message: 'Add asCooked with pressure, holdMin and release.' },
     ]);
   const bare = setBench(dish, kitchen);
+  checkFits(bare);
   const listed = bare.g.main.grams / bare.g.main.food.bulkGPerMl[0];
   const texture = options.texture ?? dish.texture ?? 'fluffy';
   const addMl = as.liquidMl ?? listed;

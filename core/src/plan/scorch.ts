@@ -15,6 +15,7 @@ export const stagnantMm = {
   bareGrain: 1.6,
   rinsedGrain: 1.1,
   coatedGrain: 0.8,
+  pasta: 0.8,
   dairy: 2.7,
   marinade: 1.1,
   thickener: 2.7,
@@ -42,6 +43,8 @@ export const points = {
   perHotMin: 0.1,
 } as const;
 const calmHotMin = 5;
+/** Fewer points are no reason that anybody would act on. */
+const leastTold = 0.1;
 
 const remedies: Record<string, string> = {
   'fond-unscraped': 'deglaze-and-scrape',
@@ -119,11 +122,14 @@ export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: 
   if (g.items.some((i) => hasFlag(i, 'sugary') && i.joins !== 'finish')) add('sugary', points.sugary);
   if (geo.grainOnBase) {
     const prep = g.grain?.ingredient.prep;
-    if (g.grain?.joins === 'fry' || prep?.coated) add('coated-grain-on-base', pointsOf(pot, stagnantMm.coatedGrain));
+    if (g.grain?.food.kind === 'pasta') add('pasta-on-base', pointsOf(pot, stagnantMm.pasta));
+    else if (g.grain?.joins === 'fry' || prep?.coated)
+      add('coated-grain-on-base', pointsOf(pot, stagnantMm.coatedGrain));
     else if (prep?.rinse) add('rinsed-grain-on-base', pointsOf(pot, stagnantMm.rinsedGrain));
     else add('grain-on-base', pointsOf(pot, stagnantMm.bareGrain));
   }
-  if (hotMin > calmHotMin) add('long-heat-up', points.perHotMin * (hotMin - calmHotMin));
+  const long = points.perHotMin * (hotMin - calmHotMin);
+  if (long > leastTold) add('long-heat-up', long);
   const minimum = pot.minimumLiquidMl[0];
   const short = (minimum - geo.thinLiquidMl) / minimum;
   if (short > minimumSlack) add('liquid-short', points.perQuarterShort * (short / 0.25));

@@ -6,9 +6,10 @@ import type { Term } from '../reasoned';
 import type { LiquidBounds } from './bounds';
 import { chanceOf, piecesChance, sprayChance, textureChance, type Chance } from './chance';
 import type { PlantVerdict } from './document';
+import type { Gathered, Item } from './gather';
 import type { Heated } from './heated';
 import { liquidFor, type Miss } from './liquid';
-import { runMeats, runPlants, type MeatRun, type Sure } from './meat';
+import { meatsOf, plantsOf, runMeats, runPlants, type MeatRun, type Sure } from './meat';
 import { targetE, wantedBand, type TargetE } from './target';
 import { grainOutcome, saucyFrom, starchTemps, wantedSauceG, type GrainOutcome } from './water';
 
@@ -114,10 +115,13 @@ export class Search {
   private readonly target: TargetE | null;
   private readonly grid: readonly number[];
   private readonly releases: readonly Release[];
+  /** the dish with only those pieces that can decide the minutes */
+  private readonly leading: Gathered;
   private lastMl: number;
   /** the best program while every piece is taken as perfect */
   perfect: Candidate | null = null;
   private lastSafe: number | null = null;
+  private hopeless: boolean | null = null;
 
   constructor(
     readonly h: Heated,
@@ -132,6 +136,7 @@ export class Search {
     this.releases = fixed.release ? [fixed.release] : whistles ? whistleReleases : naturals;
     this.target = h.g.grain ? targetE(h.g, h.texture, h.addMl) : null;
     this.lastMl = fixed.liquidMl ?? h.addMl;
+    this.leading = leadingPieces(h.g);
   }
 
   /** The best program: the fewest stops, then the most points. */
@@ -200,7 +205,7 @@ export class Search {
     const good = (c: Candidate): boolean =>
       c.plants.every((p) => p.verdict !== 'hard') &&
       c.meats.every((m) => (m.verdict.collagenCoreMin ?? 0) >= tenderTimes * (m.verdict.tenderCoreMin ?? 0));
-    if (!good(this.at(from, release))) {
+    if (!good(this.at(from, release)) && this.hopeless !== true) {
       const i = this.firstIndex(from, (k) => good(this.at(k, release)));
       if (good(this.at(i, release))) out.push(i);
     }
@@ -210,11 +215,17 @@ export class Search {
   /** The first index from `from` on that makes every piece safe: looked for near where it was for the release before. */
   private safeFrom(from: number, release: Release): number {
     const safe = (i: number): boolean => this.at(i, release).stops === 0;
-    if (safe(from)) return from;
+    if (safe(from) || this.isHopeless()) return from;
     const guess = Math.min(this.grid.length - 1, Math.max(from + 1, this.lastSafe ?? from + 2));
     const found = safe(guess) ? this.lastFrom(guess, from, safe) : this.firstIndex(guess + 1, safe);
     this.lastSafe = found;
     return found;
+  }
+
+  /** Not even the longest hold with a release all by itself makes every piece safe: nothing is looked for then. */
+  private isHopeless(): boolean {
+    this.hopeless ??= this.at(this.grid.length - 1, this.releases.at(-1)!).stops > 0;
+    return this.hopeless;
   }
 
   /** From an index for which something holds downwards to the last one for which it still does, above `floor`. */
@@ -352,10 +363,25 @@ export class Search {
   private withPieces(bare: Candidate): Candidate {
     const { h } = this;
     const { depthCm, earlier, ways } = h;
-    const meats = runMeats(h.g, bare.run, { depthCm, earlier, coarse: true, ways, surely: this.surely });
-    const plants = runPlants(h.g, bare.run, true, h.ways);
+    const meats = runMeats(this.leading, bare.run, { depthCm, earlier, coarse: true, ways, surely: this.surely });
+    const plants = runPlants(this.leading, bare.run, true, h.ways);
     return meats.length + plants.length === 0 ? bare : weighed(h, { ...bare, meats, plants });
   }
+}
+
+/** More meats than this in one pot are seldom; the search follows those that need longest, the plan then looks at all. */
+const mostLeading = 4;
+/** Ice and collagen make a piece slower than its thickness tells, times [derived]. */
+const slower = { ice: 2.2, stew: 3 } as const;
+
+function leadingPieces(g: Gathered): Gathered {
+  const need = (i: Item): number =>
+    (i.thicknessMm ** 2 / (1 + i.piece.cautiousExponent)) *
+    (i.startC < 0 ? slower.ice : 1) *
+    (i.food.meat?.cut === 'stew' ? slower.stew : 1);
+  const after = (pieces: readonly Item[]): Item[] => [...pieces].sort((a, b) => need(b) - need(a)).slice(mostLeading);
+  const left = new Set([...after(meatsOf(g)), ...after(plantsOf(g))]);
+  return left.size === 0 ? g : { ...g, items: g.items.filter((i) => !left.has(i)) };
 }
 
 /** The better of two: fewer stops, then more points; of equals the first. */
@@ -429,7 +455,7 @@ function weighed(h: Heated, d: Done): Candidate {
 
 /** How far the sauce is from what is wanted, as a share of it: 1 is all missing, or twice as much. */
 function sauceMiss(h: Heated, out: GrainOutcome): number {
-  const wanted = Math.max(wantedSauceG(h.g, out.finishedG), leastSauceShare * out.finishedG);
+  const wanted = Math.max(1, wantedSauceG(h.g, out.finishedG), leastSauceShare * out.finishedG);
   const over = Math.max(0, out.sauceG - wanted) / wanted;
   const under = Math.max(0, wanted - out.sauceG) / wanted;
   // A dry dish has none to miss.

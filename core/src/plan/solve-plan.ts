@@ -4,7 +4,7 @@ import { equivalentMin } from '../grain/clock';
 import type { Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import { assemble } from './assemble';
-import { setBench, type Bench } from './bench';
+import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
 import { sameRelease, whistleHolds, type Near } from './search';
 import { solveBoth, type Solved, type Stages } from './solve';
@@ -30,6 +30,7 @@ export function solvePlan(
   const near = options.near ?? null;
   const { decisions, habits } = split(dish.overrides ?? {});
   const free = setBench({ ...dish, overrides: habits }, kitchen);
+  checkFits(free);
   const own = solveBoth(free, texture, near);
   const soft = heldPasta === null ? softOnTheWay(own) : null;
   if (soft) return solvePlan(heldForFinish(dish, soft), kitchen, options, soft);

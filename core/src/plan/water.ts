@@ -183,7 +183,7 @@ export const wantedSauceG = (g: Gathered, finishedG: number): number =>
 /** What the sauce looks like on the plate. */
 export const sauceWord = (g: Gathered, out: GrainOutcome): SauceBand =>
   g.grain?.food.kind === 'pasta' && g.saucePerStarch !== null
-    ? pastaSauceBand(out.sauceG / g.grain.grams)
+    ? pastaSauceBand(out.sauceG / (g.saucePerStarch * g.grain.grams))
     : sauceBand(out.sauceG / Math.max(1, out.finishedG));
 
 /** From this wanted share on a dish is meant to have sauce [derived]. */

@@ -10,11 +10,17 @@ import plainLongGrain from './dishes/plain-long-grain.json';
 import porkFennelBeanRigatoni from './dishes/pork-fennel-bean-rigatoni.json';
 import rabbitMustardOrzoSoup from './dishes/rabbit-mustard-orzo-soup.json';
 import smallPotatoesRack from './dishes/small-potatoes-rack.json';
+import frozenChickenRice from './dishes/frozen-chicken-rice.json';
+import spinachCheeseSheets from './dishes/spinach-cheese-sheets.json';
+import stirredTomatoRice from './dishes/stirred-tomato-rice.json';
 import turkeyLeekLemon from './dishes/turkey-leek-lemon.json';
 import venisonJuniperBarley from './dishes/venison-juniper-barley.json';
 
 /** The dishes of Cloudberry Hut as documents, one of nearly every family; the last is tonight's. */
 export const demoDishes: Record<string, unknown> = {
+  'stirred-tomato-rice': stirredTomatoRice,
+  'frozen-chicken-rice': frozenChickenRice,
+  'spinach-cheese-sheets': spinachCheeseSheets,
   'small-potatoes-rack': smallPotatoesRack,
   'plain-long-grain': plainLongGrain,
   'einkorn-berries': einkornBerries,

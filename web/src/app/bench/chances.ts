@@ -73,6 +73,9 @@ import { BenchActions, benchFeature } from './bench.slice';
       font-size: 34px;
       color: var(--rim);
     }
+    .odds {
+      line-height: 1.2;
+    }
     .odds .quiet {
       display: block;
       font-size: 15px;

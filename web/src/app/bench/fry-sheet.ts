@@ -62,7 +62,7 @@ type Brown = 'colour' | 'half' | 'brown';
                             [attr.aria-pressed]="brownOf(f) === b"
                             (click)="brown(f, b)"
                           >
-                            {{ t('fry.brown-' + b) }}
+                            {{ t(f.aim ? 'fry.brown-' + b : 'fry.plant-' + b) }}
                           </button>
                         }
                       </span>
@@ -172,8 +172,13 @@ type Brown = 'colour' | 'half' | 'brown';
     .min {
       text-align: right;
     }
+    .moves {
+      grid-row: 1;
+      grid-column: -2 / -1;
+    }
     .brown {
       grid-column: 3 / -1;
+      grid-row: 2;
       display: flex;
       margin-bottom: 6px;
     }
@@ -285,6 +290,10 @@ type Brown = 'colour' | 'half' | 'brown';
       .marks {
         grid-column: 2 / -1;
         grid-row: 2;
+      }
+      .brown {
+        grid-column: 2 / -1;
+        grid-row: 3;
       }
     }
   `,

@@ -84,7 +84,7 @@ import { TryIt } from './try-it';
                       }}</b></strong
                     >
                     <span class="quiet"
-                      >{{ t('stack-place.' + l.place) }}: {{ t('stack-note.' + l.note) }}
+                      >{{ inTurn(l) ? '' : t('stack-place.' + l.place) + ': ' }}{{ t('stack-note.' + l.note) }}
                       @if (own(l)) {
                         <b class="mine">{{ t('stack.yours') }}</b>
                       }
@@ -229,9 +229,12 @@ export class StackSheet {
   fill(l: StackLayer): string {
     return l.kind === 'liquid' ? 'url(#p-liquid)' : patternOf(l.kind);
   }
-  /** A layer of something that lies in several is built in turn, and not moved by itself. */
+  /** Something that lies in several layers is built in turn, and not moved by itself. */
+  inTurn(l: StackLayer): boolean {
+    return this.fromTop().some((x) => x !== l && x.ingredient === l.ingredient);
+  }
   movable(l: StackLayer): boolean {
-    if (this.fromTop().some((x) => x !== l && x.ingredient === l.ingredient)) return false;
+    if (this.inTurn(l)) return false;
     const d = this.dish();
     const p = this.plan();
     return d !== null && p !== null && placesOf(d, p, l.ingredient).length > 1;

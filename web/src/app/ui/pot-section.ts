@@ -14,7 +14,7 @@ interface Drawn {
   inBowl: boolean;
   fill: string;
   blobs: { x: number; y: number; w: number; h: number; r: number }[];
-  label: { x: number; y: number; dotX: number; dotY: number } | null;
+  label: { grams: number; x: number; y: number; dotX: number; dotY: number } | null;
 }
 
 const view = { w: 376, h: 318, left: 27, bottom: 264, maxW: 330, maxH: 218 };
@@ -167,7 +167,7 @@ const liftPx = 18;
             />
             <text class="name" [attr.x]="l.x" [attr.y]="l.y - 15">{{ short(d.food) }}</text>
             <text class="amount" [attr.x]="l.x" [attr.y]="l.y + 3">
-              {{ d.layer.kind === 'liquid' ? fmt.ml(d.layer.litres * 1000) : fmt.grams(d.layer.grams) }}
+              {{ d.layer.kind === 'liquid' ? fmt.ml(d.layer.litres * 1000) : fmt.grams(l.grams) }}
             </text>
           }
         }
@@ -362,7 +362,11 @@ export class PotSection {
     const layers = [...p.stack].sort(
       (a, b) => (a.kind === 'liquid' ? 1 : 0) - (b.kind === 'liquid' ? 1 : 0) || a.position - b.position,
     );
-    const wanted = layers
+    // Of what lies in several layers the topmost carries the name, and the grams of all.
+    const whole = (l: StackLayer): number =>
+      layers.reduce((sum, x) => sum + (x.ingredient === l.ingredient ? x.grams : 0), 0);
+    const named = layers.filter((l, i) => !layers.some((x, j) => j > i && x.ingredient === l.ingredient));
+    const wanted = named
       .filter((l) => l.grams >= labelFromG)
       .sort((a, b) => b.grams - a.grams)
       .slice(0, mostLabels)
@@ -395,6 +399,7 @@ export class PotSection {
           at < 0
             ? null
             : {
+                grams: whole(layer),
                 x: column + 7,
                 y: labelY,
                 dotX,
