@@ -71,7 +71,12 @@ const avoidable = stopped.filter(({ seed, c, p }) => {
   return b?.includes('[0,');
 });
 row('plans with a stop', count, stopped.length, percent(stopped.length, count));
-row('of these avoidable (holds 0 to 40, releases, liquids)', stopped.length, avoidable.length, percent(avoidable.length, stopped.length));
+row(
+  'of these avoidable (holds 0 to 40, releases, liquids)',
+  stopped.length,
+  avoidable.length,
+  percent(avoidable.length, stopped.length),
+);
 row('of these without a way out', stopped.length, stopped.filter(({ p }) => p.proposals.length === 0).length, '');
 const looked = plans.filter((_, i) => i % 3 === 0);
 const grid = undominated([0, 1, 2, 3, 4, 6, 8, 10, 12, 15, 20, 25, 30, 40], [0.75, 0.9, 1, 1.15, 1.4]);
@@ -81,7 +86,12 @@ const dominated = looked.filter(({ seed, c, p }) => {
   if (b) note('dominated', seed, b);
   return b !== null;
 });
-row('dominated plans (14 holds x 3 releases x 5 liquids)', looked.length, dominated.length, percent(dominated.length, looked.length));
+row(
+  'dominated plans (14 holds x 3 releases x 5 liquids)',
+  looked.length,
+  dominated.length,
+  percent(dominated.length, looked.length),
+);
 console.log(`\nkinds of stops: ${[...kinds].map(([k, n]) => `${k} ${n}`).join(', ')}`);
 
 console.log('\n## Typed meats\n');
@@ -133,7 +143,8 @@ for (const warm of [true, false])
       const q = plan(dish, kitchen, warm ? { near } : {});
       tries += 1;
       if (q.program.holdMin !== p.program.holdMin) hold += 1;
-      const natural = (x: typeof p): number => x.program.release.naturalMin ?? (x.program.release.kind === 'natural' ? 99 : 0);
+      const natural = (x: typeof p): number =>
+        x.program.release.naturalMin ?? (x.program.release.kind === 'natural' ? 99 : 0);
       if (Math.abs(natural(q) - natural(p)) >= 2) release += 1;
       liquid.push(Math.abs(q.liquid.addMl - p.liquid.addMl) / Math.max(100, p.liquid.addMl));
     }
@@ -144,7 +155,16 @@ for (const warm of [true, false])
       percent(hold, tries),
       percent(release, tries),
       percent(over, tries),
-      `${(100 * Number(at(liquid.map((x) => 1000 * x), 0.99)) / 1000).toFixed(1)} %`,
+      `${(
+        (100 *
+          Number(
+            at(
+              liquid.map((x) => 1000 * x),
+              0.99,
+            ),
+          )) /
+        1000
+      ).toFixed(1)} %`,
     );
   }
 

@@ -30,7 +30,7 @@ export function aHut(): Pick<Hut, 'url' | 'stop' | 'start'> {
 export async function noBarriers(page: Page): Promise<void> {
   const found = await new AxeBuilder({ page }).exclude('.js-plotly-plot').analyze();
   const bad = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-  expect(bad.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+  expect(bad.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} in ${n.html}`).join(', ')}`)).toEqual([]);
 }
 
 export const answer = (page: Page) => page.locator('[data-answer="liquid"]');

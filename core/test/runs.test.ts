@@ -10,7 +10,8 @@ import { demo } from './helpers/demo';
 import { hut } from './helpers/dishes';
 
 /* A cook of two stages lifts its pin twice, and lets it fall twice: every tap belongs to its own stage. */
-const [dish, planned] = [...demo.values()].map((d) => [d, plan(d, hut)] as const).find(([, p]) => p.firstStage)!;
+const dish = demo.get('lamb-apricot-biryani')!;
+const planned = plan(dish, hut);
 const { steps } = planned;
 const t0 = Date.UTC(2026, 10, 14, 16, 0);
 const min = (m: number): number => t0 + m * 60_000;

@@ -205,7 +205,7 @@ test('the first of two stages: burning is put right in that stage, and a hold en
   await expect(title(page)).toHaveText(/First stage is holding/);
   await page.locator('[data-tap="done"]').click();
   const told = page.locator('.outlook');
-  await expect(told).toContainText(/ended 1\d min early.*Leave the valve shut/);
+  await expect(told).toContainText(/ended \d+ min early.*Leave the valve shut/);
   await page.locator('[data-tap="done"]').click();
   await expect(title(page)).toHaveText(/Let it hiss/);
   await page.locator('[data-tap="pin-down"]').click();
