@@ -21,6 +21,7 @@ export function differences(a: Plan, b: Plan): Difference[] {
   if (a.grain && b.grain) add('grain', a.grain.textureIndex, b.grain.textureIndex, 0.4);
   if (a.pasta && b.pasta) add('pasta', a.pasta.x, b.pasta.x, 0.02);
   if (a.meats[0] && b.meats[0]) add('meat', a.meats[0].coreC, b.meats[0].coreC, 1);
+  add('hard', hard(a), hard(b));
   add('scorch', a.scorch.index, b.scorch.index, 0.01);
   add('salt', a.salt.percent, b.salt.percent, 0.02);
   add('fill', a.pot.fillFraction, b.pot.fillFraction, 0.02);
@@ -29,3 +30,4 @@ export function differences(a: Plan, b: Plan): Difference[] {
   return out;
 }
 const stops = (p: Plan): number => p.warnings.filter((w) => w.severity === 'stop').length;
+const hard = (p: Plan): number => p.meats.filter((m) => m.texture !== 'tender' && m.texture !== 'juicy').length;

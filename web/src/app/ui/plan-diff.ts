@@ -17,7 +17,7 @@ import { differences, type Difference } from './differences';
           <b>{{ show(t, d, d.after) }}</b></span
         >
       } @empty {
-        <span class="quiet">{{ t('diff.none') }}</span>
+        <span>{{ t('diff.none') }}</span>
       }
     </ng-container>
   `,

@@ -68,7 +68,7 @@ import { VerdictStrip, type Band } from './verdict-strip';
         "
         [note]="reasons().length > 0 ? t('scorch-reason.' + reasons()[0]) : t('scorch-reason.clean')"
         fill="url(#p-heat)"
-        tint="var(--leaf-tint)"
+        [tint]="scorchTint[plan().scorch.level]"
         [from]="0"
         [to]="1"
         [bands]="[
@@ -103,6 +103,7 @@ export class Verdicts {
   readonly fmt = inject(Format);
   readonly starch = computed(() => starchOf(this.plan()));
   round = Math.round;
+  readonly scorchTint = { low: 'var(--leaf-tint)', watch: 'var(--turmeric-tint)', high: 'var(--paprika-tint)' };
 
   said(t: (key: string) => string, g: Starch): string {
     return `${t('band.' + g.band)}, ${g.kind === 'grain' ? `${this.fmt.number(g.at)} %` : `× ${this.fmt.number(g.at, 1)}`}`;
