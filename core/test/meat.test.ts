@@ -91,7 +91,7 @@ describe('properties and geometry', () => {
     expect(brickExponent(1, 1, 1)).toBeCloseTo(1.21, 2);
     expect(brickExponent(12, 20, 60)).toBeGreaterThan(0.1);
   });
-  // Published time-temperature points for poultry, recalled: 7 log at 60, 65.6 and 70 degC (s).
+  // Derived: the law's own seconds for 7 log at 60, 65.6 and 70 degC. It holds the law still; it is no outside reference.
   test.each([
     [60, 2100],
     [65.6, 188],

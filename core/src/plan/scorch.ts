@@ -42,8 +42,9 @@ export const points = {
   /** full power on the way from 80 degC to the countdown, a minute over five */
   perHotMin: 0.1,
 } as const;
+/** Minutes that the reference plate needs from 80 degC to the countdown in an ordinary dish [derived]. */
 const calmHotMin = 5;
-/** Fewer points are no reason that anybody would act on. */
+/** Fewer points are no reason that anybody would act on [derived]. */
 const leastTold = 0.1;
 
 const remedies: Record<string, string> = {
@@ -68,11 +69,11 @@ const remedies: Record<string, string> = {
 const startSd = 0.5;
 const pointsSd = 1 / 3;
 
-/** Deeper than this thin liquid moves freely over the base, mm. */
+/** Deeper than this thin liquid moves freely over the base, mm [from memory]. */
 const deepMm = 25;
-/** A thick dish may be kept warm so long, min. */
+/** A thick dish may be kept warm so long, min [common practice]. */
 const warmMin = 10;
-/** Chances from which the level is "watch" and "high". */
+/** Chances from which the level is "watch" and "high": one cook in eight, one in three [derived: what a cook would still accept]. */
 const levels = { watch: 0.12, high: 0.35 } as const;
 
 /** Superheat of the plate under a layer that does not move, K: q d / k, q the heat of the plate over its area. */

@@ -50,35 +50,35 @@ export interface PotProfile {
 const electric57: PotProfile = {
   id: 'electric-5.7',
   kind: 'electric',
-  litres: 5.7,
+  litres: 5.7, // common practice: a usual size; its diameter and power too
   diameterMm: 222,
   powerW: 1000,
-  efficiency: 0.92,
-  baseJPerK: 600,
-  baseWPerK: 22,
-  wallJPerK: 620,
-  lidJPerK: 520,
-  lidAirWPerK: 3,
-  lidSteamWPerK: 30,
-  sideLossWPerK: 0.46,
-  fillLossWPerK: 0.85,
-  lidLossWPerK: 0.45,
-  floatM2: 3.4e-6,
-  quickM2: 3.5e-6,
-  leakM2: 0.02e-6,
-  pinUpPa: 3000,
-  pinDropPa: 2000,
+  efficiency: 0.92, // tuned: minutes to the pin
+  baseJPerK: 600, // tuned
+  baseWPerK: 22, // tuned
+  wallJPerK: 620, // tuned
+  lidJPerK: 520, // tuned
+  lidAirWPerK: 3, // from memory; the facts do not feel it
+  lidSteamWPerK: 30, // from memory; the facts do not feel it
+  sideLossWPerK: 0.46, // tuned: natural release
+  fillLossWPerK: 0.85, // tuned: natural release, small against full
+  lidLossWPerK: 0.45, // from memory; only its sum with the side can be told
+  floatM2: 3.4e-6, // tuned, weakly
+  quickM2: 3.5e-6, // tuned: minutes of a quick release
+  leakM2: 0.02e-6, // from memory: 0.3 g of steam a minute
+  pinUpPa: 3000, // from memory
+  pinDropPa: 2000, // from memory, within 2 to 4 kPa
   control: 'throttle',
-  bandPa: 5000,
-  leadPaPerK: 300,
-  startShare: 0.9,
-  highKpa: 75,
-  lowKpa: 40,
+  bandPa: 5000, // from memory
+  leadPaPerK: 300, // from memory
+  startShare: 0.9, // from memory
+  highKpa: 75, // common practice: 70 to 80
+  lowKpa: 40, // common practice: 35 to 50
   relief: null,
   whistle: null,
   programs: null,
   minimumLiquidMl: [240, 'P'],
-  roomC: 21,
+  roomC: 21, // common practice
 };
 
 /** Another size of the same cooker: surfaces and metal grow with the area, volume^(2/3). [derived, not calibrated] */
@@ -103,6 +103,7 @@ function scaled(id: string, litres: number, powerW: number, diameterMm: number, 
   };
 }
 
+/** The flames are from memory and not calibrated; of the whistle only its shutting was tuned, to 5 to 15 g of steam each. */
 export const pots: readonly PotProfile[] = [
   electric57,
   scaled('electric-8', 8, 1200, 244, 350),
