@@ -79,6 +79,8 @@ export const tenderTimes = 1.3;
 const plantTimes = 3.4;
 /** Samples that the clock reads as one while searching, s: within .1 points of the plan [derived]. */
 const clockS = 8;
+/** Under this chance of its texture a hill is not trusted to be the only one [derived: half of the cooks]. */
+const doubtful = 0.5;
 /** A neighbour's program stays unless another is better by more than this, points. */
 const worthChanging = 2;
 
@@ -172,7 +174,7 @@ export class Search {
     starts: (start: number, release: Release) => number[],
   ): Candidate {
     const promising = ways
-      .map((w) => ({ ...w, most: this.uphill(w.start, w.release, false) }))
+      .map((w) => ({ ...w, most: this.topOf(w.start, w.release) }))
       .sort((a, b) => b.most.score - a.most.score);
     this.perfect ??= promising[0]!.most;
     let best: Candidate | null = null;
@@ -279,6 +281,15 @@ export class Search {
       i = next;
     }
     return i;
+  }
+
+  /** The top for the starch alone. Where the water cannot give way its chance is flat around the reference: shorter holds are looked at too. */
+  private topOf(start: number, release: Release): Candidate {
+    const top = this.uphill(start, release, false);
+    if (!this.target || this.fixed.holdMin !== undefined || top.chance.texture >= doubtful) return top;
+    let best = top;
+    for (let i = this.indexOf(top.holdMin) - 2; i >= 0; i -= 2) best = better(best, this.at(i, release, false));
+    return best === top ? top : this.uphill(this.indexOf(best.holdMin), release, false);
   }
 
   /** From a start to the top of its hill: steps of one on the grid. */

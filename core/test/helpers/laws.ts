@@ -156,7 +156,9 @@ export function verdictsOf(p: Plan): number[] {
   const sauceOf = (p.grain ?? p.pasta)?.sauce ?? 'dry';
   const aim = p.pasta ? (p.family === 'noodle-soup' ? 3 : 2) : sauceAims[p.family];
   const sauce = aim === undefined ? 0 : Math.max(0, Math.abs(sauces.indexOf(sauceOf) - aim) - 1);
-  return [stops, starch, scorch, dry, sauce];
+  // Less than the maker's minimum is never the better plan, however well it reads.
+  const short = p.warnings.filter((w) => w.code === 'liquid-short').length;
+  return [stops + short, starch, scorch, dry, sauce];
 }
 /** The sauce that a family is served with; one step off is still right. */
 const sauceAims: Partial<Record<string, number>> = {
