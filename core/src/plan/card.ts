@@ -35,6 +35,7 @@ const heatWords = { saute: 'low sauté, stirring', 'keep-warm': 'keep warm, lid 
 
 const min = (m: number): string => `${Math.round(m * 2) / 2} min`;
 const grams = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g / 5) * 5} g`;
+const millilitres = (ml: number): string => `${Math.round(ml / 5) * 5} mL`.padStart(7);
 
 /** The lines of the card. */
 export function card(dish: Dish, p: Plan): string {
@@ -45,7 +46,17 @@ export function card(dish: Dish, p: Plan): string {
   say(`${p.title} (${p.family}, serves ${p.serves}; ${p.pot.id}, ${p.pot.altitudeM} m)`);
   say('');
   say('Take');
+  // Of what is poured the plan decides how much; with what goes in after opening.
+  const share = (ml: number): number => ml / Math.max(1, p.liquid.addMl);
+  const poured = new Map(p.liquid.parts.map((x) => [x.ingredient, x.ml + share(x.ml) * p.topUpMl]));
+  if (!dish.ingredients.some((i) => poured.has(i.id)))
+    say(`  ${millilitres(p.liquid.addMl + p.topUpMl)}  ${p.liquid.food}`);
   for (const i of dish.ingredients) {
+    const ml = poured.get(i.id);
+    if (ml !== undefined) {
+      say(`  ${millilitres(ml)}  ${i.food.replaceAll('-', ' ')}`);
+      continue;
+    }
     const g = toGrams(i.amount, measurable(findFood(i.food), i.prep?.pieceG));
     say(`  ${grams(g).padStart(7)}  ${i.food.replaceAll('-', ' ')}${prepWords(i.prep)}`);
   }
@@ -55,7 +66,7 @@ export function card(dish: Dish, p: Plan): string {
       say(
         `  ${name(f.ingredient)}: ${min(f.minutes)}${(f.batches ?? 1) > 1 ? ` in ${f.batches} batches` : ''}, ${untilWords[f.until] ?? f.until}${f.takeOut ? '; take out' : ''}`,
       );
-    if (p.deglaze) say(`  loosen with ${p.deglaze.ml} mL, scrape the base clean`);
+    if (p.deglaze) say(`  loosen with ${p.deglaze.ml} mL of the liquid, scrape the base clean`);
   }
   const { firstStage: first } = p;
   if (first) {
@@ -66,7 +77,7 @@ export function card(dish: Dish, p: Plan): string {
   }
   say('Layers, from below');
   const parts = p.liquid.parts.length > 1 ? ` (${p.liquid.parts.map((x) => `${x.ml} mL ${x.food}`).join(', ')})` : '';
-  say(`  ${p.liquid.addMl} mL ${p.liquid.food}${first ? ' in all' : ''}${parts}`);
+  say(`  ${p.liquid.addMl} mL ${p.liquid.food}${first || p.deglaze ? ' in all' : ''}${parts}`);
   if (p.outerLiquidMl) say(`  ${p.outerLiquidMl} mL water under the bowl`);
   for (const l of p.stack)
     if (l.kind !== 'liquid') say(`  ${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`);
