@@ -1,3 +1,5 @@
+import { kitchenSchema } from '../src/dish/kitchen';
+import { readDish } from '../src/dish/read';
 import type { Dish } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { setBench } from '../src/plan/bench';
@@ -119,6 +121,24 @@ describe('the price of a program', () => {
     expect(at(0.6, 0)).toBeGreaterThan(0.2);
     expect(at(0.6, 5)).toBeCloseTo(at(0.6, 0) * Math.exp(-2), 9);
     expect(sprayChance(heated(demoDish('goat-curry-bowl-rice'), 300), 0)).toBe(0);
+  });
+  // Facts of the trade: milk porridge boils up into a valve that is opened.
+  test('milk under pressure comes down by itself, in any pot', () => {
+    const milkOats = readDish({
+      format: 'einkorn.dish/1',
+      title: 'Milk oats',
+      family: 'porridge',
+      serves: 4,
+      ingredients: [
+        { id: 'oats', food: 'oats-steel-cut', amount: { value: 160, unit: 'g' } },
+        { id: 'milk', food: 'milk', amount: { value: 400, unit: 'ml' }, joins: 'stack' },
+      ],
+    });
+    for (const potId of ['electric-3', 'electric-5.7', 'stovetop-6', 'whistle-5'] as const) {
+      const p = plan(milkOats, kitchenSchema.parse({ potId }));
+      expect(p.program.release.kind === 'natural' || p.program.release.naturalMin! >= 6).toBe(true);
+      expect(p.warnings.map((w) => w.code)).toContain('milk-under-pressure');
+    }
   });
   test('the texture’s chance is what drawing a thousand cooks says, within six in a hundred', () => {
     for (const [d, kitchen] of [

@@ -80,7 +80,8 @@ export function card(dish: Dish, p: Plan): string {
   say(`  ${p.liquid.addMl} mL ${p.liquid.food}${first || p.deglaze ? ' in all' : ''}${parts}`);
   if (p.outerLiquidMl) say(`  ${p.outerLiquidMl} mL water under the bowl`);
   for (const l of p.stack)
-    if (l.kind !== 'liquid') say(`  ${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`);
+    if (l.kind !== 'liquid' || !poured.has(l.ingredient))
+      say(`  ${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`);
   if (p.salt.addG >= 0.5) say(`  salt ${grams(p.salt.addG)} in all, three quarters now`);
   if (p.salt.tableG >= 0.5) say(`  salt ${grams(p.salt.tableG)} at the table`);
   say('Lid');

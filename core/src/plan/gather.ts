@@ -349,3 +349,6 @@ function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Joins, thic
   if (has(food, 'tomato')) return 'mush';
   return said === 'browned' || brown === 'brown' ? 'browned' : 'sweated';
 }
+
+/** Milk that is under pressure with the rest. */
+export const boilsUp = (g: Gathered): boolean => g.items.some((i) => i.food.id === 'milk' && i.joins === 'stack');

@@ -6,7 +6,7 @@ import type { Term } from '../reasoned';
 import type { LiquidBounds } from './bounds';
 import { chanceOf, piecesChance, sprayChance, textureChance, type Chance } from './chance';
 import type { PlantVerdict } from './document';
-import type { Gathered, Item } from './gather';
+import { boilsUp, type Gathered, type Item } from './gather';
 import type { Heated } from './heated';
 import { liquidFor, type Miss } from './liquid';
 import { meatsOf, plantsOf, runMeats, runPlants, type MeatRun, type Sure } from './meat';
@@ -49,6 +49,8 @@ const naturals: readonly Release[] = [
 ];
 /** A whistle cooker is let down by itself, or its weight is lifted. */
 const whistleReleases: readonly Release[] = [{ kind: 'natural' }, { kind: 'quick' }];
+/** Milk under pressure boils up into the valve when it is let off: it comes down by itself for so many minutes first [common practice]. */
+const milkCalmMin = 6;
 const mostWhistles = 25;
 
 /** What a plan loses beside its chance, in points of a hundred [from memory: how much a cook would give for each]. */
@@ -135,7 +137,9 @@ export class Search {
     const whistles = h.heated.state.pot.whistle !== null;
     // A cooker with fixed programs is searched on what it allows.
     this.grid = only ? [...new Set(only)].sort((a, b) => a - b) : whistles ? whistleHolds(h.heated) : holds;
-    this.releases = fixed.release ? [fixed.release] : whistles ? whistleReleases : naturals;
+    const may = whistles ? whistleReleases : naturals;
+    const calm = (r: Release): boolean => r.kind === 'natural' || (r.naturalMin ?? 0) >= milkCalmMin;
+    this.releases = fixed.release ? [fixed.release] : boilsUp(h.g) ? may.filter(calm) : may;
     this.target = h.g.grain ? targetE(h.g, h.texture, h.addMl) : null;
     this.lastMl = fixed.liquidMl ?? h.addMl;
     this.leading = leadingPieces(h.g);

@@ -3,7 +3,7 @@ import type { PotProfile } from '../pot/profile';
 import { bowlLimit, dryLimits } from './bounds';
 import type { FinishStep, FryStep, MeatVerdict, PlantVerdict, Severity, Warning } from './document';
 import { rawAtFinish } from './finish';
-import { hasFlag, type Gathered } from './gather';
+import { boilsUp, hasFlag, type Gathered } from './gather';
 import { pastaX } from '../food/pasta';
 import { hardCore } from '../grain/texture';
 import type { Candidate } from './search';
@@ -137,7 +137,7 @@ function potWarnings({ g, pot, geo, chosen, topUpMl, scorch, spray }: Context, s
       `Let off like this the valve may spray (${pct(spray)} in 100): release in short bursts, away from the face.`,
       { chance: pct(spray) },
     );
-  if (g.items.some((i) => i.food.id === 'milk' && i.joins === 'stack'))
+  if (boilsUp(g))
     say(
       'caution',
       'milk-under-pressure',
