@@ -76,11 +76,13 @@ export function card(dish: Dish, p: Plan): string {
     );
   }
   say('Layers, from below');
+  // Wine that was boiled down is in the pan already.
+  const inPan = new Set(p.fry.map((f) => f.ingredient));
   const parts = p.liquid.parts.length > 1 ? ` (${p.liquid.parts.map((x) => `${x.ml} mL ${x.food}`).join(', ')})` : '';
   say(`  ${p.liquid.addMl} mL ${p.liquid.food}${first || p.deglaze ? ' in all' : ''}${parts}`);
   if (p.outerLiquidMl) say(`  ${p.outerLiquidMl} mL water under the bowl`);
   for (const l of p.stack)
-    if (l.kind !== 'liquid' || !poured.has(l.ingredient))
+    if (l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)))
       say(`  ${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`);
   if (p.salt.addG >= 0.5) say(`  salt ${grams(p.salt.addG)} in all, three quarters now`);
   if (p.salt.tableG >= 0.5) say(`  salt ${grams(p.salt.tableG)} at the table`);
