@@ -1,6 +1,6 @@
 import type { Family } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
-import { cautiousVariation, drawnVariation } from '../src/meat/cautious';
+import { cautiousVariation, pieceSd } from '../src/meat/cautious';
 import { lethalityLaw } from '../src/meat/lethality';
 import { cookPiece, type PieceInput } from '../src/meat/piece';
 import { gaussian, halton } from '../src/plan/uncertainty';
@@ -102,7 +102,12 @@ describe('safe', () => {
         return cookPiece({
           ...base,
           coarse: true,
-          vary: drawnVariation(z as unknown as [number, number, number, number]),
+          vary: {
+            thickness: 1 + pieceSd.thickness * z[0]!,
+            surface: Math.exp(pieceSd.surface * z[1]!),
+            startK: pieceSd.startK * z[2]!,
+            heatUp: Math.exp(pieceSd.heatUp * z[3]!),
+          },
         }).openCoreC;
       }).sort((a, b) => a - b);
       const percentile = drawn[Math.floor(0.05 * drawn.length)]!;

@@ -3,7 +3,7 @@ import { findFood } from '../src/food/find';
 import type { FryStep, MeatVerdict, PlantVerdict } from '../src/plan/document';
 import { gather } from '../src/plan/gather';
 import { plan } from '../src/plan/plan';
-import type { Candidate } from '../src/plan/search';
+import type { Candidate } from '../src/plan/weigh';
 import { releaseAdvice } from '../src/plan/release';
 import { warningsOf } from '../src/plan/warnings';
 import { pots } from '../src/pot/profile';

@@ -35,7 +35,7 @@ export interface TextureResult {
 /** Doneness under which the core is hard, whatever the water [derived]. */
 export const hardCore = 0.85;
 /** Texture points that a factor of e in doneness is worth [derived]. */
-const timePoints = 3;
+export const timePoints = 3;
 /** Free sauce that makes the moisture tell the whole time, share of the finished dish [derived]. */
 const allToldShare = 0.04;
 

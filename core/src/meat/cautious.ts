@@ -48,11 +48,3 @@ export function cautiousVariation(halfM: number, place: Placement, heatUpS: numb
     heatUp: Math.exp((-pieceSd.heatUp * slope.heatUp) / norm),
   };
 }
-
-/** The same four spreads drawn one by one, for tests and chances: `z` are standard normal. */
-export const drawnVariation = (z: readonly [number, number, number, number]): Variation => ({
-  thickness: 1 + pieceSd.thickness * z[0],
-  surface: Math.exp(pieceSd.surface * z[1]),
-  startK: pieceSd.startK * z[2],
-  heatUp: Math.exp(pieceSd.heatUp * z[3]),
-});

@@ -8,6 +8,14 @@ export interface Composition {
   ash: number;
 }
 
+/** The mass fractions of a meat record by their names: water, protein, fat, ash. */
+export const compositionOf = ([water, protein, fat, ash]: readonly [number, number, number, number]): Composition => ({
+  water,
+  protein,
+  fat,
+  ash,
+});
+
 type Poly = readonly [number, number, number];
 interface Component {
   kWPerMK: Poly;

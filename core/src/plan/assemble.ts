@@ -7,7 +7,6 @@ import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
 import type { Bench } from './bench';
 import { geometryOf, type LiquidBounds } from './bounds';
-import { sprayChance } from './chance';
 import { curveOf, potCurve } from './curve';
 import { planFormat, type Plan } from './document';
 import { finishPlan, heldBack } from './finish';
@@ -16,8 +15,8 @@ import { hasFlag } from './gather';
 import { ledgerRows } from './ledger';
 import { releaseAdvice } from './release';
 import { saltPlan } from './salt';
-import { minimumSlack, scorchRisk } from './scorch';
-import { hotFromC, roundMl, type Cooked } from './solve';
+import { leastThinMl } from './scorch';
+import { roundMl, type Cooked } from './solve';
 import { betweenMin } from './stages';
 import { grainVerdict, pastaVerdict } from './verdict';
 import { warningsOf } from './warnings';
@@ -71,7 +70,7 @@ function written(x: Chosen): Plan {
   const dish = g.dish;
   const run = chosen.run;
   const geo = geometryOf(b, addMl);
-  const scorch = scorchRisk(g, pot, geo, cooked.h.heated.minutesFrom(hotFromC));
+  const { scorch } = cooked.h;
   const topUpMl = x.topUpMl ?? topUpOf(cooked, bounds);
   const outcome = cooked.outcome && withTopUp(cooked.outcome, topUpMl * src.mainWaterPerMl);
   const missed = x.missed && topUpMl === 0;
@@ -88,7 +87,6 @@ function written(x: Chosen): Plan {
     topUpMl,
   });
   const grain = grainVerdict(g, outcome, spread.points, texture);
-  const naturalMin = ((run.valveS ?? run.openS) - run.releaseS) / 60;
   const pressure = run.neverSealed ? null : cooked.h.heated.pressure;
   const setKpa = pressure === null ? 0 : pressure === 'low' && pot.lowKpa !== null ? pot.lowKpa : pot.highKpa;
   const countdownMin = (run.countdownS ?? run.releaseS) / 60;
@@ -108,8 +106,8 @@ function written(x: Chosen): Plan {
     valve: run.valveS !== null,
     pinUpMin,
     toFullMin: Math.max(0, countdownMin - pinUpMin),
-    naturalMin,
-    ventMin: Math.max(0, run.openS / 60 - run.releaseS / 60 - naturalMin),
+    naturalMin: chosen.naturalMin,
+    ventMin: Math.max(0, run.openS / 60 - run.releaseS / 60 - chosen.naturalMin),
     gaugeKpa: setKpa,
     pressure: setKpa === pot.lowKpa ? 'low' : 'high',
     first: first && { ...first, ingredients: slowFirst(first), betweenMin },
@@ -214,7 +212,7 @@ function written(x: Chosen): Plan {
       minimumLiquidMl: pot.minimumLiquidMl[0],
       thinLiquidMl: geo.thinLiquidMl,
       liquidLevelMm: geo.liquidLevelMm,
-      ok: fillOk && geo.thinLiquidMl >= pot.minimumLiquidMl[0] * (1 - minimumSlack) && !run.neverSealed && !run.dry,
+      ok: fillOk && geo.thinLiquidMl >= leastThinMl(pot.minimumLiquidMl[0]) && !run.neverSealed && !run.dry,
     },
     scorch,
     warnings: warningsOf({
@@ -237,7 +235,7 @@ function written(x: Chosen): Plan {
       fry,
       finish,
       scorch: scorch.level,
-      spray: sprayChance(cooked.h, chosen.naturalMin),
+      spray: 1 - chosen.chance.release,
       grainBand: grain?.band ?? null,
       addMl,
       topUpMl,

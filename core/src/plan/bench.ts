@@ -6,7 +6,7 @@ import { pots, type PotProfile } from '../pot/profile';
 import { Problem } from '../problem';
 import type { FryStep } from './document';
 import { fryPlan } from './fry';
-import { gather, type Gathered } from './gather';
+import { gather, goesUnderLid, type Gathered } from './gather';
 import type { Earlier } from './meat';
 import { panRun, withPan, type PanRun } from './pan';
 import { placeOf } from './place';
@@ -79,9 +79,7 @@ export function setBench(dish: Dish, kitchen: Kitchen): Bench {
 
 /** What lies under the lid, L: foods by their own volume, without voids and without the liquid that is still to be set. */
 const underLidLitres = (g: Gathered): number =>
-  g.items
-    .filter((i) => !i.main && i.joins !== 'finish' && i.joins !== 'topping')
-    .reduce((v, i) => v + i.grams / i.food.densityGPerMl[0], 0) / 1000;
+  g.items.filter((i) => !i.main && goesUnderLid(i)).reduce((v, i) => v + i.grams / i.food.densityGPerMl[0], 0) / 1000;
 
 /** Throws Problem `pot-too-small` where the food alone is more than the pot holds to its brim. */
 export function checkFits({ g, pot }: Bench): void {
@@ -145,7 +143,7 @@ function checkStarch(g: Gathered): void {
 function outerLiquidMl(g: Gathered, pot: PotProfile): number {
   if (!g.inBowl) return 0;
   const thin = g.items
-    .filter((i) => i.joins !== 'finish' && i.joins !== 'topping' && placeOf(g, i) !== 'inner-bowl' && !i.main)
+    .filter((i) => goesUnderLid(i) && placeOf(g, i) !== 'inner-bowl' && !i.main)
     .reduce((s, i) => s + i.grams * i.food.thin[0], 0);
   return Math.max(0, Math.ceil((pot.minimumLiquidMl[0] - thin) / 10) * 10);
 }

@@ -1,6 +1,6 @@
 import { bowlCapacityLitres } from '../grain/bowl';
 import type { Ready } from './bench';
-import { minimumSlack } from './scorch';
+import { leastThinMl } from './scorch';
 import { fillLimits, stackPlan, thinAtBaseMl, type Geometry } from './stack';
 
 /** How little and how much liquid may be added, mL, and what sets each. */
@@ -33,7 +33,7 @@ export function liquidBounds(b: Ready): LiquidBounds {
   }
   const thinElse = thinAtBaseMl(g, 0, b.src.clingG, b.outerMl);
   const perMl = g.main.food.bulkGPerMl[0] / g.main.food.densityGPerMl[0];
-  const minimumMl = Math.max(0, (pot.minimumLiquidMl[0] * (1 - minimumSlack) - thinElse) / perMl);
+  const minimumMl = Math.max(0, (leastThinMl(pot.minimumLiquidMl[0]) - thinElse) / perMl);
   const limit = g.grain?.food.kind === 'pasta' ? dryLimits.pasta : dryLimits.grain;
   const coverMl = g.grain ? firstFrom(0, potMl, (ml) => geometryOf(b, ml).dryGrainShare <= limit) : 0;
   // What made the steam of a first stage is in the pot already.

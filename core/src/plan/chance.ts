@@ -1,7 +1,7 @@
-import { timeTerm } from '../grain/texture';
-import { hasFlag } from './gather';
+import { timePoints, timeTerm } from '../grain/texture';
+import { goesUnderLid, hasFlag } from './gather';
 import type { MeatRun } from './meat';
-import { normal } from './normal';
+import { logistic, normal } from './normal';
 import type { Heated } from './heated';
 import type { TargetE, WantedBand } from './target';
 import { moistureSpread, saucyFrom, type GrainOutcome } from './water';
@@ -24,7 +24,6 @@ export interface Chance {
  * core hard; the law of time on texture is believed to half of what it says [derived].
  */
 export const textureSd = { kinetics: 0.08, pasta: 0.09, core: 0.12, law: 0.5 } as const;
-const timePoints = 3;
 /** Pasta that found less water than this stays hard inside however long it lay there [derived]. */
 const leastPastaMoisture = { at: 0.54, sd: 0.015 } as const;
 
@@ -46,9 +45,9 @@ const spray = {
 export function sprayChance(h: Pick<Heated, 'g' | 'fill'>, naturalMin: number): number {
   const { g } = h;
   if (g.inBowl) return 0;
-  const foams = g.items.some((i) => hasFlag(i, 'foams') && i.joins !== 'finish' && i.joins !== 'topping');
+  const foams = g.items.some((i) => hasFlag(i, 'foams') && goesUnderLid(i));
   const most = foams ? spray.foam : !g.grain ? spray.plain : g.rule.stirred ? spray.stirred : spray.starch;
-  const full = 1 / (1 + Math.exp(-(h.fill - spray.midFill) / spray.widthFill));
+  const full = logistic((h.fill - spray.midFill) / spray.widthFill);
   return most * full * Math.exp(-naturalMin / spray.calmMin);
 }
 

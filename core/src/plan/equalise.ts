@@ -3,6 +3,7 @@ import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';
 import type { Plan } from './document';
 import { solvePlan } from './solve-plan';
+import { stopCount } from './verdict';
 import { hardCore } from '../grain/texture';
 
 /** A change of the dish that lets one program serve all, with the plan it gives. */
@@ -38,7 +39,7 @@ export function strugglers(p: Plan): string[] {
 }
 
 export const troubleOf = (p: Plan): number =>
-  10 * p.warnings.filter((w) => w.severity === 'stop').length +
+  10 * stopCount(p) +
   p.warnings.filter((w) => w.severity === 'caution').length +
   3 * strugglers(p).length +
   3 * Number(p.grain ? p.grain.done < hardCore || Math.abs(p.grain.textureIndex - p.grain.aimIndex) > 6 : false);

@@ -1,5 +1,8 @@
 import { hasFlag, type Gathered, type Item } from './gather';
 
+/** A dish that is served hot is kept at or over this, degC: published minimum for keeping hot, recalled. */
+export const hotC = 63;
+
 /** Minutes of the last steps [common practice]. */
 export const finishMinutes = {
   open: 0.5,

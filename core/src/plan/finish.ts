@@ -1,16 +1,14 @@
 import { cautiousVariation } from '../meat/cautious';
+import { compositionOf } from '../meat/properties';
 import { cookPiece } from '../meat/piece';
 import type { CookRun } from '../pot/cook';
 import type { PotProfile } from '../pot/profile';
 import type { FinishStep } from './document';
-import { finishMinutes as minutes, isFloret, isFrozenVegetable } from './finish-minutes';
-import type { Gathered, Item } from './gather';
-import { hasFlag, isFinishSauce } from './gather';
+import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from './finish-minutes';
+import { goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './gather';
 import { minimumC } from './meat';
 import { heatedTo, minutesTo, openedMixture, stands, stirIn, waitedC, type FinishHeat } from './mixing';
 
-/** A dish that is served hot is kept at or over this, degC: published minimum for keeping hot, recalled. */
-export const hotC = 63;
 /** A heated step aims so much over what must be reached, K [common practice]. */
 const overK = 4;
 /** Seafood and eggs are brought into a mixture of at least this, degC [common practice]. */
@@ -63,7 +61,7 @@ export const rawAtFinish = (g: Gathered): Item[] =>
   g.items.filter(
     (i) =>
       i.food.kind === 'meat' &&
-      (i.joins === 'finish' || i.joins === 'topping') &&
+      !goesUnderLid(i) &&
       !i.panOnly &&
       i.state !== 'cooked' &&
       !hasFlag(i, 'seafood') &&
@@ -209,7 +207,8 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
       },
     );
   if (cheese.length > 0) add('cheese', minutes.cheese, cheese, { lidOn: true });
-  const late = held.filter((i) => !taken.has(i) && !rawAtFinish(g).includes(i));
+  const raws = rawAtFinish(g);
+  const late = held.filter((i) => !taken.has(i) && !raws.includes(i));
   if (late.length > 0) add('herbs', minutes.herbs, late);
   // Strong heat only where a crust belongs; elsewhere crisp things are scattered over.
   const crust = g.dish.family === 'casserole' || g.dish.family === 'layered-pasta';
@@ -231,11 +230,10 @@ const heldPastaMin = (i: Item): number => Math.max(1, (i.food.packetMin?.[0] ?? 
 /** Minutes that a raw piece needs in a mixture of `mixC` until its cautious core is at its minimum. */
 function throughMin(item: Item, mixC: number): number {
   const rec = item.food.meat!;
-  const [water, protein, fat, ash] = rec.composition;
   const trace = { minutes: [] as number[], coreC: [] as number[] };
   const halfM = item.thicknessMm / 2000;
   cookPiece({
-    composition: { water, protein, fat, ash },
+    composition: compositionOf(rec.composition),
     freezeC: rec.freezeC[0],
     species: rec.species,
     thicknessM: 2 * halfM,

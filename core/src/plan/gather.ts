@@ -350,5 +350,8 @@ function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Joins, thic
   return said === 'browned' || brown === 'brown' ? 'browned' : 'sweated';
 }
 
+/** Under the lid, and not stirred in or strewn over after it. */
+export const goesUnderLid = (i: Pick<Item, 'joins'>): boolean => i.joins !== 'finish' && i.joins !== 'topping';
+
 /** Milk that is under pressure with the rest. */
 export const boilsUp = (g: Gathered): boolean => g.items.some((i) => i.food.id === 'milk' && i.joins === 'stack');

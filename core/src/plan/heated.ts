@@ -2,6 +2,7 @@ import type { Texture } from '../grain/texture';
 import type { HeatedPot } from '../pot/cook';
 import type { Gathered } from './gather';
 import type { Earlier, Ways } from './meat';
+import type { ScorchRisk } from './scorch';
 import type { Sources } from './water';
 
 /** A heated pot with what is in it: everything that a pair of hold and release is judged by. */
@@ -16,8 +17,8 @@ export interface Heated {
   earlierSteamG: number;
   /** how full the pot is, 0..1 */
   fill: number;
-  /** chance that the base scorches, 0..1 */
-  scorch: number;
+  /** what speaks for a scorched base, and its chance */
+  scorch: ScorchRisk;
   /** snapshots of the pieces on the way up and through the hold */
   ways: Ways;
 }

@@ -1,6 +1,6 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
-import { hasFlag, type Gathered, type Item } from './gather';
-import { placeOf, type Place } from './place';
+import { goesUnderLid, hasFlag, type Gathered, type Item } from './gather';
+import { isPourable, placeOf, type Place } from './place';
 
 /** A layer before it is given its height: what, how much of it, and why it lies there. */
 export interface Laid {
@@ -28,13 +28,12 @@ export const sheetLayers = (sheetsG: number, pot: PotProfile): number =>
 
 /** Thick sauces and tomato: they scorch below, and are spread last. */
 export const isThick = (i: Item): boolean =>
-  (i.food.kind === 'liquid' && hasFlag(i, 'tomato')) ||
-  (i.food.kind === 'dairy' && !['milk', 'cream-heavy'].includes(i.food.id));
+  (i.food.kind === 'liquid' && hasFlag(i, 'tomato')) || (i.food.kind === 'dairy' && !isPourable(i));
 
 /** Everything that is solid or thick in the pot itself, from the base up; racks and bowls stand above it. */
 export function layersOf(g: Gathered, pot: PotProfile): Laid[] {
   const inPot = g.items
-    .filter((i) => i.joins !== 'finish' && i.joins !== 'topping')
+    .filter(goesUnderLid)
     .filter((i) => i.food.kind !== 'fat' && (i.food.kind !== 'seasoning' || isLayeredHerb(g, i)));
   const at = (p: Place): Item[] => inPot.filter((i) => placeOf(g, i) === p);
   const starch = inPot.find((i) => i.food.grain && placeOf(g, i) !== 'inner-bowl') ?? null;

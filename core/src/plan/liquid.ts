@@ -62,16 +62,12 @@ export function liquidFor(
   miss: Miss,
   bounds: LiquidBounds,
   startMl: number,
-): { addMl: number; outcome: GrainOutcome; missed: boolean } {
+): { addMl: number; outcome: GrainOutcome } {
   const seen = (ml: number): { ml: number; out: GrainOutcome; by: number } => {
     const out = at(ml);
     return { ml, out, by: miss.of(out) };
   };
-  const done = (x: { ml: number; out: GrainOutcome; by: number }) => ({
-    addMl: x.ml,
-    outcome: x.out,
-    missed: Math.abs(x.by) >= miss.close,
-  });
+  const done = (x: { ml: number; out: GrainOutcome }) => ({ addMl: x.ml, outcome: x.out });
   const clamp = (ml: number): number => Math.min(bounds.mostMl, Math.max(bounds.leastMl, ml));
   let low: ReturnType<typeof seen> | null = null;
   let high: ReturnType<typeof seen> | null = null;

@@ -1,13 +1,14 @@
 import { bedLagS, grainTemps } from '../grain/clock';
 import { cautiousVariation } from '../meat/cautious';
 import { lethalityLaw } from '../meat/lethality';
+import { compositionOf } from '../meat/properties';
 import { cookPiece, Way, type PieceInput, type PieceResult, type PreStage } from '../meat/piece';
 import type { Placement } from '../water/surface';
 import { thresholds } from '../meat/tenderness';
-import type { CookRun } from '../pot/cook';
+import { naturalMinOf, type CookRun } from '../pot/cook';
 import type { MeatVerdict, PlantVerdict } from './document';
 import { brownOf, searMinutes } from './fry';
-import type { Gathered, Item } from './gather';
+import { goesUnderLid, type Gathered, type Item } from './gather';
 import { normal } from './normal';
 import { placeOf } from './place';
 
@@ -36,8 +37,7 @@ export interface MeatRun {
 }
 
 /** Meat that is simulated: raw or part-cooked pieces that go under pressure. */
-export const meatsOf = (g: Gathered): Item[] =>
-  g.items.filter((i) => i.food.kind === 'meat' && i.joins !== 'finish' && i.joins !== 'topping');
+export const meatsOf = (g: Gathered): Item[] => g.items.filter((i) => i.food.kind === 'meat' && goesUnderLid(i));
 
 export const placementOf = (g: Gathered, item: Item): Placement => {
   const place = placeOf(g, item);
@@ -97,7 +97,7 @@ const beyondK = 4;
 
 const holdAndNatural = (run: CookRun): { holdS: number; naturalS: number } => ({
   holdS: run.releaseS - (run.countdownS ?? 0),
-  naturalS: (run.valveS ?? run.openS) - run.releaseS,
+  naturalS: 60 * naturalMinOf(run),
 });
 
 /** Snapshots of every piece along one heat-up and hold, by ingredient and run. */
@@ -108,6 +108,12 @@ const wayOf = (ways: Ways | undefined, key: string): { way?: Way } => {
   ways.set(key, way);
   return { way };
 };
+
+/** Stew is aimed over its threshold: the coldest cell of the largest cube decides [common practice]. */
+export const tenderTimes = 1.3;
+/** Has a piece the collagen minutes that it is aimed at? Where nothing has to melt it has. */
+export const isTenderAim = (item: Item, collagenMin: number): boolean =>
+  collagenMin >= tenderTimes * (item.food.meat!.tenderCoreMin?.[0] ?? 0);
 
 /** What must be reached in the middle: cooked from raw, heated again, or nothing where it is hot already. */
 export const mustReach = (item: Item): MeatVerdict['kind'] =>
@@ -139,7 +145,6 @@ export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): Meat
     const rec = item.food.meat!;
     const id = item.ingredient.id;
     const place = placementOf(g, item);
-    const [water, protein, fat, ash] = rec.composition;
     const pre: PreStage[] =
       item.joins === 'fry' ? [{ durationS: searMinutes(item, brownOf(g, item)) * 60, ...searEnv }] : [];
     const trace = { minutes: [] as number[], coreC: [] as number[] };
@@ -148,7 +153,7 @@ export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): Meat
     const ahead = before?.length ?? 0;
     const countdownAt = Math.round((run.countdownS ?? 0) / dtS) + ahead;
     const common: Omit<PieceInput, 'pre' | 'tempC' | 'exponent'> = {
-      composition: { water, protein, fat, ash },
+      composition: compositionOf(rec.composition),
       freezeC: rec.freezeC[0],
       species: rec.species,
       thicknessM: crossedM(item),

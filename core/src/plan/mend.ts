@@ -6,6 +6,7 @@ import type { Plan } from './document';
 import { Problem } from '../problem';
 import { troubleOf } from './equalise';
 import { solvePlan } from './solve-plan';
+import { stopCount } from './verdict';
 
 type Proposal = Plan['proposals'][number];
 interface Change {
@@ -19,7 +20,6 @@ interface Change {
 const roomy = 0.97;
 /** Changes that are planned; more would be a wait that somebody notices. */
 const mostTried = 3;
-const stopCount = (p: Plan): number => p.warnings.filter((w) => w.severity === 'stop').length;
 
 /** The change that goes with each kind of stop: none of them is promised before it has been planned. */
 function changesFor(dish: Dish, p: Plan, code: string, ingredient: string): Change[] {

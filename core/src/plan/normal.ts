@@ -1,3 +1,6 @@
+/** Chance from points. */
+export const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
+
 /** Normal distribution function; Abramowitz & Stegun 26.2.17, error below 7.5e-8. */
 export function normal(x: number): number {
   if (!Number.isFinite(x)) return x > 0 ? 1 : 0;

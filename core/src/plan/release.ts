@@ -1,6 +1,6 @@
 import type { Plan } from './document';
 import { hasFlag, type Gathered } from './gather';
-import type { Candidate } from './search';
+import type { Candidate } from './weigh';
 
 export type Advice = Plan['program']['advice'][number];
 

@@ -1,8 +1,9 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { ScorchReason } from './document';
-import { hasFlag, type Gathered, type Item } from './gather';
+import { goesUnderLid, hasFlag, type Gathered, type Item } from './gather';
 import { placeOf } from './place';
 import { deglazeMl } from './fry';
+import { logistic } from './normal';
 import type { Geometry } from './stack';
 
 /**
@@ -113,9 +114,7 @@ export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: 
   else if (tomato === 'thick') add('thick-tomato-at-base', pointsOf(pot, stagnantMm.thickTomato));
   else if (tomato === 'diced') add('diced-tomato-at-base', pointsOf(pot, stagnantMm.dicedTomato));
   const atBase = (i: Item): boolean => !['top', 'rack', 'inner-bowl'].includes(placeOf(g, i));
-  const dairy = g.items.filter(
-    (i) => i.food.kind === 'dairy' && i.joins !== 'finish' && i.joins !== 'topping' && atBase(i),
-  );
+  const dairy = g.items.filter((i) => i.food.kind === 'dairy' && goesUnderLid(i) && atBase(i));
   if (dairy.some((i) => !isMarinade(g, i))) add('dairy-at-base', pointsOf(pot, stagnantMm.dairy));
   else if (dairy.length > 0) add('marinade-at-base', pointsOf(pot, stagnantMm.marinade));
   if (g.items.some((i) => hasFlag(i, 'thickener') && i.joins === 'stack'))
@@ -169,7 +168,9 @@ export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: 
 /** Reasons of thick things that lie on the base: over them no liquid moves freely. */
 const lies = /tomato|dairy|thickener/;
 /** The minimum is met within this share of it. */
-export const minimumSlack = 0.03;
+const minimumSlack = 0.03;
+/** Thin liquid that meets the minimum of a pot, mL. */
+export const leastThinMl = (minimumMl: number): number => minimumMl * (1 - minimumSlack);
 
 /** Tomato that touches the base: laid there, stirred down, or poured over a grain that was fried there and not laid on top. */
 function tomatoAtBase(g: Gathered, geo: Geometry): 'thick' | 'diced' | null {
@@ -189,6 +190,3 @@ function tomatoAtBase(g: Gathered, geo: Geometry): 'thick' | 'diced' | null {
 /** Yogurt that clings to meat in fat is no pool of milk. */
 const isMarinade = (g: Gathered, i: Item): boolean =>
   i.joins === 'marinade' || (g.dish.family === 'biryani' && i.food.id === 'yogurt');
-
-/** Chance from points. */
-const logistic = (x: number): number => 1 / (1 + Math.exp(-x));

@@ -6,7 +6,8 @@ import { pastaX } from '../food/pasta';
 import { assemble } from './assemble';
 import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
-import { sameRelease, whistleHolds, type Near } from './search';
+import { holdsOf } from './holds';
+import { sameRelease, type Near } from './search';
 import { solveBoth, type Solved, type Stages } from './solve';
 import { slowingOf, starchTemps } from './water';
 
@@ -110,12 +111,7 @@ function softOnTheWay({ cooked }: Solved): string | null {
   const { b, h, addMl } = cooked;
   const pasta = b.g.grain;
   if (pasta?.food.kind !== 'pasta' || !b.g.rule.stirred || pasta.ingredient.joins !== undefined) return null;
-  const shortest = b.pot.programs
-    ? Math.min(...b.pot.programs.filter((p) => p.pressure === h.heated.pressure).map((p) => p.holdMin))
-    : b.pot.whistle
-      ? whistleHolds(h.heated)[0]!
-      : 0;
-  const run = h.heated.finish(shortest, { kind: 'quick' });
+  const run = h.heated.finish(holdsOf(h.heated)[0]!, { kind: 'quick' });
   const e = equivalentMin(starchTemps(b.g, run, addMl, h.depthCm), run.history.dtS, pasta.food.grain!.kinetics);
   return (e * slowingOf(b.g, addMl)) / pasta.food.packetMin![0] > pastaX.most ? pasta.ingredient.id : null;
 }

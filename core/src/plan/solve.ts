@@ -9,22 +9,12 @@ import type { Bench, FirstStage, Ready } from './bench';
 import type { Heated } from './heated';
 import { geometryOf, liquidBounds, type LiquidBounds } from './bounds';
 import type { Gathered, Item } from './gather';
+import { holdsOf } from './holds';
 import { missOf } from './liquid';
 import { depthCm, loadOf } from './load';
-import { meatsOf, runMeats, type MeatRun } from './meat';
+import { isTenderAim, meatsOf, runMeats, type MeatRun } from './meat';
 import { scorchRisk } from './scorch';
-import {
-  better,
-  candidate,
-  holds,
-  sameRelease,
-  Search,
-  tenderTimes,
-  whistleHolds,
-  type Candidate,
-  type Fixed,
-  type Near,
-} from './search';
+import { sameRelease, Search, type Fixed, type Near } from './search';
 import { firstStage, withFirst } from './stages';
 import { targetE } from './target';
 import {
@@ -36,6 +26,7 @@ import {
   type Known,
   starchTemps,
 } from './water';
+import { better, candidate, type Candidate } from './weigh';
 
 /** One simulated cook of the dish with so much liquid and this program. */
 export interface Cooked {
@@ -50,7 +41,7 @@ export interface Cooked {
 }
 
 /** From here on the plate works against what lies on it, degC [common practice]. */
-export const hotFromC = 80;
+const hotFromC = 80;
 
 /** Heats the pot with `addMl` of liquid in it (in a pot-in-pot dish: in the inner bowl). */
 export function heat(b: Ready, addMl: number, pressure: 'high' | 'low', texture: Texture = 'fluffy', dtS = 1): Heated {
@@ -67,7 +58,7 @@ export function heat(b: Ready, addMl: number, pressure: 'high' | 'low', texture:
     earlier: b.first?.earlier ?? null,
     earlierSteamG: b.first?.steamG ?? 0,
     fill: geo.fillFraction,
-    scorch: scorchRisk(b.g, b.pot, geo, heated.minutesFrom(hotFromC)).index,
+    scorch: scorchRisk(b.g, b.pot, geo, heated.minutesFrom(hotFromC)),
     ways: new Map(),
   };
 }
@@ -162,7 +153,7 @@ export function solveBoth(b: Bench, texture: Texture, near: Near | null = null, 
     const addMl = b.g.dish.overrides?.liquidMl ?? firstGuessMl(b, texture);
     const h = heat(b, addMl, b.g.dish.overrides?.pressure ?? 'high', texture, searchDtS);
     const { most, want } = collagenWithin(h, slow);
-    const tough = asked ? slow : slow.filter((i, k) => most[k]! < tenderTimes * i.food.meat!.tenderCoreMin![0]);
+    const tough = asked ? slow : slow.filter((i, k) => !isTenderAim(i, most[k]!));
     // No time that the starch bears makes these tender: one program for all is not looked for.
     if (tough.length > 0)
       return twice(tough, Math.min(...slow.flatMap((i, k) => (tough.includes(i) ? [want[k]!] : []))), addMl);
@@ -197,8 +188,7 @@ function unserved({ h, perfect }: One): Item[] {
     .map((m) => m.item);
 }
 const isTough = (m: MeatRun): boolean =>
-  m.item.food.meat!.cut === 'stew' &&
-  (m.verdict.collagenCoreMin ?? 0) < tenderTimes * (m.item.food.meat!.tenderCoreMin?.[0] ?? 0);
+  m.item.food.meat!.cut === 'stew' && !isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0);
 
 /** Stew cuts under pressure that have not been cooked before. */
 const slowMeats = (b: Bench): Item[] => meatsOf(b.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked');
@@ -251,7 +241,7 @@ function solveOnce(b: Bench, texture: Texture, near: Near | null): One {
     ...(o.liquidMl === undefined ? {} : { liquidMl: o.liquidMl }),
   };
   const miss = missOf(b, texture);
-  const choices = programsOf(b);
+  const choices = pressuresOf(b);
   let addMl =
     o.liquidMl ??
     (b.g.grain
@@ -259,15 +249,15 @@ function solveOnce(b: Bench, texture: Texture, near: Near | null): One {
       : liquidWithoutStarch(b, bounds));
   let best: Candidate | null = null;
   let one: Omit<One, 'solved'> | null = null;
-  let pressure = choices[0]!.pressure;
+  let pressure = choices[0]!;
   for (let round = 0; round < mostRounds; round++) {
     const from: Candidate | null = best;
     const found: Found[] = choices
-      .filter((c) => from === null || c.pressure === pressure)
+      .filter((c) => from === null || c === pressure)
       .map((c): Found => {
-        const search = new Search(heat(b, addMl, c.pressure, texture, searchDtS), miss, bounds, fixed, c.holds);
+        const search = new Search(heat(b, addMl, c, texture, searchDtS), miss, bounds, fixed);
         const best = from ? search.around(from, near) : search.best(near);
-        return { pressure: c.pressure, best, h: search.h, perfect: search.perfect! };
+        return { pressure: c, best, h: search.h, perfect: search.perfect! };
       });
     const won: Found = found.reduce((a, x) => (better(a.best, x.best) === x.best ? x : a));
     const same = from !== null && won.best.holdMin === from.holdMin && sameRelease(won.best.release, from.release);
@@ -311,16 +301,11 @@ interface Found extends Omit<One, 'solved'> {
   best: Candidate;
 }
 
-interface Choice {
-  pressure: 'high' | 'low';
-  holds?: readonly number[];
-}
-
-/** What this cooker can be set to. A cooker with programs only has its own pairs of pressure and minutes. */
-function programsOf(b: Bench): Choice[] {
+/** Pressures that this cooker can be set to here. A cooker with programs only has its own pairs of pressure and minutes. */
+function pressuresOf(b: Bench): ('high' | 'low')[] {
   const o = b.g.dish.overrides ?? {};
   const own = b.pot.programs;
-  if (!own) return [{ pressure: o.pressure ?? 'high' }];
+  if (!own) return [o.pressure ?? 'high'];
   const fits = own.filter(
     (p) =>
       (o.pressure === undefined || p.pressure === o.pressure) && (o.holdMin === undefined || p.holdMin === o.holdMin),
@@ -331,10 +316,7 @@ function programsOf(b: Bench): Choice[] {
       { path: 'overrides.holdMin', message: `Use one of: ${list}.` },
     ]);
   }
-  return [...new Set(fits.map((p) => p.pressure))].map((pressure) => ({
-    pressure,
-    holds: fits.filter((p) => p.pressure === pressure).map((p) => p.holdMin),
-  }));
+  return [...new Set(fits.map((p) => p.pressure))];
 }
 
 /**
@@ -355,7 +337,10 @@ function surely(b: Bench, addMl: number, program: Program, texture: Texture): Co
     return !short(next);
   };
   if (o.holdMin === undefined)
-    for (const holdMin of longerHolds(b, h, program)) if (consider(holdMin, program.release)) return best;
+    for (const holdMin of holdsOf(h.heated)
+      .filter((x) => x > program.holdMin + 1e-9)
+      .slice(0, mostExtra))
+      if (consider(holdMin, program.release)) return best;
   if (o.release === undefined && program.release.kind !== 'natural')
     for (const more of [2, 4, 8, 12]) {
       const naturalMin = (program.release.naturalMin ?? 0) + more;
@@ -363,16 +348,5 @@ function surely(b: Bench, addMl: number, program: Program, texture: Texture): Co
     }
   return best;
 }
-/** The next longer holds that this cooker can be set to. */
-function longerHolds(b: Bench, h: Heated, { holdMin, pressure }: Program): readonly number[] {
-  const grid = b.pot.programs
-    ? b.pot.programs.filter((p) => p.pressure === pressure).map((p) => p.holdMin)
-    : b.pot.whistle
-      ? whistleHolds(h.heated)
-      : holds;
-  return [...grid]
-    .sort((x, y) => x - y)
-    .filter((x) => x > holdMin + 1e-9)
-    .slice(0, mostExtra);
-}
+/** Longer holds that are tried. */
 const mostExtra = 4;

@@ -1,7 +1,7 @@
 import { bowl, bowlCapacityLitres, bowlLitres } from '../grain/bowl';
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { StackLayer } from './document';
-import { hasFlag, sharesWater, type Gathered, type Item } from './gather';
+import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from './gather';
 import { isThick, layersOf, reasonsByPlace, type Laid } from './layers';
 import { placeOf, type Place } from './place';
 
@@ -45,7 +45,7 @@ const swelling = 3;
 export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl: number): number {
   let ml = outerMl + (g.inBowl ? 0 : clingG);
   for (const i of g.items) {
-    if (i.joins === 'finish' || i.joins === 'topping') continue;
+    if (!goesUnderLid(i)) continue;
     const place = placeOf(g, i);
     if (place === 'inner-bowl') continue;
     const grams = i.main ? addMl * i.food.bulkGPerMl[0] : i.grams;
@@ -61,7 +61,7 @@ export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: n
   const solidMl = (i: Item): number => gramsOf(i) / i.food.densityGPerMl[0];
   const inPot = g.items
     .map((item) => ({ item, place: placeOf(g, item) }))
-    .filter(({ item }) => item.joins !== 'finish' && item.joins !== 'topping')
+    .filter(({ item }) => goesUnderLid(item))
     .filter(({ item }) => item.food.kind !== 'seasoning' && item.food.kind !== 'fat');
   const of = (p: Place): Item[] => inPot.filter((x) => x.place === p).map((x) => x.item);
   const thinLiquidMl = thinAtBaseMl(g, addMl, clingG, outerMl);

@@ -3,10 +3,9 @@ import type { History } from '../pot/history';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
 import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';
-import { minimumSlack } from './scorch';
-import { tenderTimes } from './search';
+import { leastThinMl } from './scorch';
 import { depthCm, loadOf } from './load';
-import { runMeats, type Earlier, type Ways } from './meat';
+import { isTenderAim, runMeats, type Earlier, type Ways } from './meat';
 import { placeOf } from './place';
 import { steamG } from './water';
 
@@ -45,7 +44,7 @@ export function firstStage(
   const ids = new Set(items.map((i) => i.ingredient.id));
   const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], 0);
   // A soup boils whole; elsewhere the first stage gets what its steam needs and the starch gets the rest fresh.
-  const neededMl = Math.max(0, b.pot.minimumLiquidMl[0] * (1 - minimumSlack) - others);
+  const neededMl = Math.max(0, leastThinMl(b.pot.minimumLiquidMl[0]) - others);
   const ownMl = b.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
   const liquidMl = b.g.inBowl ? 0 : (fixed?.liquidMl ?? ownMl);
   const g: Gathered = { ...b.g, items, grain: null, inBowl: false };
@@ -58,9 +57,7 @@ export function firstStage(
   const cook = (holdMin: number) => heated.finish(holdMin, { kind: 'quick' });
   const enough = (holdMin: number): boolean =>
     runMeats(pieces, cook(holdMin), { depthCm: depth, coarse: true, ways }).every(
-      (m) =>
-        m.nominal.collagenCoreMin + laterMin >= tenderTimes * (m.item.food.meat!.tenderCoreMin?.[0] ?? 0) &&
-        m.verdict.ok,
+      (m) => isTenderAim(m.item, m.nominal.collagenCoreMin + laterMin) && m.verdict.ok,
     );
   let low = fixedHoldMin ?? 1;
   let high = fixedHoldMin ?? mostHoldMin;

@@ -114,3 +114,6 @@ export function starchOf(p: Plan): Starch | null {
     scale: p.grain?.edges ? { ...scales.grain, edges: p.grain.edges } : scales[kind],
   };
 }
+
+/** How many of the warnings of a plan are stops. */
+export const stopCount = (p: Plan): number => p.warnings.filter((w) => w.severity === 'stop').length;

@@ -6,8 +6,8 @@ import { rawAtFinish } from './finish';
 import { boilsUp, hasFlag, type Gathered } from './gather';
 import { pastaX } from '../food/pasta';
 import { hardCore } from '../grain/texture';
-import type { Candidate } from './search';
-import { minimumSlack } from './scorch';
+import type { Candidate } from './weigh';
+import { leastThinMl } from './scorch';
 import { isFrozen } from './shape';
 import type { Geometry } from './stack';
 import type { GrainOutcome } from './water';
@@ -108,7 +108,7 @@ function potWarnings({ g, pot, geo, chosen, topUpMl, scorch, spray }: Context, s
       `Thin liquid at the base is ${thin.have} mL, under half of this pot's minimum of ${minimum} mL: it will not come to pressure and burns. Add liquid; the maker's manual wins.`,
       thin,
     );
-  else if (geo.thinLiquidMl < minimum * (1 - minimumSlack))
+  else if (geo.thinLiquidMl < leastThinMl(minimum))
     say(
       'caution',
       'liquid-short',

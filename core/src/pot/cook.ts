@@ -20,6 +20,10 @@ export interface Program {
   release: Release;
 }
 
+/** Minutes of natural release, to the valve or to the open lid. */
+export const naturalMinOf = (run: Pick<CookRun, 'valveS' | 'openS' | 'releaseS'>): number =>
+  ((run.valveS ?? run.openS) - run.releaseS) / 60;
+
 export interface CookRun {
   history: History;
   pinUpS: number | null;

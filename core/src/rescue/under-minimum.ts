@@ -1,5 +1,6 @@
 import type { Species } from '../food/record';
 import { cautiousVariation } from '../meat/cautious';
+import { compositionOf } from '../meat/properties';
 import { cookPiece } from '../meat/piece';
 import type { Bench } from '../plan/bench';
 import { minimumC } from '../plan/meat';
@@ -37,12 +38,11 @@ const backUpS = 200;
 
 /** Whole minutes at `potC` until the cautious core of a piece that was `coreC` throughout reaches `minimumC`. */
 export function minutesToReach({ piece, composition, species, coreC, potC, minimumC }: Measured): number {
-  const [water, protein, fat, ash] = composition;
   // Back to pressure first: a few minutes at the boil, then the pot's own temperature.
   const tempC = Float64Array.from({ length: 3600 }, (_, s) => Math.min(potC, 97 + s / 12));
   const trace = { minutes: [] as number[], coreC: [] as number[] };
   cookPiece({
-    composition: { water, protein, fat, ash },
+    composition: compositionOf(composition),
     freezeC: -1.5,
     species,
     thicknessM: piece.thicknessMm / 1000,

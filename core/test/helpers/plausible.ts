@@ -1,6 +1,6 @@
 import { readDish } from '../../src/dish/read';
 import { kitchenSchema, type Kitchen } from '../../src/dish/kitchen';
-import type { Dish, Family, Ingredient } from '../../src/dish/schema';
+import { families, type Dish, type Ingredient } from '../../src/dish/schema';
 import { potIds } from '../../src/pot/profile';
 
 /*
@@ -42,22 +42,6 @@ export function plausible(seed: number): Case {
   const pick = <T>(xs: readonly T[]): T => xs[Math.floor(r() * xs.length)]!;
   const chance = (p: number): boolean => r() < p;
   const between = (a: number, b: number): number => Math.round(a + r() * (b - a));
-  const families: Family[] = [
-    'plain-grain',
-    'coated-grain',
-    'one-pot-grain',
-    'layered-grain',
-    'biryani',
-    'risotto',
-    'casserole',
-    'one-pot-pasta',
-    'layered-pasta',
-    'noodle-soup',
-    'rack-over-grain',
-    'pot-in-pot',
-    'porridge',
-    'steamed-side',
-  ];
   const family = pick(families);
   const serves = pick([2, 3, 4, 4, 4, 5, 6]);
   const rows: Ingredient[] = [];

@@ -68,13 +68,11 @@ import { BenchActions, benchFeature } from './bench.slice';
       gap: 12px;
       align-items: center;
       margin: 0 0 6px;
+      line-height: 1.2;
     }
     .odds > b {
       font-size: 34px;
       color: var(--rim);
-    }
-    .odds {
-      line-height: 1.2;
     }
     .odds .quiet {
       display: block;

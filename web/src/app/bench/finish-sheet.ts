@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { TranslocoDirective } from '@jsverse/transloco';
+import { hotC } from '@einkorn/core';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
 import { BenchActions, benchFeature } from './bench.slice';
@@ -31,7 +32,7 @@ import { TryIt } from './try-it';
                       <span class="foods">{{ fmt.ml(ml) }}</span>
                     }
                     @if (f.tempC !== undefined && (f.heat || f.ingredients.length > 0)) {
-                      <span class="heat" [class.cool]="f.tempC < 63">
+                      <span class="heat" [class.cool]="f.tempC < hotC">
                         {{ t('finish.mixture', { c: fmt.celsius(f.tempC) }) }}
                         @if (f.heat) {
                           <b>{{ t('finish.heat-' + f.heat) }}</b>
@@ -196,6 +197,7 @@ import { TryIt } from './try-it';
 export class FinishSheet {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
+  readonly hotC = hotC;
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);

@@ -10,7 +10,7 @@ import { BenchActions, benchFeature } from './bench.slice';
 import { movedFry, withOverrides, withPrep } from './edits';
 import { TryIt } from './try-it';
 
-type Brown = 'colour' | 'half' | 'brown';
+type Brown = NonNullable<FryStep['aim']>;
 
 /** 2 Fry: the order of the pan, minutes and aims, what comes out again, how full the base is, and the scraping. */
 @Component({

@@ -1,7 +1,7 @@
 import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { ScorchReason, StackLayer } from '@einkorn/core';
+import { leastThinMl, type ScorchReason, type StackLayer } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -137,7 +137,7 @@ import { TryIt } from './try-it';
                   {{ t('stack.foam', { line: fmt.percent(foam) }) }}
                 </li>
               }
-              <li [class.bad]="p.pot.thinLiquidMl < 0.97 * p.pot.minimumLiquidMl">
+              <li [class.bad]="p.pot.thinLiquidMl < leastThinMl(p.pot.minimumLiquidMl)">
                 {{ t('stack.minimum', { have: fmt.ml(p.pot.thinLiquidMl), least: fmt.ml(p.pot.minimumLiquidMl) }) }}
               </li>
               <li>{{ t('stack.level', { mm: fmt.number(p.pot.liquidLevelMm) }) }}</li>
@@ -229,6 +229,7 @@ export class StackSheet {
   fill(l: StackLayer): string {
     return l.kind === 'liquid' ? 'url(#p-liquid)' : patternOf(l.kind);
   }
+  readonly leastThinMl = leastThinMl;
   /** Something that lies in several layers is built in turn, and not moved by itself. */
   inTurn(l: StackLayer): boolean {
     return this.fromTop().some((x) => x !== l && x.ingredient === l.ingredient);

@@ -1,4 +1,4 @@
-import type { Plan } from '@einkorn/core';
+import { stopCount, type Plan } from '@einkorn/core';
 
 /** What is different between two plans, as keys of the catalogue with figures; nothing for what stayed. */
 export interface Difference {
@@ -26,8 +26,7 @@ export function differences(a: Plan, b: Plan): Difference[] {
   add('salt', a.salt.percent, b.salt.percent, 0.02);
   add('fill', a.pot.fillFraction, b.pot.fillFraction, 0.02);
   add('minutes', a.timeline.at(-1)?.endMin ?? 0, b.timeline.at(-1)?.endMin ?? 0, 1);
-  add('stops', stops(a), stops(b));
+  add('stops', stopCount(a), stopCount(b));
   return out;
 }
-const stops = (p: Plan): number => p.warnings.filter((w) => w.severity === 'stop').length;
 const hard = (p: Plan): number => p.meats.filter((m) => m.texture !== 'tender' && m.texture !== 'juicy').length;

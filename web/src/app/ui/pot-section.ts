@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import type { Plan, StackLayer } from '@einkorn/core';
+import { leastThinMl, type Plan, type StackLayer } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { patternOf } from './patterns';
@@ -328,7 +328,7 @@ export class PotSection {
     const { foamFraction } = this.plan().pot;
     return foamFraction === null ? null : this.yOf(this.innerMm() * foamFraction);
   });
-  readonly minimumShort = computed(() => this.plan().pot.thinLiquidMl < 0.97 * this.plan().pot.minimumLiquidMl);
+  readonly minimumShort = computed(() => this.plan().pot.thinLiquidMl < leastThinMl(this.plan().pot.minimumLiquidMl));
 
   readonly wall = computed(() => {
     const x = this.x0() - 5;

@@ -7,6 +7,7 @@ import {
   Problem,
   ratios,
   scaleToPot,
+  solvePlan,
   uncertainty,
   type Dish,
   type Kitchen,
@@ -39,7 +40,7 @@ const answers: { [K in Kind]: Answer<K> } = {
 addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask }>) => {
   const { id, ask } = data;
   try {
-    const p = ask.plan ?? (ask.kind === 'plan' ? (null as never) : plan(ask.dish, ask.kitchen));
+    const p = ask.plan ?? (ask.kind === 'plan' ? (null as never) : solvePlan(ask.dish, ask.kitchen));
     const value = answers[ask.kind](
       ask.dish,
       ask.kitchen,

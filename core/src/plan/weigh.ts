@@ -1,0 +1,163 @@
+import { timePoints } from '../grain/texture';
+import { naturalMinOf, type CookRun, type Release } from '../pot/cook';
+import type { Term } from '../reasoned';
+import { chanceOf, piecesChance, sprayChance, textureChance, type Chance } from './chance';
+import type { PlantVerdict } from './document';
+import type { Heated } from './heated';
+import { runMeats, runPlants, tenderTimes, type MeatRun } from './meat';
+import { targetE, wantedBand } from './target';
+import { grainOutcome, saucyFrom, starchTemps, wantedSauceG, type GrainOutcome } from './water';
+
+/** One program with all it does to the dish. */
+export interface Candidate {
+  holdMin: number;
+  release: Release;
+  run: CookRun;
+  /** liquid that was reckoned with, mL */
+  addMl: number;
+  /** temperatures of the starch along the run; none in a dish without one */
+  temps?: Float64Array;
+  /** minutes at 100 degC of the starch; 0 without one */
+  equivalentMin: number;
+  naturalMin: number;
+  outcome: GrainOutcome | null;
+  meats: MeatRun[];
+  plants: PlantVerdict[];
+  meatOk: boolean;
+  chance: Chance;
+  /** what no cook may be sent into: a pot that never seals or boils dry, meat under its minimum */
+  stops: number;
+  /** points: a hundred times the chance, less what waiting and eating cost */
+  score: number;
+  terms: Term[];
+}
+
+/** What a plan loses beside its chance, in points of a hundred [from memory: how much a cook would give for each]. */
+const price = {
+  perWaitMin: 0.15,
+  /** a sauce all missing, or twice as much of it */
+  sauceMissing: 20,
+  /** a hold under three minutes leaves the doneness to a heat-up that nobody controls */
+  perUncontrolledMin2: 1.6,
+  /** the square of the texture points by which the time is off its reference: water mends it only half */
+  perTimePoint2: 1.5,
+  /** the same where the sauce sets the water: there the cook's wish is one of time */
+  perSaucyPoint2: 6,
+  surestHoldMin: 3,
+  /** large lean pieces that are let off at once boil inside */
+  quickLargeMeat: 2,
+  dryMeat: 12,
+  firmMeat: 2,
+  toughMeat: 16,
+  hardPlant: 25,
+  softPlant: 8,
+  barelyDone: 4,
+} as const;
+const largeMm = 25;
+/** Roots are aimed at so many times their least softening, where they bear it [common practice: potato core 3 minutes]. */
+const plantTimes = 3.4;
+
+/** The better of two: fewer stops, then more points; of equals the first. */
+export const better = (best: Candidate | null, c: Candidate): Candidate =>
+  !best || c.stops < best.stops || (c.stops === best.stops && c.score > best.score + 1e-9) ? c : best;
+
+/** A program with what it did, before it is weighed. */
+export type Done = Pick<
+  Candidate,
+  'holdMin' | 'release' | 'run' | 'addMl' | 'equivalentMin' | 'naturalMin' | 'outcome' | 'meats' | 'plants'
+> & {
+  temps?: Float64Array;
+};
+
+/** Chance and price of a program. */
+export function weighed(h: Heated, d: Done): Candidate {
+  const { g } = h;
+  const terms: Term[] = [];
+  let paid = 0;
+  const charge = (label: string, value: number, subject?: string): void => {
+    if (value < 0.005) return;
+    terms.push({ label, value, unit: 'points', ...(subject ? { subject } : {}), source: 'from-memory' });
+    paid += value;
+  };
+  let texture = 1;
+  if (g.grain && d.outcome) {
+    const target = targetE(g, h.texture, d.addMl);
+    terms.push(
+      { label: 'doneness-wanted', value: target.want, unit: 'min', source: 'derived' },
+      { label: 'doneness-here', value: d.equivalentMin, unit: 'min', source: 'derived' },
+    );
+    texture = textureChance(h, d.outcome, wantedBand(g, h.texture), target);
+    const off = timePoints * Math.log(Math.max(1e-3, d.equivalentMin) / target.want);
+    const perPoint2 = g.sauceShare >= saucyFrom ? price.perSaucyPoint2 : price.perTimePoint2;
+    charge('cost-doneness', perPoint2 * Math.min(off * off, 16));
+    const loose = Math.max(0, price.surestHoldMin - d.holdMin);
+    charge('cost-uncontrolled', price.perUncontrolledMin2 * loose * loose);
+    charge('cost-sauce', price.sauceMissing * sauceMiss(h, d.outcome));
+  }
+  const chance = chanceOf({
+    texture,
+    pieces: piecesChance(d.meats),
+    base: 1 - h.scorch.index,
+    release: 1 - sprayChance(h, d.naturalMin),
+  });
+  for (const m of d.meats) charge('cost-meat', eatingCost(m, d.naturalMin), m.item.ingredient.id);
+  for (const p of d.plants) charge('cost-plant', plantCost(p), p.ingredient);
+  charge('cost-wait', price.perWaitMin * ((d.run.openS - (d.run.countdownS ?? 0)) / 60));
+  for (const part of ['texture', 'pieces', 'base', 'release'] as const)
+    if (part !== 'texture' || g.grain)
+      terms.push({ label: `chance-${part}`, value: 100 * chance[part], unit: 'percent', source: 'derived' });
+  const meatOk = d.meats.every((m) => m.verdict.ok);
+  const stops = d.meats.filter((m) => !m.verdict.ok).length + Number(d.run.neverSealed) * 10 + Number(d.run.dry) * 5;
+  return { ...d, meatOk, chance, stops, score: 100 * chance.all - paid, terms };
+}
+
+/** How far the sauce is from what is wanted, as a share of it: 1 is all missing, or twice as much. */
+function sauceMiss(h: Heated, out: GrainOutcome): number {
+  const wanted = Math.max(1, wantedSauceG(h.g, out.finishedG), leastSauceShare * out.finishedG);
+  const over = Math.max(0, out.sauceG - wanted) / wanted;
+  const under = Math.max(0, wanted - out.sauceG) / wanted;
+  // A dry dish has none to miss.
+  return Math.min(2, over) + (h.g.sauceShare > 0 || h.g.saucePerStarch !== null ? Math.min(1, under) : 0);
+}
+const leastSauceShare = 0.04;
+
+function eatingCost(m: MeatRun, naturalMin: number): number {
+  const v = m.verdict;
+  const large = m.item.thicknessMm >= largeMm && naturalMin < 2 && m.item.state !== 'cooked' ? price.quickLargeMeat : 0;
+  const need = v.tenderCoreMin ?? 0;
+  const short = need > 0 ? Math.max(0, 1 - (v.collagenCoreMin ?? 0) / (tenderTimes * need)) : 0;
+  const stew = m.item.food.meat!.cut === 'stew';
+  if (v.texture === 'dry') return large + price.dryMeat;
+  if (need > 0) return large + (stew ? price.toughMeat : price.firmMeat) * short;
+  return large + (v.texture === 'firm' ? price.firmMeat : 0);
+}
+
+function plantCost(p: PlantVerdict): number {
+  if (p.verdict === 'hard') return price.hardPlant * (1 - 0.5 * Math.min(1, p.doneTimes));
+  if (p.verdict === 'soft') return price.softPlant * Math.min(3, p.softShare);
+  // Middle of the window: well over the least, well under the most.
+  const under = Math.max(0, plantTimes - p.doneTimes) / plantTimes;
+  const near = Math.max(0, p.softShare - 0.7) / 0.3;
+  return price.barelyDone * (under + near);
+}
+
+/** One program in full resolution with its liquid; `pieces` false leaves meat and roots out. */
+export function candidate(h: Heated, holdMin: number, release: Release, pieces = true): Candidate {
+  const run = h.heated.finish(holdMin, release);
+  const temps = h.g.grain ? starchTemps(h.g, run, h.addMl, h.depthCm) : undefined;
+  const outcome = temps
+    ? grainOutcome(h.g, h.src, run, h.addMl, h.depthCm, { earlierSteamG: h.earlierSteamG, temps })
+    : null;
+  return weighed(h, {
+    holdMin,
+    release,
+    run,
+    addMl: h.addMl,
+    naturalMin: naturalMinOf(run),
+    equivalentMin: outcome?.clock.equivalentMin ?? 0,
+    outcome,
+    meats: pieces ? runMeats(h.g, run, { depthCm: h.depthCm, earlier: h.earlier }) : [],
+    plants: pieces ? runPlants(h.g, run) : [],
+    ...(temps ? { temps } : {}),
+  });
+}
