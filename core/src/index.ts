@@ -30,6 +30,8 @@ export { leastThinMl } from './plan/scorch';
 export { starchOf, stopCount, worstMeat, type Starch } from './plan/verdict';
 export { plan, evaluate, type PlanOptions } from './plan/plan';
 export { solvePlan } from './plan/solve-plan';
+export { nearOf } from './plan/near';
+export type { Near } from './plan/search';
 export { card } from './plan/card';
 export { compareSchools, type School } from './plan/schools';
 export { donenessMap, type DonenessMap } from './plan/map';

@@ -86,6 +86,17 @@ describe('bad documents say what, where and what to do', () => {
       /Found/,
     ],
     [
+      'nine meats in one pot',
+      (d) =>
+        [
+          ...['beef-stew', 'lamb-leg', 'goat-leg', 'pork-loin', 'turkey-thigh'],
+          ...['turkey-breast', 'duck-leg', 'guinea-fowl', 'pork-shoulder'],
+        ].forEach((food) => d.ingredients.push({ id: `more-${food}`, food, amount: { value: 40, unit: 'g' } })),
+      'too-many-meats',
+      'ingredients',
+      /at most 8/,
+    ],
+    [
       'a bowl in an open dish',
       (d) => (d.ingredients[0].place = 'inner-bowl'),
       'place-not-here',

@@ -112,7 +112,9 @@ describe('the price of a program', () => {
         }
         const off = 3 * Math.log(c.equivalentMin / targetE(h.g, h.texture, h.addMl).want);
         const weight = h.g.sauceShare >= 0.05 ? 6 : 1.5;
-        expect(Math.abs(of(c, 'cost-doneness') - weight * Math.min(16, off * off))).toBeLessThan(0.006);
+        expect(
+          Math.abs(of(c, 'cost-doneness') - weight * ((1 + c.chance.texture) / 2) * Math.min(16, off * off)),
+        ).toBeLessThan(0.006);
         expect(of(c, 'cost-uncontrolled')).toBeCloseTo(1.6 * Math.max(0, 3 - holdMin) ** 2, 9);
       }
   });
@@ -250,3 +252,19 @@ describe('the search', () => {
     expect(better(high, c(0, 90))).toBe(high);
   });
 });
+
+// Common practice: a pudding of whole kernels takes three to four volumes of liquid to one under a lid, oats are their own measure.
+test.each([
+  ['rice-short', 3, 4],
+  ['barley-pearl', 3, 4.5],
+])(
+  'porridge of %s is planned with %d to %d times its volume of milk and water, and stands in it',
+  (food, least, most) => {
+    const grainMl = 160 / 0.85;
+    const p = plan(board('porridge', { food, g: 160 }, { food: 'milk', g: 475 }), { ...hut, potId: 'stovetop-6' });
+    const liquidMl = p.liquid.addMl + 475 / 1.03;
+    expect(liquidMl / grainMl).toBeGreaterThan(least);
+    expect(liquidMl / grainMl).toBeLessThan(most);
+    expect(p.grain!.sauce).toMatch(/saucy|soupy/);
+  },
+);

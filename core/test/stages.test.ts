@@ -36,6 +36,19 @@ const stage = (
 };
 
 describe('what is in it', () => {
+  // Common practice: what is cooked already only dries in a stage that is not for it.
+  test('ready sausage and cooked chicken wait for the grain; raw pieces at the base go along', () => {
+    const { first } = stage(
+      biryani(
+        { food: 'chicken-cooked', place: 'base' },
+        { food: 'sausage-smoked', place: 'base', prep: { state: 'cooked' } },
+        { food: 'chicken-thigh', place: 'base' },
+      ),
+    );
+    expect(first.items).not.toContain('chicken-cooked');
+    expect(first.items).not.toContain('sausage-smoked');
+    expect(first.items).toContain('chicken-thigh');
+  });
   test('the slow meat, what lies at the base, and the liquid; no starch, nothing that lies on top or waits', () => {
     const dish = biryani(
       { food: 'zucchini' },

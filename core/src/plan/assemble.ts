@@ -235,6 +235,7 @@ function written(x: Chosen): Plan {
       fry,
       finish,
       scorch: scorch.level,
+      chance: chosen.chance.all,
       spray: 1 - chosen.chance.release,
       grainBand: grain?.band ?? null,
       addMl,

@@ -7,7 +7,7 @@ import { Problem } from '../problem';
 import type { FryStep } from './document';
 import { fryPlan } from './fry';
 import { gather, goesUnderLid, type Gathered } from './gather';
-import type { Earlier } from './meat';
+import { meatsOf, type Earlier } from './meat';
 import { panRun, withPan, type PanRun } from './pan';
 import { placeOf } from './place';
 import { waterSources, type Sources } from './water';
@@ -56,11 +56,25 @@ export interface Bench {
 /** A bench whose pot may have cooked before, in a first stage or in a run that was broken off. */
 export type Ready = Omit<Bench, 'first'> & { first: Before | null };
 
+/** Meats, each with its own cut and state, that one pot is planned for: more want a second pot [derived: a plan in a second]. */
+const mostMeats = 8;
+
+function checkMeats(g: Gathered): void {
+  const n = meatsOf(g).length;
+  if (n <= mostMeats) return;
+  throw new Problem(
+    'too-many-meats',
+    `These are ${n} meats with times of their own; one pot is planned for at most ${mostMeats}. Cook some of them apart, or give those that are cut alike as one.`,
+    [{ path: 'ingredients', message: `Keep at most ${mostMeats} different meats in this pot.` }],
+  );
+}
+
 /** Checks that this dish can be planned as it is, and sets up what both modes share. */
 export function setBench(dish: Dish, kitchen: Kitchen): Bench {
   const pot = pots.find((p) => p.id === kitchen.potId)!;
   const g = gather(dish);
   checkStarch(g);
+  checkMeats(g);
   // Reading every place once tells about an impossible one before anything is computed.
   for (const i of g.items) placeOf(g, i);
   const ordered = fryPlan(g, pot);

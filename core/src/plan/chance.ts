@@ -81,6 +81,9 @@ export function textureChance(
 export const piecesChance = (meats: readonly MeatRun[]): number =>
   meats.reduce((least, m) => Math.min(least, m.safeChance), 1);
 
+/** A plan that comes out as wanted less often than this, of 100, is said to be poor and shown with what does better [from memory]. */
+export const poorOf100 = 30;
+
 /** Everything together: the four are taken as independent. */
 export function chanceOf(parts: Omit<Chance, 'all'>): Chance {
   return { ...parts, all: parts.texture * parts.pieces * parts.base * parts.release };

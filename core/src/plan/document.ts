@@ -372,7 +372,7 @@ export const planSchema = z.object({
     reasons: z.array(scorchReasonSchema),
   }),
   warnings: z.array(warningSchema),
-  /** what to change where a stop stays: each was planned anew; the best first */
+  /** what to change where a stop stays or the plan seldom comes out: each was planned anew; the best first */
   proposals: z
     .array(
       z.object({
@@ -382,6 +382,8 @@ export const planSchema = z.object({
         /** stops and troubles that are left with it */
         stops: num,
         trouble: num,
+        /** how many of 100 cooks come out as wanted with it; not in plans made before it was known */
+        of100: num.optional(),
       }),
     )
     .default([]),

@@ -63,6 +63,10 @@ export const familyRules: Record<Family, FamilyRule> = {
 
 /** From this much tomato to the grain a one-pot dish is meant to be moist, and how moist [common practice]. */
 export const tomatoDish = { perGrain: 0.5, sauceShare: 0.07 } as const;
+/** A porridge of kernels that stay whole (rice, barley) stands in as much loose liquid, which their starch thickens [common practice: 1 : 3 to 1 : 4 by volume under a lid]. */
+export const looseShare = 0.42;
+/** Kernels whose own aim is drier than this stay whole; oats are at .836 [derived]. */
+export const wholeKernelMoisture = 0.8;
 /** A baked topping wants no loose sauce below it [common practice]. */
 export const bakedShare = 0.02;
 /** A stew without grain is mostly sauce around its pieces [common practice]. */

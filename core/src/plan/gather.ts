@@ -3,7 +3,16 @@ import { findFood, measurable } from '../food/find';
 import type { FoodFlag, FoodRecord } from '../food/record';
 import { pastaGrain } from '../food/pasta';
 import { toGrams } from '../quantity/convert';
-import { bakedShare, familyRules, pastaSauceGPerG, stewShare, tomatoDish, type FamilyRule } from './families';
+import {
+  bakedShare,
+  familyRules,
+  looseShare,
+  pastaSauceGPerG,
+  stewShare,
+  tomatoDish,
+  wholeKernelMoisture,
+  type FamilyRule,
+} from './families';
 import { pieceOf, type Piece } from './shape';
 
 export type Joins = NonNullable<Ingredient['joins']>;
@@ -252,6 +261,8 @@ function saucePerStarch(dish: Dish, items: readonly Item[], grain: Item | null):
 function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[], grain: Item | null): number {
   if (dish.family === 'casserole' && items.some((i) => i.joins === 'topping')) return bakedShare;
   if (dish.family === 'casserole' && !grain) return stewShare;
+  if (rule === familyRules.porridge && grain && grain.food.grain!.aimMoisture[0] < wholeKernelMoisture)
+    return looseShare;
   const tomato = items.filter((i) => has(i.food, 'tomato')).reduce((s, i) => s + i.grams, 0);
   if (dish.family === 'one-pot-grain' && grain && tomato >= tomatoDish.perGrain * grain.grams)
     return tomatoDish.sauceShare;

@@ -1,7 +1,9 @@
 import { aimIndexOf, type Texture } from '../grain/texture';
+import { uptakeGPerG } from '../grain/uptake';
 import type { Bench } from './bench';
 import type { LiquidBounds } from './bounds';
-import { saucyFrom, wantedSauceG, type GrainOutcome } from './water';
+import { familyRules } from './families';
+import { finishedMass, saucyFrom, wantedSauceG, type GrainOutcome } from './water';
 
 /** What the liquid is solved for. */
 export interface Miss {
@@ -27,14 +29,20 @@ const mostSteps = 24;
  * What the liquid is solved for: the sauce the cook set, the sauce the family wants, or the texture of the grain. Every one
  * of them grows with the liquid, so that there is one answer.
  */
-export function missOf(b: Pick<Bench, 'g'>, texture: Texture): Miss | null {
-  const { g } = b;
+export function missOf({ g, src }: Pick<Bench, 'g' | 'src'>, texture: Texture): Miss | null {
   if (!g.grain) return null;
   const sauce = g.dish.overrides?.ledger?.['sauce'];
   if (sauce !== undefined) return { of: (o) => o.clock.freeG - sauce, close: tolerance.sauceG };
   const rec = g.grain.food.grain!;
   const pasta = g.grain.food.kind === 'pasta';
   const aim = aimIndexOf(rec, texture);
+  // A porridge is one mass: whether its kernels drank the liquid or it stands around them is nothing to its cook.
+  if (g.rule === familyRules.porridge && g.sauceShare >= saucyFrom) {
+    const drunk = g.grain.grams * uptakeGPerG(rec.rawMoisture[0], rec.aimMoisture[0]);
+    const solidG = finishedMass(g, 0) - src.fromItems.reduce((s, x) => s + x.grams, 0) + drunk;
+    const wanted = drunk + (g.sauceShare / (1 - g.sauceShare)) * solidG;
+    return { of: (o) => o.upG + o.sauceG - wanted, close: tolerance.sauceG };
+  }
   if (g.sauceShare >= saucyFrom || pasta) {
     // A grain that only wants to be moist is not drowned for its sauce: the wetter it gets, the less sauce it is left.
     const bound = !pasta && !g.rule.stirred && g.sauceShare < ampleShare;

@@ -2,6 +2,7 @@ import type { Kitchen } from '../dish/kitchen';
 import { scaleBy } from '../dish/scale';
 import type { Dish } from '../dish/schema';
 import { bowlLimit } from './bounds';
+import { poorOf100 } from './chance';
 import type { Plan } from './document';
 import { Problem } from '../problem';
 import { troubleOf } from './equalise';
@@ -77,17 +78,55 @@ function thinner(dish: Dish, p: Plan, id: string): Change[] {
   });
 }
 
-/** What would clear the stops of a plan, each change planned anew; the best first, nothing where there is no stop. */
+/** What such a change must bring, of 100: less would only be another poor plan [from memory]. */
+const worthOf100 = 15;
+/** A batch too small for its pot is tried so many times as large. */
+const largerTimes = [1.5, 2.5] as const;
+
+/** What the liquid rests on when it stands at its least, to a jug mark. */
+const boundBy = ({ liquid }: Plan): string | null =>
+  liquid.bounds && liquid.addMl <= liquid.bounds.leastMl + 5 ? liquid.bounds.leastBy : null;
+
+/** Changes of a plan that nothing forbids and that seldom comes out: the cook's own numbers, a batch too small for the pot, thick meat. */
+function changesForChance(dish: Dish, p: Plan): Change[] {
+  const own = changesFor(dish, p, 'poor-chance', '');
+  const larger: Change[] =
+    boundBy(p) === 'pot-minimum'
+      ? largerTimes
+          .filter((to) => dish.serves * to <= 60)
+          .map((to) => ({ code: 'larger-batch', ingredient: '', to, dish: scaleBy(dish, to).dish }))
+      : [];
+  const thick = [...p.meats].sort((a, b) => b.thicknessMm - a.thicknessMm)[0];
+  return [...own, ...larger, ...(thick ? thinner(dish, p, thick.ingredient) : [])];
+}
+
+/** Chances nearer to each other than this say nothing: the smaller change comes first then. */
+const tens = (of100: number): number => Math.round(of100 / 10);
+
+/**
+ * What would clear the stops of a plan, or where there is none and it seldom comes out, what would make it better: each
+ * change planned anew; the best first.
+ */
 export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   const stops = p.warnings.filter((w) => w.severity === 'stop');
-  if (stops.length === 0) return [];
-  const changes = stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')));
+  const of100 = p.program.chance?.of100 ?? 100;
+  if (stops.length === 0 && of100 >= poorOf100) return [];
+  const changes =
+    stops.length > 0
+      ? stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')))
+      : changesForChance(dish, p);
+  const helps = (q: Plan): boolean =>
+    stops.length > 0
+      ? stopCount(q) < stops.length
+      : stopCount(q) === 0 && (q.program.chance?.of100 ?? 0) >= of100 + worthOf100;
   const once = [...new Map(changes.map((c) => [`${c.code} ${c.ingredient} ${c.to ?? ''}`, c])).values()];
   const tried = once.slice(0, mostTried).flatMap((c) => {
-    const better = planned(c.dish, kitchen);
-    return better && stopCount(better) < stops.length ? [proposalOf(c, better)] : [];
+    const q = planned(c.dish, kitchen);
+    return q && helps(q) ? [{ proposal: proposalOf(c, q), of100: q.program.chance?.of100 ?? 0 }] : [];
   });
-  return tried.sort((a, b) => a.stops - b.stops || a.trouble - b.trouble);
+  return tried
+    .sort((a, b) => a.proposal.stops - b.proposal.stops || tens(b.of100) - tens(a.of100))
+    .map((x) => x.proposal);
 }
 
 const proposalOf = (c: Change, p: Plan): Proposal => ({
@@ -96,6 +135,7 @@ const proposalOf = (c: Change, p: Plan): Proposal => ({
   ...(c.to === undefined ? {} : { to: c.to }),
   stops: stopCount(p),
   trouble: troubleOf(p),
+  of100: p.program.chance?.of100 ?? 0,
 });
 
 /** A changed dish that cannot be planned is no way out. */

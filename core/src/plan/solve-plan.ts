@@ -4,6 +4,7 @@ import { equivalentMin } from '../grain/clock';
 import type { Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import { assemble } from './assemble';
+import { poorOf100 } from './chance';
 import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
 import { holdsOf } from './holds';
@@ -106,14 +107,17 @@ function withGiven(solved: Solved, dish: Dish): Solved {
   return { ...solved, cooked: { ...cooked, b } };
 }
 
-/** Pasta of a soup that is past its best with the shortest hold there is: it waits for the open pot. Null where it does not. */
+/** Pasta of a soup that is past its best, or seldom right, with the shortest hold there is: it waits for the open pot. Null where it does not. */
 function softOnTheWay({ cooked }: Solved): string | null {
-  const { b, h, addMl } = cooked;
+  const { b, h, addMl, chosen } = cooked;
   const pasta = b.g.grain;
   if (pasta?.food.kind !== 'pasta' || !b.g.rule.stirred || pasta.ingredient.joins !== undefined) return null;
-  const run = h.heated.finish(holdsOf(h.heated)[0]!, { kind: 'quick' });
+  const shortest = holdsOf(h.heated)[0]!;
+  const run = h.heated.finish(shortest, { kind: 'quick' });
   const e = equivalentMin(starchTemps(b.g, run, addMl, h.depthCm), run.history.dtS, pasta.food.grain!.kinetics);
-  return (e * slowingOf(b.g, addMl)) / pasta.food.packetMin![0] > pastaX.most ? pasta.ingredient.id : null;
+  const past = (e * slowingOf(b.g, addMl)) / pasta.food.packetMin![0] > pastaX.most;
+  const seldom = chosen.holdMin === shortest && 100 * chosen.chance.texture < poorOf100;
+  return past || seldom ? pasta.ingredient.id : null;
 }
 
 const heldForFinish = (dish: Dish, id: string): Dish => {

@@ -14,6 +14,9 @@ export const betweenMin = 3;
 const betweenC = 92;
 const mostHoldMin = 60;
 
+/** Ham and other meat that is cooked already only dries in a stage that is not for it. */
+const isReady = (i: Item): boolean => i.food.meat !== undefined && i.state === 'cooked';
+
 /** What goes into the first stage: the slow meat and everything that lies below the starch, without it. */
 function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
   return g.items.filter(
@@ -22,6 +25,7 @@ function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
       i.joins !== 'finish' &&
       i.joins !== 'topping' &&
       !hasFlag(i, 'delicate') &&
+      !isReady(i) &&
       (tough.includes(i) || placeOf(g, i) === 'base' || placeOf(g, i) === 'liquid'),
   );
 }

@@ -1,6 +1,7 @@
 import { steamC } from '../water/atmosphere';
 import type { PotProfile } from '../pot/profile';
 import { bowlLimit, dryLimits } from './bounds';
+import { poorOf100 } from './chance';
 import type { FinishStep, FryStep, MeatVerdict, PlantVerdict, Severity, Warning } from './document';
 import { rawAtFinish } from './finish';
 import { boilsUp, hasFlag, type Gathered } from './gather';
@@ -25,6 +26,8 @@ interface Context {
   fry: FryStep[];
   finish: FinishStep[];
   scorch: 'low' | 'watch' | 'high';
+  /** chance that the dish comes out as wanted, 0..1 */
+  chance: number;
   /** chance that the release sprays, 0..1 */
   spray: number;
   grainBand: string | null;
@@ -60,6 +63,17 @@ export function warningsOf(c: Context): Warning[] {
   const say: Say = (severity, code, text, params = {}) => {
     out.push({ code, severity, text, params });
   };
+  // First of the cautions: the others say why.
+  const of100 = Math.round(100 * c.chance);
+  if (of100 < poorOf100)
+    say(
+      'caution',
+      'poor-chance',
+      `Only ${of100} of 100 cooks by this plan come out as wanted. See what would do better.`,
+      {
+        of100,
+      },
+    );
   potWarnings(c, say);
   meatWarnings(c, say);
   starchWarnings(c, say);

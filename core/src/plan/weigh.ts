@@ -35,8 +35,9 @@ export interface Candidate {
 /** What a plan loses beside its chance, in points of a hundred [from memory: how much a cook would give for each]. */
 const price = {
   perWaitMin: 0.15,
-  /** a sauce all missing, or twice as much of it */
+  /** a sauce all missing; one twice as much as wanted, which can be poured off or boiled down */
   sauceMissing: 20,
+  sauceOver: 8,
   /** a hold under three minutes leaves the doneness to a heat-up that nobody controls */
   perUncontrolledMin2: 1.6,
   /** the square of the texture points by which the time is off its reference: water mends it only half */
@@ -89,10 +90,11 @@ export function weighed(h: Heated, d: Done): Candidate {
     texture = textureChance(h, d.outcome, wantedBand(g, h.texture), target);
     const off = timePoints * Math.log(Math.max(1e-3, d.equivalentMin) / target.want);
     const perPoint2 = g.sauceShare >= saucyFrom ? price.perSaucyPoint2 : price.perTimePoint2;
-    charge('cost-doneness', perPoint2 * Math.min(off * off, 16));
+    // Where the texture is not had anyway, its time has less to lose.
+    charge('cost-doneness', ((1 + texture) / 2) * perPoint2 * Math.min(off * off, 16));
     const loose = Math.max(0, price.surestHoldMin - d.holdMin);
     charge('cost-uncontrolled', price.perUncontrolledMin2 * loose * loose);
-    charge('cost-sauce', price.sauceMissing * sauceMiss(h, d.outcome));
+    charge('cost-sauce', sauceCost(h, d.outcome));
   }
   const chance = chanceOf({
     texture,
@@ -111,13 +113,14 @@ export function weighed(h: Heated, d: Done): Candidate {
   return { ...d, meatOk, chance, stops, score: 100 * chance.all - paid, terms };
 }
 
-/** How far the sauce is from what is wanted, as a share of it: 1 is all missing, or twice as much. */
-function sauceMiss(h: Heated, out: GrainOutcome): number {
+/** What a sauce loses that is not as wanted, points. */
+function sauceCost(h: Heated, out: GrainOutcome): number {
   const wanted = Math.max(1, wantedSauceG(h.g, out.finishedG), leastSauceShare * out.finishedG);
   const over = Math.max(0, out.sauceG - wanted) / wanted;
   const under = Math.max(0, wanted - out.sauceG) / wanted;
   // A dry dish has none to miss.
-  return Math.min(2, over) + (h.g.sauceShare > 0 || h.g.saucePerStarch !== null ? Math.min(1, under) : 0);
+  const missing = h.g.sauceShare > 0 || h.g.saucePerStarch !== null ? Math.min(1, under) : 0;
+  return price.sauceOver * Math.min(2, over) + price.sauceMissing * missing;
 }
 const leastSauceShare = 0.04;
 

@@ -182,12 +182,22 @@ export const undominated =
   (c, p) => {
     const own = verdictsOf(p);
     if (own.every((v) => v === 0) || p.warnings.some((w) => w.code === 'pasta-held-back')) return null;
-    const programs = c.kitchen.potId === 'program-5' ? [p.program.holdMin] : holds;
+    // Only what the cooker can be set to: its own program, whole whistles, or any minute.
+    const whistling = p.program.whistles !== undefined;
+    const programs =
+      c.kitchen.potId === 'program-5' ? [p.program.holdMin] : whistling ? holds.filter((n) => n > 0) : holds;
     for (const share of liquids)
       for (const holdMin of programs)
         for (const release of [{ kind: 'quick' }, { kind: 'timed', naturalMin: 8 }, { kind: 'natural' }] as const) {
           const base = asSolved(c.dish, p);
-          const asCooked = { ...base.asCooked!, liquidMl: Math.round(p.liquid.addMl * share), holdMin, release };
+          if (whistling && (release.kind === 'timed' || holdMin > 25)) continue;
+          const asCooked = {
+            ...base.asCooked!,
+            liquidMl: Math.round(p.liquid.addMl * share),
+            holdMin,
+            ...(whistling ? { whistles: holdMin } : {}),
+            release,
+          };
           const e = evaluate({ ...base, asCooked }, c.kitchen);
           if (dominates(verdictsOf(e), own))
             return `${short(p)} [${own.join()}] by ${Math.round(p.liquid.addMl * share)} mL ${holdMin} ${release.kind} [${verdictsOf(e).join()}]`;

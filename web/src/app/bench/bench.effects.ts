@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Dish } from '@einkorn/core';
+import { nearOf, type Dish, type Kitchen, type Near, type Plan } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
@@ -42,6 +42,12 @@ export const open = createEffect(
   { functional: true },
 );
 
+/** A small change of the dish leaves the program where it was, in the same kitchen. */
+const nearOfLast = (plan: Plan | null, plannedDish: Dish | null, dish: Dish, kitchen: Kitchen): Near | null =>
+  plan && plannedDish && plan.pot.id === kitchen.potId && plan.pot.altitudeM === kitchen.altitudeM
+    ? nearOf(plan, plannedDish, dish)
+    : null;
+
 /** A new verdict for every change of the dish or the kitchen, while the cook types. */
 export const planNow = createEffect(
   (store = inject(Store), planner = inject(Planner)) =>
@@ -52,8 +58,9 @@ export const planNow = createEffect(
     ]).pipe(
       filter((x): x is [Dish, (typeof x)[1], boolean] => x[0] !== null && x[2]),
       distinctUntilChanged((a, b) => a[0] === b[0] && a[1] === b[1]),
-      switchMap(([dish, kitchen]) =>
-        planner.plan(dish, kitchen).pipe(
+      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
+      switchMap(([[dish, kitchen], { plan, plannedDish }]) =>
+        planner.plan(dish, kitchen, nearOfLast(plan, plannedDish, dish, kitchen)).pipe(
           map((plan) => BenchActions.planned({ plan, dish })),
           catchError((e: unknown) =>
             of(

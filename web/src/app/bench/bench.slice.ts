@@ -79,6 +79,8 @@ export interface BenchState {
   future: Dish[];
   lastMerge: string | null;
   plan: Plan | null;
+  /** the dish that `plan` was made for: while a newer one is planned it is not the one on the bench */
+  plannedDish: Dish | null;
   problem: ProblemDoc | null;
   schools: School[];
   mapWanted: boolean;
@@ -105,6 +107,7 @@ const initial: BenchState = {
   future: [],
   lastMerge: null,
   plan: null,
+  plannedDish: null,
   problem: null,
   schools: [],
   mapWanted: false,
@@ -188,7 +191,9 @@ export const benchReducer = createReducer<BenchState>(
     return { ...s, drafts };
   }),
   // The map and the schools belong to the plan before: they stay visible until their own are there.
-  on(BenchActions.planned, (s, { plan, dish }) => (s.dish === dish ? { ...s, plan, problem: null, mapShare: 0 } : s)),
+  on(BenchActions.planned, (s, { plan, dish }) =>
+    s.dish === dish ? { ...s, plan, plannedDish: dish, problem: null, mapShare: 0 } : s,
+  ),
   on(BenchActions.planRefused, (s, { problem }) => ({ ...s, problem })),
   on(BenchActions.schoolsFound, (s, { schools }) => ({ ...s, schools })),
   on(BenchActions.mapWanted, (s, { wanted }) => ({ ...s, mapWanted: wanted })),

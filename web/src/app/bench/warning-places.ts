@@ -4,6 +4,7 @@ type Sheet = 'gather' | 'fry' | 'water' | 'stack' | 'pressure' | 'finish';
 const places: Record<string, Sheet> = {
   'liquid-short': 'water',
   'texture-missed': 'water',
+  'poor-chance': 'pressure',
   'wetter-by-minimum': 'water',
   'liquid-far-short': 'water',
   'boils-dry': 'water',

@@ -25,7 +25,7 @@ type Way = Plan['proposals'][number];
           <span class="tag">{{ t('severity.' + w.severity) }}</span>
           <span class="text"
             >{{ t('warning.' + w.code, params(t, w)) }}
-            @if (w.severity === 'stop' && ways()[0]; as way) {
+            @if ((w.severity === 'stop' || w.code === 'poor-chance') && ways()[0]; as way) {
               <b>{{ t('ways-out.' + way.code, wayParams(t, way)) }}</b>
             }
           </span>

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { Dish, DonenessMap, Kitchen, Outlook, Plan, Reality } from '@einkorn/core';
+import type { Dish, DonenessMap, Kitchen, Near, Outlook, Plan, Reality } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
 import type { Answers, Ask, Kind, ProblemDoc, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
@@ -88,8 +88,8 @@ export class Planner {
   private readonly slow = new Lane(true, true);
 
   /** The plan of what is on the bench; a newer question overtakes a waiting one. */
-  plan(dish: Dish, kitchen: Kitchen): Observable<Plan> {
-    return this.done(this.fast.ask({ kind: 'plan', dish, kitchen }, ++this.ids));
+  plan(dish: Dish, kitchen: Kitchen, near: Near | null = null): Observable<Plan> {
+    return this.done(this.fast.ask({ kind: 'plan', dish, kitchen, ...(near ? { near } : {}) }, ++this.ids));
   }
 
   /** A plan that may wait its turn (the shelf, a comparison). */

@@ -12,7 +12,6 @@ import {
   type Dish,
   type Kitchen,
   type Plan,
-  type Reality,
 } from '@einkorn/core';
 import type { Answers, Ask, Kind, Reply } from './protocol';
 
@@ -23,17 +22,17 @@ type Answer<K extends Kind> = (
   kitchen: Kitchen,
   p: Plan,
   progress: (share: number) => void,
-  real?: Reality,
+  more: Pick<Ask, 'real' | 'near'>,
 ) => Answers[K];
 
 const answers: { [K in Kind]: Answer<K> } = {
-  plan: (dish, kitchen) => plan(dish, kitchen),
+  plan: (dish, kitchen, _p, _progress, { near }) => plan(dish, kitchen, near ? { near } : {}),
   schools: (dish, kitchen, p) => compareSchools(dish, kitchen, p),
   map: (dish, kitchen, p, progress) => donenessMap(dish, kitchen, p, progress),
   proposals: (dish, kitchen, p) => equalise(dish, kitchen, p),
   chances: (dish, kitchen, p) => uncertainty(dish, kitchen, p),
   ratios: (dish, kitchen) => ratios(dish, kitchen),
-  outlook: (dish, kitchen, p, _, real) => outlook(dish, kitchen, p, real ?? {}),
+  outlook: (dish, kitchen, p, _progress, { real }) => outlook(dish, kitchen, p, real ?? {}),
   'scale-pot': (dish, kitchen) => scaleToPot(dish, kitchen),
 };
 
@@ -41,13 +40,7 @@ addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask }>) =
   const { id, ask } = data;
   try {
     const p = ask.plan ?? (ask.kind === 'plan' ? (null as never) : solvePlan(ask.dish, ask.kitchen));
-    const value = answers[ask.kind](
-      ask.dish,
-      ask.kitchen,
-      p,
-      (share) => reply({ id, type: 'progress', share }),
-      ask.real,
-    );
+    const value = answers[ask.kind](ask.dish, ask.kitchen, p, (share) => reply({ id, type: 'progress', share }), ask);
     reply({ id, type: 'done', value });
   } catch (e) {
     const problem = e instanceof Problem ? e.toJSON() : { code: 'internal', message: String(e), issues: [] };

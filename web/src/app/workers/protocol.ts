@@ -3,6 +3,7 @@ import type {
   DonenessMap,
   Issue,
   Kitchen,
+  Near,
   Outlook,
   Plan,
   Proposal,
@@ -32,6 +33,8 @@ export interface Ask {
   dish: Dish;
   kitchen: Kitchen;
   plan?: Plan;
+  /** the program that stays if it is nearly as good */
+  near?: Near;
   /** what has really happened, for the outlook */
   real?: Reality;
 }
