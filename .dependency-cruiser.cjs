@@ -24,7 +24,11 @@ module.exports = {
     inner('pot', ['water']),
     inner('grain', ['food', 'pot']),
     inner('meat', ['food', 'pot', 'water']),
-    inner('dish', ['food', 'pot', 'quantity']),
+    inner('dish', ['food', 'pot', 'quantity', 'grain']),
+    inner('plan', ['quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
+    inner('clock', ['plan', 'dish', 'food']),
+    inner('cook', ['plan', 'clock', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
+    inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     ...places.map((p) =>
       down(
         `place-${p}`,

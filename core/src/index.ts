@@ -41,19 +41,19 @@ export { ratios, type Ratios } from './plan/ratios';
 export { coolLayer, crustFor, deepestLayerMm, slurryFor } from './plan/keep';
 export { calendar } from './clock/calendar';
 export { schedule, type Schedule } from './clock/schedule';
-export { outlook, type Outlook, type Reality } from './clock/outlook';
+export { outlook, type Outlook, type Reality } from './cook/outlook';
 export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
 export { firstSymptoms } from './rescue/first-stage';
-export { endsSomething, keptEvents, ofThisRun, openedForRunMs, restarts, runsBefore, type Lid } from './clock/runs';
-export { lockedAgain } from './clock/rescued';
-export { eventKinds, type CookEvent, type EventKind, type TimedStep } from './clock/event';
-export { ownHoldMin, replan, runsByItself, type Replanned } from './clock/replan';
-export * from './clock/record';
-export { curveFromTaps, firstCurveFromTaps } from './clock/tapped-curve';
-export { lived } from './clock/lived';
-export { became, loadOfFirst, loadOfPlan, type Became } from './clock/became';
-export { type Debrief, type Noticed } from './clock/lookback';
+export { endsSomething, standingEvents, ofThisRun, openedForRunMs, restarts, runsBefore, type Lid } from './cook/runs';
+export { lockedAgain } from './cook/rescued-steps';
+export { eventKinds, type CookEvent, type EventKind, type TimedStep } from './cook/events';
+export { ownHoldMin, cookTimeline, runsByItself, type CookTimeline } from './cook/timeline';
+export * from './cook/cook';
+export { curveFromTaps, firstCurveFromTaps } from './cook/tapped-curve';
+export { realityOf } from './cook/reality';
+export { resultOf, loadOfFirst, loadOfPlan, type CookResult } from './cook/result';
+export { type Debrief, type Noticed } from './cook/look-back';
 export {
   evening,
   type Clash,

@@ -1,8 +1,8 @@
 import ICAL from 'ical.js';
 import { calendar } from '../src/clock/calendar';
-import { lived } from '../src/clock/lived';
-import { cookFormat, type Cook } from '../src/clock/record';
-import { replan } from '../src/clock/replan';
+import { realityOf } from '../src/cook/reality';
+import { cookFormat, type Cook } from '../src/cook/cook';
+import { cookTimeline } from '../src/cook/timeline';
 import { plan } from '../src/plan/plan';
 import { hut, seaLevel, turkeyRice } from './helpers/dishes';
 
@@ -65,18 +65,18 @@ describe('what the taps tell', () => {
   const lock = { id: 'l', kind: 'done' as const, step: 'lock', atMs: at(lid) };
   const up = { id: 'u', kind: 'pin-up' as const, atMs: at(lid + 11) };
   test('before the lid nothing can change; an overdue pin counts while it is waited for', () => {
-    expect(lived(cook([]), at(3))).toBeNull();
-    expect(lived(cook([lock]), at(lid + 3))).toBeNull();
+    expect(realityOf(cook([]), at(3))).toBeNull();
+    expect(realityOf(cook([lock]), at(lid + 3))).toBeNull();
     const late = p.program.pinUpMin + 5;
-    expect(lived(cook([lock]), at(lid + late))!.toPinMin).toBeCloseTo(late, 6);
+    expect(realityOf(cook([lock]), at(lid + late))!.toPinMin).toBeCloseTo(late, 6);
   });
   test('the pin, and the hold that was taken instead', () => {
     const own = { id: 'h', kind: 'hold-min' as const, note: '1.5', atMs: at(lid + 11) };
     const now = at(lid + 11);
-    const real = lived(cook([lock, up, own]), now)!;
+    const real = realityOf(cook([lock, up, own]), now)!;
     expect(real.toPinMin).toBeCloseTo(11, 6);
     expect(real.holdMin).toBe(1.5);
-    const held = replan(p.steps, serve, [lock, up, own], now).steps.find((s) => s.step.id === 'hold')!;
+    const held = cookTimeline(p.steps, serve, [lock, up, own], now).steps.find((s) => s.step.id === 'hold')!;
     expect((held.endMs - held.startMs) / 60_000).toBeCloseTo(1.5, 6);
   });
   test('in a whistle cooker the counting lasts from the pin to the last whistle, and never no time', () => {
@@ -87,18 +87,18 @@ describe('what the taps tell', () => {
     const toFull = q.program.minutesToPressure - q.program.pinUpMin;
     expect(hold.minutes).toBeCloseTo(toFull + q.program.holdMin, 6);
     const own = { id: 'h', kind: 'hold-min' as const, note: '6', atMs: at(1) };
-    const taken = replan(q.steps, serve, [own], at(1)).steps.find((s) => s.step.id === 'hold')!;
+    const taken = cookTimeline(q.steps, serve, [own], at(1)).steps.find((s) => s.step.id === 'hold')!;
     expect((taken.endMs - taken.startMs) / 60_000).toBeCloseTo(toFull + 6, 6);
   });
   test('a release that goes on long after its minutes is told as it runs', () => {
     const release = { id: 'd', kind: 'pin-down' as const, atMs: at(lid + 11 + 45) };
-    const real = lived(cook([lock, up, release]), at(lid + 11 + 46));
+    const real = realityOf(cook([lock, up, release]), at(lid + 11 + 46));
     expect(real!.toPinMin).toBeCloseTo(11, 6);
   });
   test('minutes that are nonsense are not taken', () => {
     for (const note of ['soon', '', '-4']) {
       const bad = { id: 'h', kind: 'hold-min' as const, note, atMs: at(1) };
-      expect(replan(p.steps, serve, [bad], at(1)).serveMs).toBe(replan(p.steps, serve, [], at(1)).serveMs);
+      expect(cookTimeline(p.steps, serve, [bad], at(1)).serveMs).toBe(cookTimeline(p.steps, serve, [], at(1)).serveMs);
     }
   });
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { outlook } from '../src/clock/outlook';
+import { outlook } from '../src/cook/outlook';
 import { plan } from '../src/plan/plan';
 import { demoDish } from './helpers/demo';
 import { hut, turkeyRice } from './helpers/dishes';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { lived } from '../src/clock/lived';
-import { actualOf, type Cook, type StoredEvent } from '../src/clock/record';
-import { curveFromTaps } from '../src/clock/tapped-curve';
-import type { CookEvent } from '../src/clock/event';
-import { replan } from '../src/clock/replan';
-import { keptEvents, ofThisRun } from '../src/clock/runs';
+import { realityOf } from '../src/cook/reality';
+import { actualOf, type Cook, type StoredEvent } from '../src/cook/cook';
+import { curveFromTaps } from '../src/cook/tapped-curve';
+import type { CookEvent } from '../src/cook/events';
+import { cookTimeline } from '../src/cook/timeline';
+import { standingEvents, ofThisRun } from '../src/cook/runs';
 import { plan } from '../src/plan/plan';
 import { hut, turkeyRice } from './helpers/dishes';
 
@@ -19,7 +19,7 @@ const locked: CookEvent[] = steps
   .map((s, i, all) => ({ kind: 'done', step: s.id, atMs: min((30 * (i + 1)) / all.length) }));
 const burn: CookEvent = { kind: 'rescued', atMs: min(36), value: 4, holdMin: 5, addMl: 60, note: 'scrape' };
 const at = (events: CookEvent[], now: number) => {
-  const r = replan(steps, t0, events, min(now));
+  const r = cookTimeline(steps, t0, events, min(now));
   const find = (id: string) => r.steps.find((s) => s.step.id === id)!;
   return { r, find, now: r.steps[r.current]?.step.id ?? null };
 };
@@ -53,7 +53,7 @@ describe('the lid was locked again', () => {
     const cook = (events: CookEvent[]): Cook =>
       ({ plan: planned, startedMs: t0, finishedMs: null, events }) as unknown as Cook;
     const pin: CookEvent = { kind: 'pin-up', atMs: min(30 + planned.program.pinUpMin) };
-    expect(lived(cook([...early, pin]), min(31 + planned.program.pinUpMin))).not.toHaveProperty('broken');
+    expect(realityOf(cook([...early, pin]), min(31 + planned.program.pinUpMin))).not.toHaveProperty('broken');
     expect(at([...early, pin], 45).find('hold').step.minutes).toBe(planned.program.holdMin);
     expect(actualOf(cook([...early, pin])).toPinMin).toBeCloseTo(planned.program.pinUpMin, 6);
   });
@@ -117,12 +117,13 @@ test('whenever it is told, no step overlaps, the clock never goes back, and undo
           value,
           ...(holdMin === undefined ? {} : { holdMin }),
         };
-        const told = replan(steps, t0, [...before, r], min(atMin + later));
+        const told = cookTimeline(steps, t0, [...before, r], min(atMin + later));
         if (told.steps.some((s, i) => s.endMs < s.startMs || (i > 0 && s.startMs !== told.steps[i - 1]!.endMs)))
           bad.push(`overlap at ${atMin}`);
         if (!told.steps.some((s) => s.step.id === 'rescue-0')) bad.push(`lost at ${atMin}`);
-        const undone = replan(steps, t0, [...before, r, { kind: 'undo', atMs: min(atMin + later) }], min(95));
-        if (JSON.stringify(undone) !== JSON.stringify(replan(steps, t0, before, min(95)))) bad.push(`undo at ${atMin}`);
+        const undone = cookTimeline(steps, t0, [...before, r, { kind: 'undo', atMs: min(atMin + later) }], min(95));
+        if (JSON.stringify(undone) !== JSON.stringify(cookTimeline(steps, t0, before, min(95))))
+          bad.push(`undo at ${atMin}`);
       },
     ),
     { numRuns: 60 },
@@ -152,18 +153,18 @@ describe('what is read from such a cook', () => {
   test('its way to the pin from warm teaches nothing about a heat-up', () => {
     expect(actualOf(cook(again.slice(0, -2))).toPinMin).toBeCloseTo(8, 6);
     expect(actualOf(cook(again)).toPinMin).toBeNull();
-    const real = lived(cook(again), min(52))!;
+    const real = realityOf(cook(again), min(52))!;
     expect(real.toPinMin).toBeCloseTo(5, 6);
     expect(real.givenMin).toBe(5);
     expect(real.broken).toEqual([{ atMin: expect.closeTo(10, 6), detourMin: expect.closeTo(4, 6), addMl: 60 }]);
     // Between the locks nothing is known of the pin yet, but what was broken off counts already.
-    const waits = lived(cook(again.slice(0, -1)), min(43))!;
+    const waits = realityOf(cook(again.slice(0, -1)), min(43))!;
     expect([waits.toPinMin, waits.broken!.length]).toEqual([undefined, 1]);
     expect(curveFromTaps(cook(again)).minutes.every(Number.isFinite)).toBe(true);
   });
   test('undone taps are gone, and only the last run counts', () => {
     const kinds = (list: CookEvent[]): string[] =>
-      ofThisRun(keptEvents(list))
+      ofThisRun(standingEvents(list))
         .map((e) => e.kind)
         .filter((k) => k !== 'done');
     expect(kinds(again)).toEqual(['rescued', 'pin-up']);

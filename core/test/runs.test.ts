@@ -1,10 +1,10 @@
-import { actualOf, type Cook } from '../src/clock/record';
-import type { CookEvent } from '../src/clock/event';
-import { lived } from '../src/clock/lived';
-import { outlook, type Outlook, type Reality } from '../src/clock/outlook';
-import { replan } from '../src/clock/replan';
-import { keptEvents, ofThisRun, runsBefore } from '../src/clock/runs';
-import { firstCurveFromTaps } from '../src/clock/tapped-curve';
+import { actualOf, type Cook } from '../src/cook/cook';
+import type { CookEvent } from '../src/cook/events';
+import { realityOf } from '../src/cook/reality';
+import { outlook, type Outlook, type Reality } from '../src/cook/outlook';
+import { cookTimeline } from '../src/cook/timeline';
+import { standingEvents, ofThisRun, runsBefore } from '../src/cook/runs';
+import { firstCurveFromTaps } from '../src/cook/tapped-curve';
 import { plan } from '../src/plan/plan';
 import { demo } from './helpers/demo';
 import { hut } from './helpers/dishes';
@@ -18,7 +18,7 @@ const min = (m: number): number => t0 + m * 60_000;
 const done = (step: string, m: number): CookEvent => ({ kind: 'done', step, atMs: min(m) });
 const tap = (kind: CookEvent['kind'], m: number): CookEvent => ({ kind, atMs: min(m) });
 const at = (events: CookEvent[], m: number) => {
-  const r = replan(steps, t0, events, min(m));
+  const r = cookTimeline(steps, t0, events, min(m));
   const find = (id: string) => r.steps.find((s) => s.step.id === id)!;
   return { find, now: r.steps[r.current]?.step.id ?? null, serveMs: r.serveMs };
 };
@@ -60,7 +60,8 @@ test('what a device tells of the first run ends nothing of the second', () => {
   expect(at([...up, tap('countdown', 42), tap('valve-open', 70)], 70).find('heat-up').done).toBe(false);
 });
 test('only what was told since the lid went on again counts for the run that is on', () => {
-  const pins = (events: CookEvent[]): number => ofThisRun(keptEvents(events)).filter((e) => e.kind === 'pin-up').length;
+  const pins = (events: CookEvent[]): number =>
+    ofThisRun(standingEvents(events)).filter((e) => e.kind === 'pin-up').length;
   expect([pins(up), pins(open), pins([...second, tap('pin-up', 88)])]).toEqual([1, 0, 1]);
   expect([runsBefore(up), runsBefore(open)]).toEqual([0, 1]);
 });
@@ -113,11 +114,11 @@ describe('a first stage that went otherwise', () => {
   test('the taps tell it: a late pin and the real hold, nothing while all goes as planned', () => {
     const cook = (events: CookEvent[]): Cook => ({ plan: planned, startedMs: t0, events }) as unknown as Cook;
     const onTime = [...lid, tap('pin-up', 30 + firstPinMin)];
-    expect(lived(cook(onTime), min(30 + firstPinMin + 1))).toBeNull();
-    const seen = lived(cook([...lid, tap('pin-up', 30 + firstPinMin + 6)]), min(45));
+    expect(realityOf(cook(onTime), min(30 + firstPinMin + 1))).toBeNull();
+    const seen = realityOf(cook([...lid, tap('pin-up', 30 + firstPinMin + 6)]), min(45));
     expect(seen!.first!.toPinMin).toBeCloseTo(firstPinMin + 6, 6);
     expect(seen).not.toHaveProperty('toPinMin');
-    const waits = lived(cook(lid), min(30 + firstPinMin + 3));
+    const waits = realityOf(cook(lid), min(30 + firstPinMin + 3));
     expect(waits!.first!.toPinMin).toBeCloseTo(firstPinMin + 3, 6);
   });
 });
@@ -152,22 +153,24 @@ describe('a first stage that is locked again', () => {
     const s = at([...open, { ...burn, atMs: min(79) }], 80);
     expect(s.now).toBe('rescue-0');
     expect(s.find('first-open').done).toBe(false);
-    expect(ofThisRun(keptEvents([...open, { ...burn, atMs: min(79) }])).some((e) => e.kind === 'pin-up')).toBe(false);
+    expect(ofThisRun(standingEvents([...open, { ...burn, atMs: min(79) }])).some((e) => e.kind === 'pin-up')).toBe(
+      false,
+    );
   });
   test('its holds count together; the way up from warm tells nothing of the heater', () => {
     const cook = (events: CookEvent[]): Cook => ({ plan: planned, startedMs: t0, events }) as unknown as Cook;
     const full = steps.find((x) => x.id === 'first-full')!.minutes;
     const had = 50 - 40 - full;
-    const first = lived(cook([...again, done('rescue-0', 54), firstPin]), min(60))!.first!;
+    const first = realityOf(cook([...again, done('rescue-0', 54), firstPin]), min(60))!.first!;
     expect(first).toEqual({ holdMin: expect.closeTo(had + 20, 6) });
     const rest: CookEvent = { ...burn, holdMin: planned.firstStage!.holdMin - had };
-    expect(lived(cook([...up, rest, done('rescue-0', 54), firstPin]), min(60))).toBeNull();
+    expect(realityOf(cook([...up, rest, done('rescue-0', 54), firstPin]), min(60))).toBeNull();
   });
   test('told before any lid is on, it is a detour and no run: nothing was held', () => {
     const early: CookEvent = { ...burn, atMs: min(10), holdMin: 5 };
     const cook = { plan: planned, startedMs: t0, events: [early] } as unknown as Cook;
     expect(at([early], 11).find('first-hold').step.minutes).toBe(steps.find((x) => x.id === 'first-hold')!.minutes);
-    expect(lived(cook, min(11))).toBeNull();
+    expect(realityOf(cook, min(11))).toBeNull();
   });
   test('burning under the second lid leaves the first stage as it was', () => {
     const late: CookEvent = { ...tap('rescued', 86), value: 4, holdMin: 3 };
@@ -178,7 +181,7 @@ describe('a first stage that is locked again', () => {
     expect(s.find('broken-off-0')).toMatchObject({ startMs: min(81), endMs: min(86) });
     const cook = { plan: planned, startedMs: t0, events: [...second, late] } as unknown as Cook;
     const plain = { plan: planned, startedMs: t0, events: second } as unknown as Cook;
-    expect(lived(cook, min(87))!.first).toEqual(lived(plain, min(87))?.first);
+    expect(realityOf(cook, min(87))!.first).toEqual(realityOf(plain, min(87))?.first);
   });
   test('a cook of two stages that burns twice, once under each lid', () => {
     const on = [...again, done('rescue-0', 54), firstPin, tap('pin-down', 84), done('first-open', 86)];
@@ -212,7 +215,7 @@ describe('a first hold that was ended early', () => {
 describe('the curve of a first stage', () => {
   const drawn = (events: CookEvent[], m: number) => {
     const cook = { plan: planned, startedMs: t0, events } as unknown as Cook;
-    return firstCurveFromTaps(cook, replan(steps, t0, events, min(m)))!;
+    return firstCurveFromTaps(cook, cookTimeline(steps, t0, events, min(m)))!;
   };
   const hot = (c: { minutes: number[]; tempC: number[] }): number => c.minutes[c.tempC.findIndex((x) => x > 112)]!;
   test('stands in the plan: up to pressure, held, let off', () => {
@@ -237,6 +240,6 @@ describe('the curve of a first stage', () => {
     expect(Math.min(...drawn(up, 45).tempC)).toBeLessThan(85);
     const old = { ...planned, firstStage: { ...first, curve: undefined } };
     const cook = { plan: old, startedMs: t0, events: up } as unknown as Cook;
-    expect(firstCurveFromTaps(cook, replan(steps, t0, up, min(45)))).toBeNull();
+    expect(firstCurveFromTaps(cook, cookTimeline(steps, t0, up, min(45)))).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import {
-  became,
-  keptEvents,
+  resultOf,
+  standingEvents,
   kitchenSchema,
   loadOfFirst,
   loadOfPlan,
@@ -8,7 +8,7 @@ import {
   ownHoldMin,
   pots,
   restarts,
-  type Became,
+  type CookResult,
   type Cook,
   type CookRun,
   type Debrief,
@@ -127,9 +127,9 @@ export class Rig {
   weightG(): number | null {
     return this.cooker ? Math.round(this.cooker.contentsG + scaleNoiseG * bell(this.noise)) : null;
   }
-  food(): Became | null {
+  food(): CookResult | null {
     return this.cooker && this.lockedWhole
-      ? became(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!, this.first?.run)
+      ? resultOf(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!, this.first?.run)
       : null;
   }
   /** The run up to the moment when the pin fell: what comes after is open air. */
@@ -166,7 +166,7 @@ export function debrief(cook: Cook): Debrief | null {
   for (let m = 1; rig.cooker.pin && m < 180; m++) rig.advance(end + m * 60_000);
   const lock = rig.lockMs;
   const min = (ms: number): number => (ms - lock) / 60_000;
-  const standing = keptEvents(events);
+  const standing = standingEvents(events);
   // Once the lid was locked again the new run is what was to be noticed; a burn is of the first.
   const since = (restarts(standing).at(-1)?.atMs ?? lock) - lock;
   const told = (kind: Signal['kind']): number | null => {

@@ -104,7 +104,7 @@ function attach(running: Map<string, Running>, cook: Cook): void {
   const last = cook.events.reduce((m, e) => Math.max(m, e.atMs), cook.startedMs);
   for (const e of [...cook.events].sort((a, b) => a.atMs - b.atMs)) rig.feel(e);
   if (known) return;
-  // What happened before was already told: the past is lived through in silence.
+  // What happened before was already told: the past is run through without a signal.
   rig.advance(last);
   running.set(cook.id, {
     rig,

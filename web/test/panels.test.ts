@@ -2,14 +2,14 @@ import {
   kitchenSchema,
   plan,
   readDish,
-  replan,
+  cookTimeline,
   type Cook,
   type CookEvent,
   type Outlook,
   type StoredEvent,
 } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
-import { outlookTold } from '../src/app/stove/outlook-told';
+import { outlookWords } from '../src/app/stove/outlook-words';
 import { lidIsOn, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from '../src/app/stove/panels';
 
 const startMs = Date.UTC(2026, 10, 20, 17);
@@ -19,7 +19,7 @@ const planned = (id: keyof typeof demoDishes) =>
 const turkey = planned('turkey-leek-lemon');
 const biryani = planned('lamb-apricot-biryani');
 const done = (step: string, m: number): CookEvent => ({ kind: 'done', step, atMs: min(m) });
-const at = (p: typeof turkey, events: CookEvent[], m: number) => replan(p.steps, startMs, events, min(m));
+const at = (p: typeof turkey, events: CookEvent[], m: number) => cookTimeline(p.steps, startMs, events, min(m));
 
 describe('the lid and its pin', () => {
   const rows: [string, typeof turkey, CookEvent[], boolean][] = [
@@ -124,7 +124,7 @@ describe('what the outlook comes down to', () => {
   });
   const tell = (p: typeof turkey, events: CookEvent[], m: number, more: Partial<Outlook> = {}) => {
     const kept = events.map((e, i): StoredEvent => ({ ...e, id: `e${i}` }));
-    return outlookTold(outlook(more), { plan: p } as Cook, at(p, events, m), kept, min(m));
+    return outlookWords(outlook(more), { plan: p } as Cook, at(p, events, m), kept, min(m));
   };
   const lock = done('lock', 20);
   const up: CookEvent = { kind: 'pin-up', atMs: min(20 + turkey.program.pinUpMin + 4) };

@@ -1,4 +1,4 @@
-import { kitchenSchema, plan, readDish, replan, type StoredEvent } from '@einkorn/core';
+import { kitchenSchema, plan, readDish, cookTimeline, type StoredEvent } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
 import { atGate, kept, nextTap, ownTimers, tapKeys } from '../src/app/stove/taps';
 
@@ -21,7 +21,7 @@ const upTo = (id: string): StoredEvent[] =>
     )
     .map((s) => done(s.id));
 const at = (events: StoredEvent[]) => {
-  const timed = replan(steps, startMs, events, startMs + 3_600_000);
+  const timed = cookTimeline(steps, startMs, events, startMs + 3_600_000);
   const current = timed.steps[timed.current] ?? null;
   const gate = atGate(current, timed, kept(events));
   return { current, gate, next: nextTap(current, gate, kept(events)) };
@@ -39,7 +39,7 @@ test('the gate stands between the board and the heat, once', () => {
 test('the time at the gate is not taken from the first step at the heat', () => {
   const first = steps.find((s) => s.stage !== 'prep')!;
   const lateMs = startMs + 1_800_000;
-  const timed = replan(steps, startMs, [...upTo(first.id), tap('heat-on', { atMs: lateMs })], lateMs + 1000);
+  const timed = cookTimeline(steps, startMs, [...upTo(first.id), tap('heat-on', { atMs: lateMs })], lateMs + 1000);
   expect(timed.steps.find((s) => s.step.id === first.id)!.startMs).toBe(lateMs);
 });
 test('the valve is told before the pin, and an undo takes it back', () => {

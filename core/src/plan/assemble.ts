@@ -1,5 +1,5 @@
-import { buildSteps, timelineOf } from '../clock/steps';
-import { prepTasks } from '../clock/tasks';
+import { buildSteps, timelineOf } from '../plan/steps';
+import { prepTasks } from '../plan/tasks';
 import type { Dish } from '../dish/schema';
 import type { Texture } from '../grain/texture';
 import { Problem } from '../problem';

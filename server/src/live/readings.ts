@@ -1,4 +1,4 @@
-import { keptEvents, ofThisRun, openedForRunMs, runsBefore, type Cook, type StoredEvent } from '@einkorn/core';
+import { standingEvents, ofThisRun, openedForRunMs, runsBefore, type Cook, type StoredEvent } from '@einkorn/core';
 import type { Reading } from '@einkorn/devices';
 
 /** One stored needle every so often of the cook's own time: enough for the curve, little enough for an evening, ms. */
@@ -10,7 +10,7 @@ const gaugeEveryMs = 20_000;
  */
 export function eventsOf(cook: Cook, device: string, readings: readonly Reading[]): StoredEvent[] {
   const byHand = cook.practice?.hands === 'you';
-  const standing = keptEvents(cook.events);
+  const standing = standingEvents(cook.events);
   const thisRun = ofThisRun(standing);
   const tapped = (kind: StoredEvent['kind']): boolean => thisRun.some((e) => e.kind === kind);
   // After the lid was locked again the pin rises anew: another event than the first time.

@@ -4,7 +4,7 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { narrow } from '../ui/narrow';
-import type { OutlookTold } from './outlook-told';
+import type { OutlookWords } from './outlook-words';
 
 /** What has changed against the plan, in one sentence, and the tap that takes what follows from it. */
 @Component({
@@ -70,7 +70,7 @@ import type { OutlookTold } from './outlook-told';
 })
 export class OutlookNote {
   readonly outlook = input.required<Outlook>();
-  readonly told = input.required<OutlookTold>();
+  readonly told = input.required<OutlookWords>();
   /** the new hold, min */
   readonly holdTaken = output<number>();
   /** what the first of two stages lacks, min */

@@ -1,4 +1,4 @@
-import { replan, type Cook, type Lid, type Replanned } from '@einkorn/core';
+import { cookTimeline, type Cook, type Lid, type CookTimeline } from '@einkorn/core';
 
 /** A cook that began longer ago than this is not of this evening; and so many others have room beside this one. */
 const eveningMs = 12 * 3_600_000;
@@ -19,14 +19,14 @@ export function otherPots(running: readonly Cook[], own: string, nowMs: number):
     .filter((c) => c.id !== own && c.practice === undefined && Math.abs(nowMs - c.startedMs) < eveningMs)
     .slice(0, mostOthers)
     .map((c) => {
-      const r = replan(c.plan.steps, c.startedMs, c.events, nowMs);
+      const r = cookTimeline(c.plan.steps, c.startedMs, c.events, nowMs);
       const s = r.steps[r.current];
       return { id: c.id, title: c.dish.title, left: s ? s.startMs + s.step.minutes * 60_000 - nowMs : 0 };
     });
 }
 
 /** A lid is on: that of the first stage, or the one on the whole dish. */
-export function lidIsOn(timed: Replanned | null): boolean {
+export function lidIsOn(timed: CookTimeline | null): boolean {
   const lids = ['first-fill', 'first-open', 'lock'];
   const last = timed?.steps.filter((s) => s.done && lids.includes(s.step.id)).at(-1)?.step.id;
   return last === 'first-fill' || last === 'lock';
@@ -36,13 +36,13 @@ export function lidIsOn(timed: Replanned | null): boolean {
 export const lidBackMin = 1;
 
 /** The lid that is on or was last: of the first of two stages until the whole dish is under its own. */
-export function lidOf(timed: Replanned | null): Lid {
+export function lidOf(timed: CookTimeline | null): Lid {
   const lock = timed?.steps.find((s) => s.step.id === 'lock');
   return timed?.steps.some((s) => s.step.stage === 'first') && !lock?.done ? 'first-heat' : 'heat-up';
 }
 
 /** Minutes since that lid was locked, for the questions of a rescue; 0 before. */
-export function sinceLidMin(timed: Replanned | null, nowMs: number): number {
+export function sinceLidMin(timed: CookTimeline | null, nowMs: number): number {
   const lid = lidOf(timed);
   const heat = timed?.steps.find((s) => s.step.id === lid);
   const locked = timed?.steps.find((s) => s.step.id === (lid === 'first-heat' ? 'first-fill' : 'lock'))?.done;
@@ -60,7 +60,7 @@ export interface PinTap {
 }
 
 /** The two taps of the pin: when each was made or is due, and whether it can be made now. */
-export function pinTaps(timed: Replanned | null, upMs: number | null, downMs: number | null): PinTap[] {
+export function pinTaps(timed: CookTimeline | null, upMs: number | null, downMs: number | null): PinTap[] {
   const pin = (kind: PinTap['kind'], atMs: number | null, open: boolean, drawn: string): PinTap => {
     const waits = timed?.steps.filter((s) => s.step.expects === kind);
     const dueMs = (waits?.find((s) => !s.done) ?? waits?.at(-1))?.endMs ?? null;
@@ -80,7 +80,7 @@ export interface TimeTo {
 }
 
 /** Time to the lid, to its opening and to the table, as many as there is room for beside `taken` others. */
-export function timesTo(timed: Replanned, startMs: number, nowMs: number, taken: number): TimeTo[] {
+export function timesTo(timed: CookTimeline, startMs: number, nowMs: number, taken: number): TimeTo[] {
   const out: TimeTo[] = [];
   const add = (key: TimeTo['key'], at: number | undefined): void => {
     if (at !== undefined && at > nowMs)

@@ -17,7 +17,7 @@ import {
   curveFromTaps,
   endsSomething,
   firstCurveFromTaps,
-  replan,
+  cookTimeline,
   runsByItself,
   schedule,
   type Cook,
@@ -39,7 +39,7 @@ import { announce, keepAwake } from './keep-awake';
 import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
 import { OutlookNote } from './outlook-note';
-import { outlookTold } from './outlook-told';
+import { outlookWords } from './outlook-words';
 import { lidBackMin, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
@@ -105,7 +105,7 @@ export class StovePage {
 
   readonly timed = computed(() => {
     const c = this.cook();
-    return c ? replan(c.plan.steps, c.startedMs, c.events, this.now()) : null;
+    return c ? cookTimeline(c.plan.steps, c.startedMs, c.events, this.now()) : null;
   });
   readonly current = computed(() => {
     const r = this.timed();
@@ -346,9 +346,9 @@ export class StovePage {
   readonly sinceLidMin = computed(() => sinceLidMin(this.timed(), this.now()));
   /** The lid that a rescue speaks of. */
   readonly lid = computed(() => lidOf(this.timed()));
-  readonly outlookTold = computed(() => {
+  readonly outlookWords = computed(() => {
     const [o, c, timed] = [this.outlook(), this.cook(), this.timed()];
-    return o && c && timed ? outlookTold(o, c, timed, this.tapsKept(), this.now()) : null;
+    return o && c && timed ? outlookWords(o, c, timed, this.tapsKept(), this.now()) : null;
   });
   /** A first stage that was ended early goes back under its lid for what it lacks. */
   takeFirst(holdMin: number): void {

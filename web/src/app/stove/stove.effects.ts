@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { kitchenSchema, lived, type Cook, type Reality, type StoredEvent } from '@einkorn/core';
+import { kitchenSchema, realityOf, type Cook, type Reality, type StoredEvent } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store, type Action } from '@ngrx/store';
@@ -26,8 +26,8 @@ import {
 import { Api, failureOf, NoAnswer } from '../api/client';
 import { Planner } from '../workers/planner';
 import { cookNow, type StreamReading } from './live';
-import { diskMs, opening } from './opening';
-import { ownStore } from './own-store';
+import { diskMs, openCook } from './open-cook';
+import { cookStore } from './cook-store';
 import { StoveActions, stoveFeature } from './stove.slice';
 
 export const open = createEffect(
@@ -36,7 +36,7 @@ export const open = createEffect(
       ofType(StoveActions.open),
       concatLatestFrom(() => store.select(stoveFeature.selectCook)),
       filter(([, cook]) => cook === null),
-      switchMap(([{ id }]) => opening(ownStore.held(id), api.cook(id))),
+      switchMap(([{ id }]) => openCook(cookStore.held(id), api.cook(id))),
     ),
   { functional: true },
 );
@@ -63,7 +63,7 @@ export const keepTap = createEffect(
       concatLatestFrom(() => store.select(stoveFeature.selectCook)),
       concatMap(([{ event }, cook]) =>
         cook
-          ? from(ownStore.keepTap(cook.id, event)).pipe(
+          ? from(cookStore.keepTap(cook.id, event)).pipe(
               // A disk that does not answer must not swallow the tap: the server keeps it.
               timeout({ first: diskMs, with: () => of(undefined) }),
               map(() => StoveActions.tapKept({ event })),
@@ -78,7 +78,7 @@ export const forgetTaps = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(StoveActions.sent, StoveActions.eventsHeard),
-      mergeMap((a) => ownStore.forgetTaps(a.type === StoveActions.sent.type ? a.ids : a.events.map((e) => e.id))),
+      mergeMap((a) => cookStore.forgetTaps(a.type === StoveActions.sent.type ? a.ids : a.events.map((e) => e.id))),
     ),
   { functional: true, dispatch: false },
 );
@@ -87,7 +87,7 @@ export const keepCook = createEffect(
   (store = inject(Store)) =>
     store.select(stoveFeature.selectCook).pipe(
       filter((cook) => cook !== null),
-      switchMap((cook) => (cook.finishedMs === null ? ownStore.keepCook(cook) : ownStore.forgetCook(cook.id))),
+      switchMap((cook) => (cook.finishedMs === null ? cookStore.keepCook(cook) : cookStore.forgetCook(cook.id))),
     ),
   { functional: true, dispatch: false },
 );
@@ -157,7 +157,7 @@ export const lookAhead = createEffect(
     ]).pipe(
       concatLatestFrom(() => store.select(stoveFeature.selectClock)),
       map(([[cook], clock]) =>
-        cook && cook.finishedMs === null ? { cook, real: lived(cook, cookNow(cook, clock, Date.now())) } : null,
+        cook && cook.finishedMs === null ? { cook, real: realityOf(cook, cookNow(cook, clock, Date.now())) } : null,
       ),
       // Half a minute more or less changes nothing that a cook would do.
       distinctUntilChanged((a, b) => rough(a) === rough(b)),

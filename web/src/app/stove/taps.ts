@@ -1,7 +1,7 @@
-import { keptEvents, ofThisRun, type Replanned, type StoredEvent, type TimedStep } from '@einkorn/core';
+import { standingEvents, ofThisRun, type CookTimeline, type StoredEvent, type TimedStep } from '@einkorn/core';
 
 /** The taps that stand and count for the pot as it is now: what was undone, or told before the lid was locked again, is gone. */
-export const kept = (events: readonly StoredEvent[]): StoredEvent[] => ofThisRun(keptEvents(events));
+export const kept = (events: readonly StoredEvent[]): StoredEvent[] => ofThisRun(standingEvents(events));
 
 /** Keys of the stove beside Space; each writes one moment down. */
 export const tapKeys: Readonly<Record<string, StoredEvent['kind'] | undefined>> = {
@@ -15,7 +15,7 @@ export const tapKeys: Readonly<Record<string, StoredEvent['kind'] | undefined>> 
 };
 
 /** Between the board and the heat: everything must be within reach before anything is hot. */
-export const atGate = (current: TimedStep | null, timed: Replanned | null, taps: readonly StoredEvent[]): boolean =>
+export const atGate = (current: TimedStep | null, timed: CookTimeline | null, taps: readonly StoredEvent[]): boolean =>
   current !== null &&
   timed?.steps.find((x) => x.step.stage !== 'prep') === current &&
   !taps.some((e) => e.kind === 'heat-on');

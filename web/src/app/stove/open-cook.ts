@@ -22,7 +22,7 @@ const serverMs = 4000;
  * @param server the cook from the server
  * @returns opened (and unsentFound, when the disk was late), or failed
  */
-export function opening(held: Promise<Held>, server: Observable<Cook>): Observable<Action> {
+export function openCook(held: Promise<Held>, server: Observable<Cook>): Observable<Action> {
   const own = from(held);
   return asked(own, server).pipe(
     map((cook): Answer => ({ cook })),

@@ -13,7 +13,7 @@ import type { CookRun } from '../pot/cook';
 import type { Load } from '../pot/state';
 
 /** What a pot's real history made of the food. */
-export interface Became {
+export interface CookResult {
   band: string | null;
   moisture: number | null;
   equivalentMin: number | null;
@@ -23,7 +23,7 @@ export interface Became {
   meats: MeatVerdict[];
 }
 
-/** The bench of a plan; its first stage, where it has one, as it was lived instead of planned. */
+/** The bench of a plan; its first stage, where it has one, as it really ran instead of as planned. */
 function benchOf(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null): Bench {
   const b = benchOfPlan(setBench(dish, kitchen), plan);
   if (!b.first || !first) return b;
@@ -34,7 +34,7 @@ function benchOf(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null
 /**
  * What stands in the pot when the lid is locked on this plan (the second stage of a two-stage one).
  *
- * @param first the run of the first stage as it was lived; null as it was planned
+ * @param first the run of the first stage as it really was; null as it was planned
  */
 export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null = null): Load {
   const b = benchOf(dish, kitchen, plan, first);
@@ -46,8 +46,14 @@ export function loadOfFirst(dish: Dish, kitchen: Kitchen, plan: Plan): Load | nu
   return benchOfPlan(setBench(dish, kitchen), plan).first?.load ?? null;
 }
 
-/** Grain or pasta and every meat, from a history that was lived instead of planned, and that of a `first` stage. */
-export function became(dish: Dish, kitchen: Kitchen, plan: Plan, run: CookRun, first: CookRun | null = null): Became {
+/** Grain or pasta and every meat, from a history that really ran, and that of a `first` stage. */
+export function resultOf(
+  dish: Dish,
+  kitchen: Kitchen,
+  plan: Plan,
+  run: CookRun,
+  first: CookRun | null = null,
+): CookResult {
   const b = benchOf(dish, kitchen, plan, first);
   const load = loadOf(b, plan.liquid.addMl, b.first);
   const depth = depthCm(b.g, load, baseAreaCm2(b.pot));

@@ -30,7 +30,7 @@ const quietly = async <T>(work: () => Promise<T>, otherwise: T): Promise<T> => {
  * The cooks of this browser on its own disk. Taps are written one by one and flushed before they count as written: the
  * browser's simpler store holds a large text back for minutes, and a killed browser would take the taps with it.
  */
-export const ownStore = {
+export const cookStore = {
   keepTap: (cookId: string, event: StoredEvent): Promise<void> =>
     quietly(async () => {
       const tx = (await database()).transaction('taps', 'readwrite', { durability: 'strict' });

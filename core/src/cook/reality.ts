@@ -1,11 +1,11 @@
 import type { BrokenRun } from './broken';
 import type { FirstRun } from './first-run';
 import type { Reality } from './outlook';
-import type { Cook } from './record';
-import type { TimedStep } from './event';
-import { ownHoldMin, replan } from './replan';
-import { isBroken } from './rescued';
-import { keptEvents, ofThisRun } from './runs';
+import type { Cook } from './cook';
+import type { TimedStep } from './events';
+import { ownHoldMin, cookTimeline } from './timeline';
+import { isBroken } from './rescued-steps';
+import { standingEvents, ofThisRun } from './runs';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
@@ -19,8 +19,8 @@ const tappedMin = 0.5;
  * Null while nothing has happened that could change the rest. Once the pot was opened and locked again, all that is told
  * of the run that is on, and the runs before it as they were broken off.
  */
-export function lived(cook: Cook, nowMs: number): Reality | null {
-  const { steps } = replan(cook.plan.steps, cook.startedMs, cook.events, nowMs);
+export function realityOf(cook: Cook, nowMs: number): Reality | null {
+  const { steps } = cookTimeline(cook.plan.steps, cook.startedMs, cook.events, nowMs);
   const find = (id: string) => steps.find((s) => s.step.id === id);
   const up = find('heat-up');
   if (!up) return null;
@@ -35,7 +35,7 @@ export function lived(cook: Cook, nowMs: number): Reality | null {
     real.givenMin = broken.at(-1)!.givenMin;
     real.broken = broken.map((x) => x.run);
   }
-  const own = ownHoldMin(ofThisRun(keptEvents(cook.events)));
+  const own = ownHoldMin(ofThisRun(standingEvents(cook.events)));
   if (own !== null) real.holdMin = own;
   const natural = find('natural');
   if (natural && nowMs > natural.startMs) {

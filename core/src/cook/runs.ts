@@ -1,11 +1,11 @@
-import type { CookEvent, EventKind } from './event';
+import type { CookEvent, EventKind } from './events';
 
 const ending: ReadonlySet<EventKind> = new Set(['done', 'pin-up', 'pin-down', 'countdown', 'valve-open', 'rescued']);
 /** Such a tap changes where the cook stands, and is what an undo takes back. */
 export const endsSomething = (e: { kind: EventKind }): boolean => ending.has(e.kind);
 
 /** The events that stand, in their order: an undo takes back the newest that `endsSomething`. */
-export function keptEvents<E extends CookEvent>(events: readonly E[]): E[] {
+export function standingEvents<E extends CookEvent>(events: readonly E[]): E[] {
   const kept: E[] = [];
   for (const e of events) {
     if (e.kind !== 'undo') kept.push(e);

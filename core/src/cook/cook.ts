@@ -1,10 +1,10 @@
 import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
 import { planSchema, type Plan } from '../plan/document';
-import { eventKinds } from './event';
-import { replan } from './replan';
-import { lockedAgain } from './rescued';
-import { keptEvents, ofThisRun } from './runs';
+import { eventKinds } from './events';
+import { cookTimeline } from './timeline';
+import { lockedAgain } from './rescued-steps';
+import { standingEvents, ofThisRun } from './runs';
 
 export const cookFormat = 'einkorn.cook/1';
 
@@ -106,10 +106,10 @@ export interface Actual {
  */
 export function actualOf(cook: Cook): Actual {
   const end = cook.finishedMs ?? cook.events.reduce((m, e) => Math.max(m, e.atMs), cook.startedMs);
-  const timed = replan(cook.plan.steps, cook.startedMs, cook.events, end);
+  const timed = cookTimeline(cook.plan.steps, cook.startedMs, cook.events, end);
   const find = (id: string) => timed.steps.find((s) => s.step.id === id);
   const minutes = (ms: number): number => ms / 60_000;
-  const standing = keptEvents(cook.events);
+  const standing = standingEvents(cook.events);
   const kept = ofThisRun(standing);
   const has = (kind: string): boolean => kept.some((e) => e.kind === kind);
   const again = lockedAgain(timed);

@@ -18,8 +18,8 @@ export interface FirstRun {
 export function benchAfterFirst(b: Bench, planned: Plan, real: FirstRun | undefined): Bench {
   const chosen = planned.firstStage;
   if (!chosen || !real) return benchOfPlan(b, planned);
-  const lived = { ...planned, firstStage: { ...chosen, holdMin: real.holdMin ?? chosen.holdMin } };
-  if (real.toPinMin === undefined) return benchOfPlan(b, lived);
+  const asCooked = { ...planned, firstStage: { ...chosen, holdMin: real.holdMin ?? chosen.holdMin } };
+  if (real.toPinMin === undefined) return benchOfPlan(b, asCooked);
   const pot = potWithPinAt(b.pot, real.toPinMin, (p) => benchOfPlan({ ...b, pot: p }, planned).first!.pinUpMin);
-  return benchOfPlan({ ...b, pot }, lived);
+  return benchOfPlan({ ...b, pot }, asCooked);
 }

@@ -1,7 +1,7 @@
 import type { PotCurve } from '../plan/document';
-import type { Replanned } from './replan';
-import { actualOf, type Cook } from './record';
-import { isBroken } from './rescued';
+import type { CookTimeline } from './timeline';
+import { actualOf, type Cook } from './cook';
+import { isBroken } from './rescued-steps';
 
 /** A pot that was opened for a rescue and is locked again is at least so warm, degC [common practice]. */
 const againC = 85;
@@ -24,7 +24,7 @@ export function curveFromTaps(cook: Cook): { minutes: number[]; tempC: number[] 
  * The same of the first of two stages: minutes after its own lid was locked, the last time. Null in a plan without one,
  * or one that was made before its curve was kept.
  */
-export function firstCurveFromTaps(cook: Cook, timed: Replanned): { minutes: number[]; tempC: number[] } | null {
+export function firstCurveFromTaps(cook: Cook, timed: CookTimeline): { minutes: number[]; tempC: number[] } | null {
   const first = cook.plan.firstStage;
   const steps = ['first-heat', 'first-hold', 'first-vent'].map((id) => timed.steps.find((s) => s.step.id === id));
   if (!first?.curve || steps.some((s) => s === undefined)) return null;

@@ -1,5 +1,5 @@
-import type { Became } from './became';
-import type { Fault } from './record';
+import type { CookResult } from './result';
+import type { Fault } from './cook';
 
 /** One thing that a practice cook had to see. */
 export interface Noticed {
@@ -16,7 +16,7 @@ export interface Noticed {
 export interface Debrief {
   faults: readonly Fault[];
   noticed: Noticed[];
-  food: Became | null;
+  food: CookResult | null;
   /** the same plan without faults and slips, for the comparison */
   planned: { band: string | null; moisture: number | null };
   curve: { minutes: number[]; tempC: number[]; gaugeKpa: number[] };

@@ -1,5 +1,5 @@
 import type { Step } from '../plan/document';
-import type { CookEvent, TimedStep } from './event';
+import type { CookEvent, TimedStep } from './events';
 import { lidOf, type Lid } from './runs';
 
 /** A warm pot comes back to pressure in about half its first time [common practice]. */

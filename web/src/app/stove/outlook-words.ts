@@ -1,8 +1,8 @@
-import { lockedAgain, type Cook, type Outlook, type Replanned, type StoredEvent } from '@einkorn/core';
+import { lockedAgain, type Cook, type Outlook, type CookTimeline, type StoredEvent } from '@einkorn/core';
 import { lidOf } from './panels';
 
 /** What the outlook of a running cook comes down to for the one who stands at it. */
-export interface OutlookTold {
+export interface OutlookWords {
   /** of its sentence in the text catalogue */
   key: string;
   /** how much later than planned the pin came that it goes by, whole min; negative is early */
@@ -20,13 +20,13 @@ export interface OutlookTold {
  *
  * @param kept events that stand, of the run that is on
  */
-export function outlookTold(
+export function outlookWords(
   o: Outlook,
   cook: Cook,
-  timed: Replanned,
+  timed: CookTimeline,
   kept: readonly StoredEvent[],
   nowMs: number,
-): OutlookTold {
+): OutlookWords {
   const find = (id: string) => timed.steps.find((s) => s.step.id === id);
   const told = (kind: StoredEvent['kind']): boolean => kept.some((e) => e.kind === kind);
   const lid = lidOf(timed);

@@ -1,7 +1,7 @@
 import type { Cook, StoredEvent } from '@einkorn/core';
 import type { Action } from '@ngrx/store';
 import { defer, NEVER, of, throwError } from 'rxjs';
-import { opening, type Held } from '../src/app/stove/opening';
+import { openCook, type Held } from '../src/app/stove/open-cook';
 import { StoveActions, stoveReducer } from '../src/app/stove/stove.slice';
 
 const tap = (id: string): StoredEvent => ({ id, kind: 'done', step: id, atMs: 0 });
@@ -10,9 +10,9 @@ const nothing: Held = { cook: null, unsent: [] };
 /** whatever is asked, after the promises that are settled have been heard and the time has gone by */
 const after = (ms: number): Promise<void> => jest.advanceTimersByTimeAsync(ms);
 
-function hear(held: Promise<Held>, server: Parameters<typeof opening>[1]): Action[] {
+function hear(held: Promise<Held>, server: Parameters<typeof openCook>[1]): Action[] {
   const heard: Action[] = [];
-  opening(held, server).subscribe((a) => heard.push(a));
+  openCook(held, server).subscribe((a) => heard.push(a));
   return heard;
 }
 

@@ -1,9 +1,9 @@
 import type { Step } from '../plan/document';
-import type { CookEvent, EventKind, TimedStep } from './event';
-import { isDetour, withHold, withRescues, type WithRescues } from './rescued';
-import { keptEvents, lidOf, sinceRestart } from './runs';
+import type { CookEvent, EventKind, TimedStep } from './events';
+import { isDetour, withHold, withRescues, type WithRescues } from './rescued-steps';
+import { standingEvents, lidOf, sinceRestart } from './runs';
 
-export interface Replanned {
+export interface CookTimeline {
   steps: TimedStep[];
   /** index of the step in progress; steps.length when everything is done */
   current: number;
@@ -18,19 +18,19 @@ export interface Replanned {
  * @param startMs when the first step began
  * @param nowMs the clock
  */
-export function replan(
+export function cookTimeline(
   planned: readonly Step[],
   startMs: number,
   events: readonly CookEvent[],
   nowMs: number,
-): Replanned {
-  const kept = keptEvents(events);
+): CookTimeline {
+  const kept = standingEvents(events);
   const x = withRescues(planned, kept, (y, known, at) => timed(y, startMs, known, at));
   return timed(x, startMs, kept, nowMs);
 }
 
 /** Times a list of steps by events that stand. */
-function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowMs: number): Replanned {
+function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowMs: number): CookTimeline {
   const events = sinceRestart(kept);
   const steps = withOwnHold(x.steps, events);
   const facts = factsByStep(steps, events, kept);
