@@ -11,7 +11,7 @@ import {
   wishShift,
 } from '../src/grain/texture';
 import { soakGPerG, uptakeGPerG } from '../src/grain/uptake';
-import type { History } from '../src/pot/history';
+import type { History } from '../src/history';
 import { standIn } from './helpers/standin';
 
 const rice = findFood('rice-long').grain!;

@@ -1,4 +1,4 @@
-import type { History } from '../pot/history';
+import type { History } from '../history';
 
 /** A thin steel bowl, covered, 16 cm across [recalled; wall stainless 0.6 mm]. */
 export const bowl = { diameterM: 0.16, wallM: 0.0006, wallWPerMK: 16, wallKgPerM3: 7900, wallJPerKgK: 500 } as const;

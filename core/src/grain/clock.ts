@@ -1,5 +1,5 @@
 import type { GrainRecord } from '../food/record';
-import type { History } from '../pot/history';
+import type { History } from '../history';
 import { rateTable } from './rate';
 
 const { min, max, round, log, exp } = Math;

@@ -1,6 +1,6 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import type { History } from '../pot/history';
+import type { History } from '../history';
 import type { Load } from '../pot/state';
 import { pots, type PotProfile } from '../pot/profile';
 import { Problem } from '../problem';

@@ -1,4 +1,4 @@
-import type { History } from '../pot/history';
+import type { History } from '../history';
 import type { Curve, PotCurve } from './document';
 import type { Cooked } from './solve';
 

@@ -1,5 +1,5 @@
 import { HeatedPot } from '../pot/cook';
-import type { History } from '../pot/history';
+import type { History } from '../history';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
 import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';

@@ -1,7 +1,8 @@
 import { ambientPa } from '../water/atmosphere';
 import { saturationC } from '../water/saturation';
 import { latentJPerKg, saturationSlope, steamDensity, waterJPerKgK } from '../water/steam';
-import { Recorder, type History } from './history';
+import type { History } from '../history';
+import { Recorder } from './history';
 import type { PotProfile } from './profile';
 import { PotState, type Load, type SteamLost } from './state';
 import { step } from './step';

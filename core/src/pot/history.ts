@@ -1,16 +1,4 @@
-/**
- * The temperature history of a cook: what the grain and the meat read. Uniform steps of `dtS` seconds from the moment
- * the lid locks; they know nothing of pots.
- */
-export interface History {
-  dtS: number;
-  tempC: Float64Array;
-  gaugeKpa: Float64Array;
-  /** index where the pressure begins to fall (end of the hold) */
-  releaseAt: number;
-  /** index where the lid opens */
-  openAt: number;
-}
+import type { History } from '../history';
 
 /**
  * A column in means of n samples, for maps that need many: the clock is smooth over some seconds. Single samples would

@@ -1,4 +1,4 @@
-import type { History } from '../../src/pot/history';
+import type { History } from '../../src/history';
 
 export interface SimpleProfile {
   upMin: number;
