@@ -26,8 +26,7 @@ module.exports = {
     inner('meat', ['food', 'water']),
     inner('dish', ['food', 'pot', 'quantity', 'grain']),
     inner('plan', ['quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
-    inner('clock', ['plan', 'dish', 'food']),
-    inner('cook', ['plan', 'clock', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
+    inner('cook', ['plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     ...places.map((p) =>
       down(

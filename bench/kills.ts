@@ -83,7 +83,7 @@ for (let i = 0; i < kills; i++) {
   // The clock on the screen against the clock that the stored events give: as it stands, and when it next ticks. The first
   // may be read while the page is still drawing and a tick is late, the second is the clock itself.
   const off = (shown: string, at: number): number => {
-    const r = cookTimeline(cook.plan.steps, cook.startedMs, cook.events, at);
+    const r = cookTimeline(cook, at);
     const s = r.steps[r.current]!;
     const want = Math.abs(s.startMs + s.step.minutes * 60_000 - at) / 1000;
     const [m, sec] = shown.replace('+', '').split(':').map(Number) as [number, number];

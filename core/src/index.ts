@@ -25,6 +25,7 @@ export { readDish, readKitchen, upgradeDish, problemOf } from './dish/read';
 export { scaleBy, scaleDish, scaleToGrain, type NotScaled, type Scaled } from './dish/scale';
 export { scaleToPot } from './plan/scale';
 export * from './plan/document';
+export { stepIdSchema, type StepId } from './plan/step-id';
 export { hotC } from './plan/finish-minutes';
 export { leastThinMl } from './plan/scorch';
 export { starchOf, stopCount, worstMeat, type Starch } from './plan/verdict';
@@ -39,27 +40,24 @@ export { uncertainty, type Uncertainty } from './plan/uncertainty';
 export { equalise, strugglers, type Proposal } from './plan/equalise';
 export { ratios, type Ratios } from './plan/ratios';
 export { coolLayer, crustFor, deepestLayerMm, slurryFor } from './plan/keep';
-export { calendar } from './clock/calendar';
-export { schedule, type Schedule } from './clock/schedule';
+export { calendar } from './cook/calendar';
+export { schedule, type Schedule } from './cook/schedule';
+export { evening, type Clash, type Evening, type EveningDish, type EveningTask, type PlacedDish } from './cook/evening';
+export * from './cook/events';
+export { inOrder } from './cook/order';
+export { upgradeEvents } from './cook/old-events';
+export * from './cook/cook';
+export * from './cook/ratings';
+export { actualOf, type Actual } from './cook/actual';
+export { endsSomething, openedForRunMs, restarts, runsBefore, standingEvents } from './cook/runs';
+export { cookTimeline, runsByItself, type CookSoFar, type CookTimeline } from './cook/timeline';
+export type { TimedStep } from './cook/timed-step';
+export { curveFromTaps, firstCurveFromTaps } from './cook/tapped-curve';
+export { realityOf } from './cook/reality';
 export { outlook, type Outlook, type Reality } from './cook/outlook';
+export { loadOfFirst, loadOfPlan, resultOf, type CookResult } from './cook/result';
+export { type Debrief, type Noticed } from './cook/look-back';
 export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
 export { firstSymptoms } from './rescue/first-stage';
-export { endsSomething, standingEvents, ofThisRun, openedForRunMs, restarts, runsBefore, type Lid } from './cook/runs';
-export { lockedAgain } from './cook/rescued-steps';
-export { eventKinds, type CookEvent, type EventKind, type TimedStep } from './cook/events';
-export { ownHoldMin, cookTimeline, runsByItself, type CookTimeline } from './cook/timeline';
-export * from './cook/cook';
-export { curveFromTaps, firstCurveFromTaps } from './cook/tapped-curve';
-export { realityOf } from './cook/reality';
-export { resultOf, loadOfFirst, loadOfPlan, type CookResult } from './cook/result';
-export { type Debrief, type Noticed } from './cook/look-back';
-export {
-  evening,
-  type Clash,
-  type Evening,
-  type EveningDish,
-  type EveningTask,
-  type PlacedDish,
-} from './clock/evening';
 export { schedulesFor, type KnownProgram } from './plan/schedules';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { evening } from '../src/clock/evening';
+import { evening } from '../src/cook/evening';
 import type { Plan, Step } from '../src/plan/document';
 import { plan } from '../src/plan/plan';
 import { demoDish } from './helpers/demo';

@@ -1,6 +1,6 @@
 import { plan } from '../src/plan/plan';
 import { coolLayer, coolingRule, crustFor, deepestLayerMm, slurryFor, type Cooling } from '../src/plan/keep';
-import { schedule } from '../src/clock/schedule';
+import { schedule } from '../src/cook/schedule';
 import { cookPot } from '../src/pot/cook';
 import { evaporationKgPerS, openFor } from '../src/pot/open';
 import { pots } from '../src/pot/profile';

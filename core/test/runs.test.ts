@@ -1,12 +1,14 @@
-import { actualOf, type Cook } from '../src/cook/cook';
-import type { CookEvent } from '../src/cook/events';
+import { actualOf } from '../src/cook/actual';
+import { cookFormat, type Cook } from '../src/cook/cook';
+import type { CookEvent, Lid } from '../src/cook/events';
+import type { StepId } from '../src/plan/step-id';
 import { realityOf } from '../src/cook/reality';
 import { outlook, type Outlook, type Reality } from '../src/cook/outlook';
-import { cookTimeline } from '../src/cook/timeline';
 import { standingEvents, ofThisRun, runsBefore } from '../src/cook/runs';
 import { firstCurveFromTaps } from '../src/cook/tapped-curve';
 import { plan } from '../src/plan/plan';
 import { demo } from './helpers/demo';
+import { happened, timelineAt } from './helpers/happened';
 import { hut } from './helpers/dishes';
 
 /* A cook of two stages lifts its pin twice, and lets it fall twice: every tap belongs to its own stage. */
@@ -15,10 +17,13 @@ const planned = plan(dish, hut);
 const { steps } = planned;
 const t0 = Date.UTC(2026, 10, 14, 16, 0);
 const min = (m: number): number => t0 + m * 60_000;
-const done = (step: string, m: number): CookEvent => ({ kind: 'done', step, atMs: min(m) });
-const tap = (kind: CookEvent['kind'], m: number): CookEvent => ({ kind, atMs: min(m) });
+const done = (stepId: StepId, m: number): CookEvent => happened({ kind: 'done', stepId }, min(m));
+const tap = (kind: 'pin-up' | 'pin-down' | 'countdown' | 'valve-open', m: number): CookEvent =>
+  happened({ kind }, min(m));
+const lockedAgain = (lid: Lid, m: number, holdMin: number, addMl = 0): CookEvent =>
+  happened({ kind: 'rescued', minutes: 4, text: '', lockedAgain: { lid, holdMin, addMl } }, min(m));
 const at = (events: CookEvent[], m: number) => {
-  const r = cookTimeline(steps, t0, events, min(m));
+  const r = timelineAt(steps, t0, events, min(m));
   const find = (id: string) => r.steps.find((s) => s.step.id === id)!;
   return { find, now: r.steps[r.current]?.step.id ?? null, serveMs: r.serveMs };
 };
@@ -67,14 +72,14 @@ test('only what was told since the lid went on again counts for the run that is 
 });
 test('the way to the pin is read from the run of the whole dish', () => {
   const cook = (events: CookEvent[]): Cook => ({
-    format: 'einkorn.cook/1',
+    format: cookFormat,
     id: 'c',
     dishId: null,
     dish,
     plan: planned,
     startedMs: t0,
     finishedMs: null,
-    events: events.map((e, i) => ({ ...e, id: `e${i}` })),
+    events,
     outcome: null,
   });
   expect(actualOf(cook(up)).toPinMin).toBeNull();
@@ -124,7 +129,7 @@ describe('a first stage that went otherwise', () => {
 });
 
 describe('a first stage that is locked again', () => {
-  const burn: CookEvent = { ...tap('rescued', 50), step: 'first-heat', value: 4, holdMin: 20, addMl: 60 };
+  const burn = lockedAgain('first-heat', 50, 20, 60);
   const again = [...up, burn];
   const firstPin = tap('pin-up', 59);
   test('only its own way is gone anew, from warm, and the second stage follows as planned', () => {
@@ -163,17 +168,17 @@ describe('a first stage that is locked again', () => {
     const had = 50 - 40 - full;
     const first = realityOf(cook([...again, done('rescue-0', 54), firstPin]), min(60))!.first!;
     expect(first).toEqual({ holdMin: expect.closeTo(had + 20, 6) });
-    const rest: CookEvent = { ...burn, holdMin: planned.firstStage!.holdMin - had };
+    const rest = lockedAgain('first-heat', 50, planned.firstStage!.holdMin - had, 60);
     expect(realityOf(cook([...up, rest, done('rescue-0', 54), firstPin]), min(60))).toBeNull();
   });
   test('told before any lid is on, it is a detour and no run: nothing was held', () => {
-    const early: CookEvent = { ...burn, atMs: min(10), holdMin: 5 };
+    const early = lockedAgain('first-heat', 10, 5, 60);
     const cook = { plan: planned, startedMs: t0, events: [early] } as unknown as Cook;
     expect(at([early], 11).find('first-hold').step.minutes).toBe(steps.find((x) => x.id === 'first-hold')!.minutes);
     expect(realityOf(cook, min(11))).toBeNull();
   });
   test('burning under the second lid leaves the first stage as it was', () => {
-    const late: CookEvent = { ...tap('rescued', 86), value: 4, holdMin: 3 };
+    const late = lockedAgain('heat-up', 86, 3);
     const s = at([...second, late], 87);
     expect(s.now).toBe('rescue-0');
     expect(s.find('first-heat').endMs).toBe(min(40));
@@ -185,7 +190,7 @@ describe('a first stage that is locked again', () => {
   });
   test('a cook of two stages that burns twice, once under each lid', () => {
     const on = [...again, done('rescue-0', 54), firstPin, tap('pin-down', 84), done('first-open', 86)];
-    const late: CookEvent = { ...tap('rescued', 95), value: 4, holdMin: 3 };
+    const late = lockedAgain('heat-up', 95, 3);
     const s = at([...on, done('stack', 88), done('lock', 89), late], 96);
     expect(s.now).toBe('rescue-1');
     expect(s.find('first-heat').endMs).toBe(min(59));
@@ -215,7 +220,7 @@ describe('a first hold that was ended early', () => {
 describe('the curve of a first stage', () => {
   const drawn = (events: CookEvent[], m: number) => {
     const cook = { plan: planned, startedMs: t0, events } as unknown as Cook;
-    return firstCurveFromTaps(cook, cookTimeline(steps, t0, events, min(m)))!;
+    return firstCurveFromTaps(cook, timelineAt(steps, t0, events, min(m)))!;
   };
   const hot = (c: { minutes: number[]; tempC: number[] }): number => c.minutes[c.tempC.findIndex((x) => x > 112)]!;
   test('stands in the plan: up to pressure, held, let off', () => {
@@ -235,11 +240,11 @@ describe('the curve of a first stage', () => {
     expect([...early.minutes].sort((a, b) => a - b)).toEqual(early.minutes);
   });
   test('locked again it comes up from warm; a plan that keeps no curve draws none', () => {
-    const again: CookEvent = { ...tap('rescued', 50), step: 'first-heat', value: 4, holdMin: 20 };
+    const again = lockedAgain('first-heat', 50, 20);
     expect(Math.min(...drawn([...up, again, done('rescue-0', 54)], 55).tempC)).toBeGreaterThanOrEqual(85);
     expect(Math.min(...drawn(up, 45).tempC)).toBeLessThan(85);
     const old = { ...planned, firstStage: { ...first, curve: undefined } };
     const cook = { plan: old, startedMs: t0, events: up } as unknown as Cook;
-    expect(firstCurveFromTaps(cook, cookTimeline(steps, t0, up, min(45)))).toBeNull();
+    expect(firstCurveFromTaps(cook, timelineAt(steps, t0, up, min(45)))).toBeNull();
   });
 });

@@ -1,11 +1,9 @@
 import {
   resultOf,
-  standingEvents,
+  cookTimeline,
   kitchenSchema,
   loadOfFirst,
   loadOfPlan,
-  ofThisRun,
-  ownHoldMin,
   pots,
   restarts,
   type CookResult,
@@ -16,7 +14,7 @@ import {
   type Kitchen,
   type Load,
   type Noticed,
-  type StoredEvent,
+  type CookEvent,
 } from '@einkorn/core';
 import { SimulatedCooker, type Signal } from './cooker';
 import { bell, stream } from './noise';
@@ -51,21 +49,20 @@ export class Rig {
   }
 
   /** Takes a tap of the cook; events that it told itself and repeats are nothing new. */
-  feel(e: StoredEvent): void {
+  feel(e: CookEvent): void {
     if (this.applied.has(e.id) || e.device !== undefined) return;
     this.applied.add(e.id);
-    if (e.kind === 'done' && e.step === 'first-fill' && !this.cooker) this.lockFirst(e.atMs);
-    if (e.kind === 'done' && e.step === 'lock' && !this.lockedWhole) this.lock(e.atMs);
+    if (e.kind === 'done' && e.stepId === 'first-fill' && !this.cooker) this.lockFirst(e.atMs);
+    if (e.kind === 'done' && e.stepId === 'lock' && !this.lockedWhole) this.lock(e.atMs);
     const c = this.cooker;
     if (!c) return;
     this.advance(e.atMs);
     if (e.kind === 'valve-open') c.openValve();
     // Who says that the pin is down has opened what was left to open.
     if (e.kind === 'pin-down' && c.gaugeKpa > 0.5) c.openValve();
-    const own = ownHoldMin([e]);
-    if (own !== null) c.setHoldMin(own);
+    if (e.kind === 'hold-changed') c.setHoldMin(e.holdMin);
     if (e.kind === 'burn' || e.kind === 'off-plan') c.clearBurn();
-    if (e.kind === 'rescued' && e.holdMin !== undefined) c.lockAgain((e.value ?? 0) * 60, e.holdMin);
+    if (e.kind === 'rescued' && e.lockedAgain) c.lockAgain(e.minutes * 60, e.lockedAgain.holdMin);
   }
 
   private lockFirst(atMs: number): void {
@@ -166,23 +163,22 @@ export function debrief(cook: Cook): Debrief | null {
   for (let m = 1; rig.cooker.pin && m < 180; m++) rig.advance(end + m * 60_000);
   const lock = rig.lockMs;
   const min = (ms: number): number => (ms - lock) / 60_000;
-  const standing = standingEvents(events);
+  const { standing, ofRun } = cookTimeline({ ...cook, events }, end);
   // Once the lid was locked again the new run is what was to be noticed; a burn is of the first.
   const since = (restarts(standing).at(-1)?.atMs ?? lock) - lock;
   const told = (kind: Signal['kind']): number | null => {
     const s = rig.cooker!.told.find((x) => x.kind === kind && (kind === 'burn' || x.atS * 1000 >= since));
     return s ? s.atS / 60 : null;
   };
-  const thisRun = ofThisRun(standing);
-  const tapped = (...kinds: StoredEvent['kind'][]): number | null => {
-    const e = thisRun.find((x) => kinds.includes(x.kind) && x.device === undefined && x.atMs >= lock);
+  const tapped = (...kinds: CookEvent['kind'][]): number | null => {
+    const e = ofRun.find((x) => kinds.includes(x.kind) && x.device === undefined && x.atMs >= lock);
     return e ? min(e.atMs) : null;
   };
   const quick = cook.plan.program.release.kind !== 'natural';
   const naturalMin = cook.plan.program.release.naturalMin ?? 0;
   // A valve opened before the hold was over is told against the moment when it would have been.
   const counted = told('countdown');
-  const holdMin = restarts(standing).at(-1)?.holdMin ?? cook.plan.program.holdMin;
+  const holdMin = restarts(standing).at(-1)?.lockedAgain?.holdMin ?? cook.plan.program.holdMin;
   const holdEnd = told('hold-end') ?? (counted === null ? null : counted + holdMin);
   const row = (what: Noticed['what'], at: number | null, seen: number | null): Noticed[] =>
     at === null
@@ -227,7 +223,7 @@ export function debrief(cook: Cook): Debrief | null {
 /** A burn warning of the first of two stages, min after its own lid was locked. */
 function burnInFirst(
   rig: Rig,
-  standing: readonly StoredEvent[],
+  standing: readonly CookEvent[],
   row: (what: Noticed['what'], at: number | null, seen: number | null) => Noticed[],
 ): Noticed[] {
   const { first, lockMs } = rig;

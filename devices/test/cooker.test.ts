@@ -7,7 +7,7 @@ import {
   readDish,
   type Cook,
   type Practice,
-  type StoredEvent,
+  type CookEvent,
 } from '@einkorn/core';
 import { debrief, drawFaults, Rig, SimulatedCooker, type Signal } from '../src';
 import lamb from '../../server/src/demo/dishes/lamb-apricot-biryani.json';
@@ -17,7 +17,7 @@ const hut = kitchenSchema.parse({ altitudeM: 1180 });
 const dish = readDish(turkey);
 const planned = plan(dish, hut);
 const startedMs = Date.UTC(2026, 10, 20, 17);
-const cook = (practice?: Partial<Practice>, events: StoredEvent[] = []): Cook => ({
+const cook = (practice?: Partial<Practice>, events: CookEvent[] = []): Cook => ({
   format: cookFormat,
   id: 'c1',
   dishId: null,
@@ -29,11 +29,11 @@ const cook = (practice?: Partial<Practice>, events: StoredEvent[] = []): Cook =>
   outcome: null,
   practice: { seed: 7, faults: [], surprise: false, speed: 10, hands: 'you', ...practice },
 });
-const lock: StoredEvent = { id: 'l', kind: 'done', step: 'lock', atMs: startedMs };
+const lock: CookEvent = { id: 'l', kind: 'done', stepId: 'lock', atMs: startedMs };
 const at = (min: number): number => startedMs + min * 60_000;
 
 /** A cook with nobody at the stove but the lid locked: what the cooker tells in two hours. */
-const told = (practice: Partial<Practice>, more: StoredEvent[] = []): Signal[] => {
+const told = (practice: Partial<Practice>, more: CookEvent[] = []): Signal[] => {
   const rig = new Rig(cook(practice));
   for (const e of [lock, ...more]) rig.feel(e);
   rig.advance(at(120));
@@ -95,7 +95,16 @@ describe('faults', () => {
   });
   test('let off, opened and locked again: down at once, up again sooner than from cold, and held for the new minutes', () => {
     const from = first(clean, 'countdown') + 0.5;
-    const t = told({}, [{ id: 'r', kind: 'rescued', value: 4, holdMin: 3, atMs: at(from) }]);
+    const t = told({}, [
+      {
+        id: 'r',
+        kind: 'rescued',
+        minutes: 4,
+        text: '',
+        lockedAgain: { lid: 'heat-up', holdMin: 3, addMl: 0 },
+        atMs: at(from),
+      },
+    ]);
     const after = (kind: Signal['kind']): number =>
       first(
         t.filter((x) => x.atS / 60 > from),
@@ -108,13 +117,29 @@ describe('faults', () => {
   });
   test('burning that was told first and put right then cools the food once, not twice', () => {
     const burnMin = first(told({ faults: ['burn-cut-out'] }), 'burn') + 1;
-    const rescued: StoredEvent = { id: 'r', kind: 'rescued', value: 4, holdMin: 3, atMs: at(burnMin + 0.1) };
+    const rescued: CookEvent = {
+      id: 'r',
+      kind: 'rescued',
+      minutes: 4,
+      text: '',
+      lockedAgain: { lid: 'heat-up', holdMin: 3, addMl: 0 },
+      atMs: at(burnMin + 0.1),
+    };
     const alone = told({ faults: ['burn-cut-out'] }, [rescued]);
     const both = told({ faults: ['burn-cut-out'] }, [{ id: 'b', kind: 'burn', atMs: at(burnMin) }, rescued]);
     expect(first(both, 'pin-up')).toBeCloseTo(first(alone, 'pin-up'), 0);
   });
   test('the pot that never seals does once its ring was looked at', () => {
-    const seal = told({ faults: ['burn-cut-out'] }, [{ id: 'r', kind: 'rescued', value: 4, holdMin: 3, atMs: at(12) }]);
+    const seal = told({ faults: ['burn-cut-out'] }, [
+      {
+        id: 'r',
+        kind: 'rescued',
+        minutes: 4,
+        text: '',
+        lockedAgain: { lid: 'heat-up', holdMin: 3, addMl: 0 },
+        atMs: at(12),
+      },
+    ]);
     expect(first(seal, 'hold-end')).toBeLessThan(40);
   });
   test('a whistle that comes late comes late', () => {
@@ -150,7 +175,7 @@ describe('a dish of two stages', () => {
   const rigOf = (): Rig => new Rig({ ...cook(), dish: biryani, plan: two });
   test('its first stage heats, holds and is let off before the rest goes in', () => {
     const rig = rigOf();
-    rig.feel({ id: 'f', kind: 'done', step: 'first-fill', atMs: startedMs });
+    rig.feel({ id: 'f', kind: 'done', stepId: 'first-fill', atMs: startedMs });
     rig.advance(at(first.minutesToPressure + first.holdMin + 8));
     const t = [...rig.cooker!.told];
     expect(Math.abs(to(t, 'countdown') / first.minutesToPressure - 1)).toBeLessThan(0.35);
@@ -160,7 +185,7 @@ describe('a dish of two stages', () => {
     rig.advance(at(opens + 6));
     expect(rig.cooker!.pin).toBe(false);
     expect(rig.food()).toBeNull();
-    rig.feel({ id: 'l', kind: 'done', step: 'lock', atMs: at(opens + 10) });
+    rig.feel({ id: 'l', kind: 'done', stepId: 'lock', atMs: at(opens + 10) });
     rig.advance(at(opens + 60));
     expect(to(rig.cooker!.told, 'pin-up')).toBeLessThan(first.minutesToPressure);
     expect(rig.food()).not.toBeNull();
@@ -168,10 +193,10 @@ describe('a dish of two stages', () => {
   test('a first stage that was let off early leaves its meat tough in the practice too; told in its own minutes it is as planned', () => {
     const lambAfter = (holdMin: number) => {
       const rig = rigOf();
-      rig.feel({ id: 'f', kind: 'done', step: 'first-fill', atMs: startedMs });
+      rig.feel({ id: 'f', kind: 'done', stepId: 'first-fill', atMs: startedMs });
       const opens = first.minutesToPressure + holdMin;
       rig.feel({ id: 'v', kind: 'valve-open', atMs: at(opens) });
-      rig.feel({ id: 'l', kind: 'done', step: 'lock', atMs: at(opens + 10) });
+      rig.feel({ id: 'l', kind: 'done', stepId: 'lock', atMs: at(opens + 10) });
       const { minutesToPressure, holdMin: second, release } = two.program;
       const over = opens + 10 + minutesToPressure + second + (release.naturalMin ?? 0);
       rig.feel({ id: 'w', kind: 'valve-open', atMs: at(over) });
@@ -187,16 +212,16 @@ describe('a dish of two stages', () => {
     const practice: Practice = { seed: 1, faults: ['burn-cut-out'], surprise: false, speed: 10, hands: 'you' };
     const burning: Cook = { ...cook(), dish: biryani, plan: two, practice };
     const rig = new Rig(burning);
-    const fill: StoredEvent = { id: 'f', kind: 'done', step: 'first-fill', atMs: startedMs };
+    const fill: CookEvent = { id: 'f', kind: 'done', stepId: 'first-fill', atMs: startedMs };
     rig.feel(fill);
     rig.advance(at(40));
     const burn = to(rig.cooker!.told, 'burn');
     expect(burn).toBeLessThan(20);
-    const seen: StoredEvent = { id: 'b', kind: 'burn', atMs: at(burn + 3) };
-    const more: StoredEvent[] = [
+    const seen: CookEvent = { id: 'b', kind: 'burn', atMs: at(burn + 3) };
+    const more: CookEvent[] = [
       seen,
       { id: 'v', kind: 'valve-open', atMs: at(70) },
-      { id: 'l', kind: 'done', step: 'lock', atMs: at(80) },
+      { id: 'l', kind: 'done', stepId: 'lock', atMs: at(80) },
     ];
     const back = debrief({ ...burning, events: [fill, ...more], finishedMs: at(160) })!;
     expect(back.noticed.filter((n) => n.what === 'burn')).toEqual([
@@ -211,7 +236,7 @@ describe('the look back', () => {
   const clean = told({});
   const up = first(clean, 'pin-up');
   const end = first(clean, 'hold-end') + (planned.program.release.naturalMin ?? 0);
-  const taps = (lateMin: number): StoredEvent[] => [
+  const taps = (lateMin: number): CookEvent[] => [
     lock,
     { id: 'u', kind: 'pin-up', atMs: at(up + lateMin) },
     { id: 'v', kind: 'valve-open', atMs: at(end + lateMin) },

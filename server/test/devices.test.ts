@@ -14,7 +14,7 @@ import {
   type Cook,
   type Debrief,
   type Practice,
-  type StoredEvent,
+  type CookEvent,
 } from '@einkorn/core';
 import { runSimulatedDevices } from '@einkorn/devices';
 import { createApp } from '../src/app';
@@ -81,9 +81,9 @@ describe('a device that speaks einkorn.device/1', () => {
         .post('/api/devices/readings')
         .send({ format, device: 'my-cooker', cook: cook.id, readings })
         .expect(202);
-    expect(await kinds(cook.id)).toEqual(['pin-up', 'gauge', 'core', 'weight']);
+    expect(await kinds(cook.id)).toEqual(['pin-up', 'gauge-read', 'probe-read', 'weight-read']);
     const kept = ((await api.get(`/api/cooks/${cook.id}`)).body as Cook).events;
-    expect(kept.map((e) => e.value ?? null)).toEqual([null, 71.5, 78.5, 1840]);
+    expect(kept).toMatchObject([{ kind: 'pin-up' }, { gaugeKpa: 71.5 }, { coreC: 78.5 }, { grams: 1840 }]);
     expect(kept.every((e) => e.device === 'my-cooker')).toBe(true);
   });
   test('without a word about the cook it means the newest one in progress', async () => {
@@ -103,13 +103,13 @@ describe('a device that speaks einkorn.device/1', () => {
           ? api.post('/api/devices/readings').send({ format, device: `d${i}`, cook: cook.id, readings })
           : api
               .post(`/api/cooks/${cook.id}/events`)
-              .send({ events: [{ id: `tap-${i % 6}`, kind: 'note', note: 'x', atMs: cook.startedMs + i }] }),
+              .send({ events: [{ id: `tap-${i % 6}`, kind: 'noted', text: 'x', atMs: cook.startedMs + i }] }),
       ),
     );
     expect(answers.map((r) => r.status).filter((s) => s >= 300)).toEqual([]);
     const all = await kinds(cook.id);
     expect(all.filter((k) => k === 'pin-up')).toHaveLength(1);
-    expect(all.filter((k) => k === 'note')).toHaveLength(3);
+    expect(all.filter((k) => k === 'noted')).toHaveLength(3);
   });
   test('burning is told once in each run under the lid; what comes late of the run before is not a new one', async () => {
     const cook = await start();
@@ -119,14 +119,21 @@ describe('a device that speaks einkorn.device/1', () => {
       return (await kinds(cook.id)).filter((k) => k === 'burn').length;
     };
     expect(await burns(60, 62)).toBe(1);
-    const again: StoredEvent = { id: 'r', kind: 'rescued', value: 4, holdMin: 5, atMs: cook.startedMs + 90_000 };
+    const again: CookEvent = {
+      id: 'r',
+      kind: 'rescued',
+      minutes: 4,
+      text: '',
+      lockedAgain: { lid: 'heat-up', holdMin: 5, addMl: 0 },
+      atMs: cook.startedMs + 90_000,
+    };
     await api.post(`/api/cooks/${cook.id}/events`).send({ events: [again] });
     expect(await burns(64)).toBe(1);
     expect(await burns(600)).toBe(2);
   });
   test('a pin that the cook already tapped is not told again', async () => {
     const cook = await start();
-    const tap: StoredEvent = { id: 'hand', kind: 'pin-up', atMs: cook.startedMs + 1000 };
+    const tap: CookEvent = { id: 'hand', kind: 'pin-up', atMs: cook.startedMs + 1000 };
     await api.post(`/api/cooks/${cook.id}/events`).send({ events: [tap] });
     await api.post('/api/devices/readings').send({
       format,
@@ -197,20 +204,20 @@ describe('the practice bench at sixty times', () => {
   afterAll(() => stop());
 
   /** Resolves with the first event of a kind that the stream of a cook brings. */
-  const heard = (id: string, kind: string): Promise<StoredEvent> =>
+  const heard = (id: string, kind: CookEvent['kind']): Promise<CookEvent> =>
     new Promise((found) => {
       const stream = new EventSource(`${url}/api/cooks/${id}/stream`);
       stream.addEventListener('events', (e: { data: string }) => {
-        const event = (JSON.parse(e.data) as { events: StoredEvent[] }).events.find((x) => x.kind === kind);
+        const event = (JSON.parse(e.data) as { events: CookEvent[] }).events.find((x) => x.kind === kind);
         if (!event) return;
         stream.close();
         found(event);
       });
     });
-  const lock = (cook: Cook): StoredEvent => ({
+  const lock = (cook: Cook): CookEvent => ({
     id: `${cook.id}-lock`,
     kind: 'done',
-    step: 'lock',
+    stepId: 'lock',
     atMs: cook.startedMs,
   });
 
@@ -224,7 +231,7 @@ describe('the practice bench at sixty times', () => {
   });
   test('a practice by hand keeps the pin to itself, and the look back tells when it rose', async () => {
     const cook = await start({ hands: 'you' });
-    const gauge = heard(cook.id, 'gauge');
+    const gauge = heard(cook.id, 'gauge-read');
     await api.post(`/api/cooks/${cook.id}/events`).send({ events: [lock(cook)] });
     await gauge;
     expect(await kinds(cook.id)).not.toContain('pin-up');

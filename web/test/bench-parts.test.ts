@@ -1,4 +1,4 @@
-import { cookFormat, kitchenSchema, plan, readDish, type Cook, type StoredEvent } from '@einkorn/core';
+import { cookFormat, kitchenSchema, plan, readDish, type Cook, type CookEvent } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
 import { lastTime } from '../src/app/bench/last-time';
 import { placeOf, warningsAt } from '../src/app/bench/warning-places';
@@ -6,7 +6,7 @@ import { placeOf, warningsAt } from '../src/app/bench/warning-places';
 const dish = readDish(demoDishes['turkey-leek-lemon']);
 const planned = plan(dish, kitchenSchema.parse({ altitudeM: 1180 }));
 const startedMs = Date.UTC(2026, 10, 14, 17);
-const cook = (events: StoredEvent[]): Cook => ({
+const cook = (events: CookEvent[]): Cook => ({
   format: cookFormat,
   id: 'c',
   dishId: null,
@@ -38,7 +38,7 @@ describe('as you did last time', () => {
     const was = lastTime(
       cook([
         { id: '1', kind: 'pin-up', atMs: lidMs + pinUpMin * 60_000 },
-        { id: '2', kind: 'hold-min', atMs: lidMs + pinUpMin * 60_000, note: '5' },
+        { id: '2', kind: 'hold-changed', atMs: lidMs + pinUpMin * 60_000, holdMin: 5 },
         { id: '3', kind: 'pin-down', atMs: holdEndMs + 14 * 60_000 },
       ]),
     );

@@ -1,35 +1,8 @@
-import type { StoredEvent } from '@einkorn/core';
-import { cookNow, dialsAfter, dialsSeen, merged, noDials, type Dials, type StreamReading } from '../src/app/stove/live';
+import type { CookEvent, Happening } from '@einkorn/core';
+import { cookNow, dialsAfter, dialsSeen, noDials, type Dials, type StreamReading } from '../src/app/stove/live';
 import { StoveActions, stoveReducer, type StoveState } from '../src/app/stove/stove.slice';
 
-const event = (id: string, atMs = 0): StoredEvent => ({ id, kind: 'done', step: id, atMs });
-const ids = (xs: readonly StoredEvent[]): string => xs.map((e) => e.id).join('');
-
-describe('events of several screens', () => {
-  const [a, b, c, d] = ['a', 'b', 'c', 'd'].map((x) => event(x)) as [
-    StoredEvent,
-    StoredEvent,
-    StoredEvent,
-    StoredEvent,
-  ];
-  test('new ones are added, repeats are one', () => {
-    expect(ids(merged([a, b], [b, c], false))).toBe('abc');
-    expect(ids(merged([a, b], [], false))).toBe('ab');
-  });
-  test('the whole list sets the order; what was not sent yet stays behind it', () => {
-    expect(ids(merged([a, d, b], [b, a, c], true))).toBe('bacd');
-    expect(ids(merged([d], [], true))).toBe('d');
-  });
-  test('whatever comes in whatever bites, two screens end with the same events', () => {
-    let one: StoredEvent[] = [a];
-    let two: StoredEvent[] = [b];
-    for (const bite of [[b], [a, c], [d]]) {
-      one = merged(one, bite, false);
-      two = merged(two, bite, false);
-    }
-    expect(ids(merged(one, [a, b, c, d], true))).toBe(ids(merged(two, [a, b, c, d], true)));
-  });
-});
+const event = (id: string, atMs = 0): CookEvent => ({ id, kind: 'whistle', atMs });
 
 describe('what time it is for a cook', () => {
   const cook = { startedMs: 1000, events: [event('x', 5000)] };
@@ -47,14 +20,15 @@ describe('what time it is for a cook', () => {
 
 test('the dial tells of burning until somebody has seen it', () => {
   const burning = dialsAfter(noDials, { device: 'c', kind: 'burn', atMs: 5 });
-  const e = (kind: StoredEvent['kind'], more: Partial<StoredEvent> = {}): StoredEvent => ({
-    id: kind,
-    kind,
+  const e = (what: Happening, device?: string): CookEvent => ({
+    id: what.kind,
     atMs: 9,
-    ...more,
+    ...(device ? { device } : {}),
+    ...what,
   });
-  expect(dialsSeen(burning, [e('note'), e('burn', { device: 'c' })]).burn).toBe(true);
-  for (const kind of ['burn', 'off-plan', 'rescued'] as const) expect(dialsSeen(burning, [e(kind)]).burn).toBe(false);
+  expect(dialsSeen(burning, [e({ kind: 'noted', text: '' }), e({ kind: 'burn' }, 'c')]).burn).toBe(true);
+  const seen: Happening[] = [{ kind: 'burn' }, { kind: 'off-plan' }, { kind: 'rescued', minutes: 1, text: '' }];
+  for (const what of seen) expect(dialsSeen(burning, [e(what)]).burn).toBe(false);
 });
 test('the dials follow the readings and leave alone what they do not know', () => {
   const read: StreamReading[] = [

@@ -1,11 +1,11 @@
-import type { Cook, StoredEvent } from '@einkorn/core';
+import type { Cook, CookEvent } from '@einkorn/core';
 import type { Action } from '@ngrx/store';
 import { defer, NEVER, of, throwError } from 'rxjs';
 import { openCook, type Held } from '../src/app/stove/open-cook';
 import { StoveActions, stoveReducer } from '../src/app/stove/stove.slice';
 
-const tap = (id: string): StoredEvent => ({ id, kind: 'done', step: id, atMs: 0 });
-const cook = (...events: StoredEvent[]): Cook => ({ id: 'c', events }) as unknown as Cook;
+const tap = (id: string): CookEvent => ({ id, kind: 'whistle', atMs: 0 });
+const cook = (...events: CookEvent[]): Cook => ({ id: 'c', events }) as unknown as Cook;
 const nothing: Held = { cook: null, unsent: [] };
 /** whatever is asked, after the promises that are settled have been heard and the time has gone by */
 const after = (ms: number): Promise<void> => jest.advanceTimersByTimeAsync(ms);

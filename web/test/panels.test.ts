@@ -1,16 +1,18 @@
 import {
+  cookFormat,
+  cookTimeline,
   kitchenSchema,
   plan,
   readDish,
-  cookTimeline,
   type Cook,
   type CookEvent,
+  type Happening,
   type Outlook,
-  type StoredEvent,
+  type StepId,
 } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
 import { outlookWords } from '../src/app/stove/outlook-words';
-import { lidIsOn, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from '../src/app/stove/panels';
+import { lidIsOn, otherPots, pinTaps, sinceLidMin, timesTo } from '../src/app/stove/panels';
 
 const startMs = Date.UTC(2026, 10, 20, 17);
 const min = (m: number): number => startMs + m * 60_000;
@@ -18,8 +20,11 @@ const planned = (id: keyof typeof demoDishes) =>
   plan(readDish(demoDishes[id]), kitchenSchema.parse({ altitudeM: 1180 }));
 const turkey = planned('turkey-leek-lemon');
 const biryani = planned('lamb-apricot-biryani');
-const done = (step: string, m: number): CookEvent => ({ kind: 'done', step, atMs: min(m) });
-const at = (p: typeof turkey, events: CookEvent[], m: number) => cookTimeline(p.steps, startMs, events, min(m));
+let n = 0;
+const happened = (what: Happening, m: number): CookEvent => ({ id: `e${(n += 1)}`, atMs: min(m), ...what });
+const done = (stepId: StepId, m: number): CookEvent => happened({ kind: 'done', stepId }, m);
+const at = (p: typeof turkey, events: CookEvent[], m: number) =>
+  cookTimeline({ plan: p, startedMs: startMs, events }, min(m));
 
 describe('the lid and its pin', () => {
   const rows: [string, typeof turkey, CookEvent[], boolean][] = [
@@ -36,7 +41,7 @@ describe('the lid and its pin', () => {
     expect([up!.ready, down!.ready]).toEqual([on, false]);
   });
   test('a pin is tapped once, its fall only after its rise, and each shows when it was or is due', () => {
-    const timed = at(turkey, [done('lock', 21), { kind: 'pin-up', atMs: min(28) }], 29);
+    const timed = at(turkey, [done('lock', 21), happened({ kind: 'pin-up' }, 28)], 29);
     const [up, down] = pinTaps(timed, min(28), null);
     expect(up).toMatchObject({ ready: false, whenMs: min(28), atMs: min(28) });
     expect(down!.ready).toBe(true);
@@ -44,7 +49,7 @@ describe('the lid and its pin', () => {
   });
   test('in two stages the one that is due is the next one', () => {
     const due = (events: CookEvent[]): number | null => pinTaps(at(biryani, events, 70), null, null)[0]!.whenMs;
-    const first: CookEvent[] = [done('first-fill', 20), { kind: 'pin-up', atMs: min(30) }, done('first-open', 66)];
+    const first: CookEvent[] = [done('first-fill', 20), happened({ kind: 'pin-up' }, 30), done('first-open', 66)];
     expect(due(first)).toBe(at(biryani, first, 70).steps.find((s) => s.step.id === 'heat-up')!.endMs);
     expect(due([done('first-fill', 20)])!).toBeLessThan(due(first)!);
   });
@@ -72,7 +77,7 @@ describe('time to what comes', () => {
 
 describe('other pots of the evening', () => {
   const cook = (id: string, more: Partial<Cook> = {}): Cook => ({
-    format: 'einkorn.cook/1',
+    format: cookFormat,
     id,
     dishId: null,
     dish: readDish(demoDishes['plain-long-grain']),
@@ -122,15 +127,13 @@ describe('what the outlook comes down to', () => {
     curve: { minutes: [], tempC: [], gaugeKpa: [] },
     ...more,
   });
-  const tell = (p: typeof turkey, events: CookEvent[], m: number, more: Partial<Outlook> = {}) => {
-    const kept = events.map((e, i): StoredEvent => ({ ...e, id: `e${i}` }));
-    return outlookWords(outlook(more), { plan: p } as Cook, at(p, events, m), kept, min(m));
-  };
+  const tell = (p: typeof turkey, events: CookEvent[], m: number, more: Partial<Outlook> = {}) =>
+    outlookWords(outlook(more), { plan: p } as Cook, at(p, events, m), min(m));
   const lock = done('lock', 20);
-  const up: CookEvent = { kind: 'pin-up', atMs: min(20 + turkey.program.pinUpMin + 4) };
+  const up: CookEvent = happened({ kind: 'pin-up' }, 20 + turkey.program.pinUpMin + 4);
   test('a late pin: by how much, and the new hold can be taken once', () => {
     expect(tell(turkey, [lock, up], 33)).toMatchObject({ key: 'outlook.hold-less', lateMin: 4, take: 'hold' });
-    const taken: CookEvent = { kind: 'hold-min', note: '4', atMs: min(33) };
+    const taken: CookEvent = happened({ kind: 'hold-changed', holdMin: 4 }, 33);
     expect(tell(turkey, [lock, up, taken], 33).take).toBeNull();
     expect(tell(turkey, [lock, up], 33, { holdChangeMin: 0 }).take).toBeNull();
     expect(tell(turkey, [lock, up], 90).take).toBeNull();
@@ -141,14 +144,15 @@ describe('what the outlook comes down to', () => {
   });
   test('in a first stage it is of the second lid, told by the first pin, and nothing can be taken', () => {
     const heat = biryani.steps.find((s) => s.id === 'first-heat')!;
-    const first: CookEvent[] = [done('first-fill', 20), { kind: 'pin-up', atMs: min(20 + heat.minutes + 6) }];
+    const first: CookEvent[] = [done('first-fill', 20), happened({ kind: 'pin-up' }, 20 + heat.minutes + 6)];
     expect(tell(biryani, first, 40)).toMatchObject({ key: 'outlook.hold-less-first', lateMin: 6, take: null });
     expect(tell(biryani, first, 40, { holdMin: 0 }).key).toBe('outlook.no-hold-first');
     expect(tell(biryani, first, 40, { advice: 'hold-more' }).key).toBe('outlook.hold-more-first');
     expect(tell(biryani, [...first, done('first-open', 60), done('lock', 64)], 66).key).toBe('outlook.hold-less');
   });
   test('after the lid was locked again it goes by what has cooked', () => {
-    const again: CookEvent = { kind: 'rescued', value: 4, holdMin: 5, atMs: min(34) };
+    const lockedAgain = { lid: 'heat-up', holdMin: 5, addMl: 0 } as const;
+    const again = happened({ kind: 'rescued', minutes: 4, text: '', lockedAgain }, 34);
     expect(tell(turkey, [lock, up, again], 40).key).toBe('outlook.hold-less-again');
   });
   test('the sauce is told where it has moved', () => {
@@ -159,8 +163,8 @@ describe('what the outlook comes down to', () => {
   });
   describe('a first stage that was ended early', () => {
     const short = { advice: 'first-short', firstMoreMin: 12 } as const;
-    const ended = [done('first-fill', 20), { kind: 'pin-up', atMs: min(30) } as const, done('first-hold', 40)];
-    const opened: CookEvent[] = [...ended, { kind: 'valve-open', atMs: min(41) }, { kind: 'pin-down', atMs: min(43) }];
+    const ended = [done('first-fill', 20), happened({ kind: 'pin-up' }, 30), done('first-hold', 40)];
+    const opened: CookEvent[] = [...ended, happened({ kind: 'valve-open' }, 41), happened({ kind: 'pin-down' }, 43)];
     test('still shut it is only undone; open, the rest of it is a tap; under the second lid it is too late', () => {
       expect(tell(biryani, ended, 40.5, short)).toMatchObject({ key: 'outlook.first-short-closed', take: null });
       expect(tell(biryani, opened, 44, short)).toMatchObject({ key: 'outlook.first-short', take: 'first' });
@@ -174,21 +178,16 @@ describe('the lid that a rescue speaks of', () => {
   test('in two stages the first until the second is locked, with minutes since its own', () => {
     const of = (events: CookEvent[], m: number) => {
       const timed = at(biryani, events, m);
-      return [lidOf(timed), Math.round(sinceLidMin(timed, min(m)))];
+      return [timed.lid, Math.round(sinceLidMin(timed, min(m)))];
     };
     const first = [done('first-fill', 20)];
-    const open = [...first, { kind: 'pin-up', atMs: min(30) } as const, done('first-open', 66)];
+    const open = [...first, happened({ kind: 'pin-up' }, 30), done('first-open', 66)];
     expect(of([], 5)).toEqual(['first-heat', 0]);
     expect(of(first, 27)).toEqual(['first-heat', 7]);
     expect(of([...open, done('stack', 68), done('lock', 69)], 75)).toEqual(['heat-up', 6]);
   });
   test('a dish of one lid has but that', () => {
     const timed = at(turkey, [done('lock', 21)], 31);
-    expect([lidOf(timed), sinceLidMin(timed, min(31)), lidOf(null), sinceLidMin(null, 0)]).toEqual([
-      'heat-up',
-      10,
-      'heat-up',
-      0,
-    ]);
+    expect([timed.lid, sinceLidMin(timed, min(31)), sinceLidMin(null, 0)]).toEqual(['heat-up', 10, 0]);
   });
 });

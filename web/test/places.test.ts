@@ -1,4 +1,4 @@
-import { cookFormat, kitchenSchema, plan, type Cook, type StoredEvent } from '@einkorn/core';
+import { cookFormat, kitchenSchema, plan, type Cook, type CookEvent } from '@einkorn/core';
 import { Drafts } from '../src/app/bench/drafts';
 import { namedWhereClear, sameDoneness } from '../src/app/bench/pressure-figures';
 import { logFeature, LogActions } from '../src/app/log/log.slice';
@@ -9,8 +9,8 @@ import { turkeyDish } from './dishes';
 
 const dish = turkeyDish();
 const turkeyPlan = plan(dish, kitchenSchema.parse({}));
-const tap = (id: string, kind: StoredEvent['kind'], atMs: number): StoredEvent => ({ id, kind, atMs });
-const cook = (events: StoredEvent[] = [], startedMs = 0): Cook => ({
+const tap = (id: string, kind: 'pin-up' | 'pin-down' | 'whistle', atMs: number): CookEvent => ({ id, kind, atMs });
+const cook = (events: CookEvent[] = [], startedMs = 0): Cook => ({
   format: cookFormat,
   id: `c${startedMs}`,
   dishId: null,
@@ -23,7 +23,7 @@ const cook = (events: StoredEvent[] = [], startedMs = 0): Cook => ({
 });
 
 describe('stove', () => {
-  const opened = (server: StoredEvent[], unsent: StoredEvent[], fromServer = true) =>
+  const opened = (server: CookEvent[], unsent: CookEvent[], fromServer = true) =>
     stoveReducer(undefined, StoveActions.opened({ cook: cook(server), unsent, fromServer }));
   test('taps the server never got are taken from the browser, once', () => {
     const a = tap('a', 'pin-up', 1);
@@ -41,9 +41,13 @@ describe('stove', () => {
   test('only confirmed taps leave the waiting line', () => {
     let s = opened([], []);
     for (const id of ['a', 'b', 'c']) s = stoveReducer(s, StoveActions.tapKept({ event: tap(id, 'whistle', 1) }));
-    s = stoveReducer(s, StoveActions.sent({ ids: ['a', 'c'] }));
+    const kept = [
+      { ...tap('c', 'whistle', 1), seq: 1 },
+      { ...tap('a', 'whistle', 1), seq: 2 },
+    ];
+    s = stoveReducer(s, StoveActions.sent({ ids: ['a', 'c'], events: kept }));
     expect(s.unsent.map((e) => e.id)).toEqual(['b']);
-    expect(s.cook?.events).toHaveLength(3);
+    expect(s.cook?.events.map((e) => e.id)).toEqual(['c', 'a', 'b']);
   });
 });
 
@@ -86,8 +90,8 @@ describe('shelf', () => {
 test('log: newest first, with what was tapped beside what was planned', () => {
   const lock = turkeyPlan.steps.findIndex((s) => s.id === 'lock');
   const lockMs = 60_000 * turkeyPlan.steps.slice(0, lock + 1).reduce((m, s) => m + s.minutes, 0);
-  const events: StoredEvent[] = [
-    { ...tap('l', 'done', lockMs), step: 'lock' },
+  const events: CookEvent[] = [
+    { id: 'l', kind: 'done', stepId: 'lock', atMs: lockMs },
     tap('u', 'pin-up', lockMs + 9.5 * 60_000),
   ];
   const s = logFeature.reducer(undefined, LogActions.loaded({ cooks: [cook(events, 0), cook([], 5)] }));

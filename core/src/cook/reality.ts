@@ -1,11 +1,11 @@
 import type { BrokenRun } from './broken';
 import type { FirstRun } from './first-run';
 import type { Reality } from './outlook';
+import type { StepId } from '../plan/step-id';
 import type { Cook } from './cook';
-import type { TimedStep } from './events';
-import { ownHoldMin, cookTimeline } from './timeline';
 import { isBroken } from './rescued-steps';
-import { standingEvents, ofThisRun } from './runs';
+import type { TimedStep } from './timed-step';
+import { cookTimeline } from './timeline';
 
 /** From here on a release that goes on past its plan is worth a look, min. */
 const overMin = 2;
@@ -20,8 +20,8 @@ const tappedMin = 0.5;
  * of the run that is on, and the runs before it as they were broken off.
  */
 export function realityOf(cook: Cook, nowMs: number): Reality | null {
-  const { steps } = cookTimeline(cook.plan.steps, cook.startedMs, cook.events, nowMs);
-  const find = (id: string) => steps.find((s) => s.step.id === id);
+  const { steps, ownHoldMin: own } = cookTimeline(cook, nowMs);
+  const find = (id: StepId) => steps.find((s) => s.step.id === id);
   const up = find('heat-up');
   if (!up) return null;
   const soFar = (nowMs - up.startMs) / 60_000;
@@ -35,7 +35,6 @@ export function realityOf(cook: Cook, nowMs: number): Reality | null {
     real.givenMin = broken.at(-1)!.givenMin;
     real.broken = broken.map((x) => x.run);
   }
-  const own = ownHoldMin(ofThisRun(standingEvents(cook.events)));
   if (own !== null) real.holdMin = own;
   const natural = find('natural');
   if (natural && nowMs > natural.startMs) {

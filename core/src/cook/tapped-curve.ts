@@ -1,6 +1,7 @@
 import type { PotCurve } from '../plan/document';
 import type { CookTimeline } from './timeline';
-import { actualOf, type Cook } from './cook';
+import { actualOf } from './actual';
+import type { Cook } from './cook';
 import { isBroken } from './rescued-steps';
 
 /** A pot that was opened for a rescue and is locked again is at least so warm, degC [common practice]. */

@@ -1,13 +1,35 @@
-import type { Step } from '../plan/document';
-import type { CookEvent, EventKind, TimedStep } from './events';
-import { isDetour, withHold, withRescues, type WithRescues } from './rescued-steps';
-import { standingEvents, lidOf, sinceRestart } from './runs';
+import type { Plan, Step } from '../plan/document';
+import type { StepId } from '../plan/step-id';
+import { isKind, type CookEvent, type EventKind, type Lid } from './events';
+import { isDetour, isBroken, withHold, withRescues, type WithRescues } from './rescued-steps';
+import { lidOf, ofThisRun, sinceRestart, standingEvents } from './runs';
+import type { TimedStep } from './timed-step';
 
+/** A cook as it stands at a moment: everything that a screen, a device or the log asks of it is read from here. */
 export interface CookTimeline {
   steps: TimedStep[];
   /** index of the step in progress; steps.length when everything is done */
   current: number;
   serveMs: number;
+  /** events that were not undone, in their order */
+  standing: readonly CookEvent[];
+  /** of these, what counts for the run under the lid that is on */
+  ofRun: readonly CookEvent[];
+  /** the lid that is on or was last: of the first of two stages until the whole dish is under its own */
+  lid: Lid;
+  /** the lid on the whole dish was locked again in the middle: its way to the pin is from warm */
+  lockedAgain: boolean;
+  /** minutes at pressure that the cook took instead of the planned ones in this run; null when none were taken */
+  ownHoldMin: number | null;
+  /** how long the step in progress has gone on past its minutes, ms; 0 while it is in time */
+  lateMs: number;
+}
+
+/** What of a cook its timeline is made from. */
+export interface CookSoFar {
+  plan: Pick<Plan, 'steps'>;
+  startedMs: number;
+  events: readonly CookEvent[];
 }
 
 /**
@@ -15,35 +37,80 @@ export interface CookTimeline {
  * but has not been ticked is still going on, so that the clock never runs ahead of the cook; waits that the pot ends by
  * itself (full pressure, the hold, a timed release) run through on their own.
  *
- * @param startMs when the first step began
- * @param nowMs the clock
+ * What the events say is read once and kept for as long as the same list of events is asked about: a tick of the clock
+ * only lays the times out anew.
+ *
+ * @param nowMs the clock, ms since the epoch
  */
-export function cookTimeline(
-  planned: readonly Step[],
-  startMs: number,
-  events: readonly CookEvent[],
-  nowMs: number,
-): CookTimeline {
-  const kept = standingEvents(events);
-  const x = withRescues(planned, kept, (y, known, at) => timed(y, startMs, known, at));
-  return timed(x, startMs, kept, nowMs);
+export function cookTimeline(cook: CookSoFar, nowMs: number): CookTimeline {
+  const told = toldBy(cook);
+  const timed = layOut(told, cook.startedMs, nowMs);
+  const { standing, ofRun } = told;
+  const now = timed.steps[timed.current];
+  const lock = timed.steps.find((s) => s.step.id === 'lock');
+  return {
+    ...timed,
+    standing,
+    ofRun,
+    lid: timed.steps.some((s) => s.step.stage === 'first') && !lock?.done ? 'first-heat' : 'heat-up',
+    lockedAgain: timed.steps.some((s) => isBroken(s.step, 'heat-up')),
+    ownHoldMin: ownHoldMin(ofRun),
+    lateMs: now ? Math.max(0, nowMs - now.startMs - now.step.minutes * 60_000) : 0,
+  };
 }
 
-/** Times a list of steps by events that stand. */
-function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowMs: number): CookTimeline {
-  const events = sinceRestart(kept);
+/** All that a list of events says, before a clock is looked at. */
+interface Told {
+  standing: readonly CookEvent[];
+  ofRun: readonly CookEvent[];
+  steps: readonly Step[];
+  facts: ReadonlyMap<StepId, number>;
+  /** for every step the first fact of any step after it */
+  later: readonly (number | undefined)[];
+  heatOnMs: number | undefined;
+}
+
+const known = new WeakMap<readonly CookEvent[], { steps: readonly Step[]; startedMs: number; told: Told }>();
+
+function toldBy({ plan, startedMs, events }: CookSoFar): Told {
+  const before = known.get(events);
+  if (before?.steps === plan.steps && before.startedMs === startedMs) return before.told;
+  const standing = standingEvents(events);
+  const x = withRescues(plan.steps, standing, (y, some, atMs) => layOut(read(y, some), startedMs, atMs));
+  const told = read(x, standing);
+  known.set(events, { steps: plan.steps, startedMs, told });
+  return told;
+}
+
+/** What events that stand say of a list of steps. */
+function read(x: WithRescues, standing: readonly CookEvent[]): Told {
+  const events = sinceRestart(standing);
   const steps = withOwnHold(x.steps, events);
-  const facts = factsByStep(steps, events, kept);
+  const facts = factsByStep(steps, events, standing);
   for (const [id, atMs] of x.facts) facts.set(id, atMs);
-  const later = laterFacts(steps, facts);
+  return {
+    standing,
+    ofRun: ofThisRun(standing),
+    steps,
+    facts,
+    later: laterFacts(steps, facts),
+    heatOnMs: events.findLast((e) => e.kind === 'heat-on')?.atMs,
+  };
+}
+
+/** The steps one after the other, each at its fact or at its minutes. */
+function layOut(
+  { steps, facts, later, heatOnMs }: Told,
+  startMs: number,
+  nowMs: number,
+): Pick<CookTimeline, 'steps' | 'current' | 'serveMs'> {
   const out: TimedStep[] = [];
   let at = startMs;
   let current = steps.length;
   // Nothing is fried before the heat is on: the gate between the board and the stove may take its time.
-  const heatOn = events.findLast((e) => e.kind === 'heat-on')?.atMs;
   const firstHot = steps.findIndex((s) => s.stage !== 'prep');
   steps.forEach((step, i) => {
-    if (i === firstHot && heatOn !== undefined) at = Math.max(at, heatOn);
+    if (i === firstHot && heatOnMs !== undefined) at = Math.max(at, heatOnMs);
     const due = at + step.minutes * 60_000;
     const next = later[i];
     let end = facts.get(step.id) ?? due;
@@ -67,13 +134,9 @@ function timed(x: WithRescues, startMs: number, kept: readonly CookEvent[], nowM
 }
 
 /** Minutes at pressure that the cook took instead of the planned ones; the newest counts, null when none were taken. */
-export function ownHoldMin(events: readonly Pick<CookEvent, 'kind' | 'note'>[]): number | null {
-  const note = events.findLast((e) => e.kind === 'hold-min')?.note;
-  const own = note === undefined || note.trim() === '' ? NaN : Number(note);
-  return Number.isFinite(own) && own >= 0 ? own : null;
-}
+const ownHoldMin = (events: readonly CookEvent[]): number | null =>
+  events.findLast(isKind('hold-changed'))?.holdMin ?? null;
 
-/** The cook took other minutes at pressure than planned (their note): the newest counts. */
 function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): readonly Step[] {
   const own = ownHoldMin(events);
   if (own === null) return steps;
@@ -84,7 +147,7 @@ function withOwnHold(steps: readonly Step[], events: readonly CookEvent[]): read
 export const runsByItself = (step: Step): boolean => step.kind === 'wait' && step.expects === undefined;
 
 /** Steps that no tap is waited for, but which one ends all the same. */
-const endedBy: Partial<Record<EventKind, readonly string[]>> = {
+const endedBy: Partial<Record<EventKind, readonly StepId[]>> = {
   countdown: ['first-full', 'to-full'],
   'valve-open': ['natural'],
 };
@@ -92,33 +155,33 @@ const endedBy: Partial<Record<EventKind, readonly string[]>> = {
 /** Steps that a tap can end, in their order: its own, those that wait for it, or that it ends all the same. */
 const endable = (steps: readonly Step[], e: CookEvent): number[] =>
   steps.flatMap((s, i) =>
-    (e.kind === 'done' ? s.id === e.step : s.expects === e.kind || endedBy[e.kind]?.includes(s.id)) ? [i] : [],
+    (e.kind === 'done' ? s.id === e.stepId : s.expects === e.kind || endedBy[e.kind]?.includes(s.id)) ? [i] : [],
   );
 
 /**
  * Which step a tap ends. A pot of two stages lifts its pin twice: the tap belongs to the next step that waits for it, and
- * when there is none, to the last: there it corrects what was told before. A pot still in its first stage ends nothing of
- * the second by itself.
+ * when there is none, to the last: there it corrects what was tapped before. A pot still in its first stage ends nothing
+ * of the second by itself.
  */
-function endedStep(steps: readonly Step[], e: CookEvent, facts: ReadonlyMap<string, number>): number {
+function endedStep(steps: readonly Step[], e: CookEvent, facts: ReadonlyMap<StepId, number>): number {
   const can = endable(steps, e);
   if (e.kind === 'done') return can[0] ?? -1;
-  const known = (i: number): boolean => facts.has(steps[i]!.id);
-  const last = steps.findLastIndex((_, i) => known(i));
-  const at = can.find((i) => !known(i) && i > last) ?? can.find((i) => !known(i)) ?? can.at(-1) ?? -1;
+  const isKnown = (i: number): boolean => facts.has(steps[i]!.id);
+  const last = steps.findLastIndex((_, i) => isKnown(i));
+  const at = can.find((i) => !isKnown(i) && i > last) ?? can.find((i) => !isKnown(i)) ?? can.at(-1) ?? -1;
   const first = steps.findIndex((s) => s.stage === 'first' && s.expects !== undefined && !facts.has(s.id));
   const skips = first >= 0 && last < steps.findIndex((s) => s.id === 'first-open') && steps[at]?.stage !== 'first';
   return skips ? -1 : at;
 }
 
-/** The last fact wins. What was ticked under a lid before it was locked again, by one of `kept`, is to be done anew. */
+/** The last fact wins. What was ticked under a lid before it was locked again, by one of `standing`, is to be done anew. */
 function factsByStep(
   steps: readonly Step[],
   events: readonly CookEvent[],
-  kept: readonly CookEvent[],
-): Map<string, number> {
-  const facts = new Map<string, number>();
-  const again = kept.flatMap((e) => {
+  standing: readonly CookEvent[],
+): Map<StepId, number> {
+  const facts = new Map<StepId, number>();
+  const again = standing.flatMap((e) => {
     const lid = lidOf(e);
     return lid === null ? [] : [{ from: steps.findIndex((s) => s.id === lid), atMs: e.atMs }];
   });
@@ -130,8 +193,7 @@ function factsByStep(
   return facts;
 }
 
-/** For every step the first fact of any step after it. */
-function laterFacts(steps: readonly Step[], facts: ReadonlyMap<string, number>): (number | undefined)[] {
+function laterFacts(steps: readonly Step[], facts: ReadonlyMap<StepId, number>): (number | undefined)[] {
   const out = new Array<number | undefined>(steps.length);
   let next: number | undefined;
   for (let i = steps.length - 1; i >= 0; i--) {

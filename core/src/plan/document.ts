@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { finishCodes, stepIdSchema } from './step-id';
 import { reasonedSchema } from '../reasoned';
 
 /*
@@ -136,7 +137,7 @@ export type FryStep = z.infer<typeof fryStepSchema>;
 
 export const finishStepSchema = z.object({
   order: num,
-  code: text,
+  code: z.enum(finishCodes),
   text,
   minutes: num.optional(),
   ingredients: z.array(text),
@@ -154,7 +155,7 @@ export type FinishStep = z.infer<typeof finishStepSchema>;
 
 /** One instruction of the guided cook. `text` and `caution` are keys of the text catalogue, `params` fill them. */
 export const stepSchema = z.object({
-  id: text,
+  id: stepIdSchema,
   stage: stageSchema,
   /** hands on, or a wait that the clock or the pot ends */
   kind: z.enum(['do', 'wait']),

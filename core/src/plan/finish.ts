@@ -8,6 +8,7 @@ import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from './f
 import { goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './gather';
 import { minimumC } from './meat';
 import { heatedTo, minutesTo, openedMixture, stands, stirIn, waitedC, type FinishHeat } from './mixing';
+import type { FinishCode } from './step-id';
 
 /** A heated step aims so much over what must be reached, K [common practice]. */
 const overK = 4;
@@ -77,7 +78,7 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
   const held = g.items.filter((i) => i.joins === 'finish' || i.joins === 'topping');
   const out: FinishStep[] = [];
   let mix = openedMixture(x.run, x.pot, x.altitudeM);
-  const add = (code: string, min: number, items: Item[] = [], more: Partial<FinishStep> = {}): void => {
+  const add = (code: FinishCode, min: number, items: Item[] = [], more: Partial<FinishStep> = {}): void => {
     out.push({
       order: out.length + 1,
       code,
@@ -115,7 +116,7 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
   };
   const must: { item: Item; minimumC: number }[] = [];
   /** Things that are cooked or heated through at the end: the mixture is brought up, then they get their own minutes. */
-  const cookIn = (code: string, items: Item[], aimC: number, ownMin: number): void => {
+  const cookIn = (code: FinishCode, items: Item[], aimC: number, ownMin: number): void => {
     stir(items);
     const minutesUp = minutesTo(mix, aimC, 'saute') ?? mostWarmMin;
     const cold = mix.state.tempC;

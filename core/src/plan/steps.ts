@@ -1,5 +1,5 @@
-import { deglazeMin } from '../plan/fry';
-import type { FinishStep, FryStep, StackLayer, Step, TimelineStage } from '../plan/document';
+import { deglazeMin } from './fry';
+import type { FinishStep, FryStep, StackLayer, Step, TimelineStage } from './document';
 import type { Task } from './tasks';
 
 export interface StepInput {
@@ -61,7 +61,7 @@ export function buildSteps(x: StepInput): Step[] {
   };
   for (const t of x.tasks)
     add({
-      id: `prep-${t.code}${t.ingredient ? `-${t.ingredient}` : ''}`,
+      id: t.ingredient ? `prep-${t.code}-${t.ingredient}` : `prep-${t.code}`,
       stage: 'prep',
       kind: t.handsOn ? 'do' : 'wait',
       minutes: t.minutes,

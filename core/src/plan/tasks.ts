@@ -1,10 +1,11 @@
-import type { Gathered, Item } from '../plan/gather';
+import type { Gathered, Item } from './gather';
+import type { TaskCode } from './step-id';
 
 /** Hands-on minutes of the board [common practice]; the cook's own pace is learned later. */
 const perTask = { rinse: 2, dicePer500g: 4, onionPer150g: 2, garlic: 1, leafy: 3, chopPer200g: 2.5, measure: 1.5 };
 
 export interface Task {
-  code: 'rinse' | 'soak' | 'dice' | 'chop' | 'measure';
+  code: TaskCode;
   ingredient?: string;
   minutes: number;
   handsOn: boolean;

@@ -1,5 +1,3 @@
-import type { History } from '../history';
-
 /**
  * A column in means of n samples, for maps that need many: the clock is smooth over some seconds. Single samples would
  * count the last of them, taken while the pot is still hot, for the whole of its step.

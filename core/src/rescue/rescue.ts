@@ -8,7 +8,7 @@ import { saucyFrom } from '../plan/water';
 import { uptakeGPerG } from '../grain/uptake';
 import { evaporationKgPerS } from '../pot/open';
 import { setBench, type Bench } from '../plan/bench';
-import type { Lid } from '../cook/runs';
+import type { Lid } from '../cook/events';
 import type { Plan } from '../plan/document';
 import { slurryFor } from '../plan/keep';
 import { firstMovers } from './first-stage';

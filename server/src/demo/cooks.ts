@@ -1,4 +1,4 @@
-import { cookFormat, plan, type Cook, type Dish, type Kitchen, type Ratings, type StoredEvent } from '@einkorn/core';
+import { cookFormat, plan, type Cook, type Dish, type Kitchen, type Ratings, type CookEvent } from '@einkorn/core';
 
 /** One evening of the hut: how far the real pot and the real cook were from the plan. Invented, with believable scatter. */
 export interface Evening {
@@ -114,14 +114,14 @@ export function cookOf(e: Evening, dish: Dish, kitchen: Kitchen): Cook {
   const finishedMs = Date.parse(e.served);
   const startedMs = Math.round(finishedMs - lengths.reduce((a, b) => a + b, 0) * 60_000);
   let at = startedMs;
-  const events: StoredEvent[] = [];
+  const events: CookEvent[] = [];
   p.steps.forEach((s, i) => {
     at += lengths[i]! * 60_000;
     const byItself = s.kind === 'wait' && s.expects === undefined;
     if (byItself) return;
     const id = `${e.id}-${i}`;
     const atMs = Math.round(at);
-    events.push(s.expects ? { id, kind: s.expects, atMs } : { id, kind: 'done', step: s.id, atMs });
+    events.push(s.expects ? { id, kind: s.expects, atMs } : { id, kind: 'done', stepId: s.id, atMs });
   });
   return {
     format: cookFormat,

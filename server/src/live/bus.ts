@@ -1,10 +1,10 @@
 import { EventEmitter } from 'node:events';
 import type { Command, Reading } from '@einkorn/devices';
-import type { StoredEvent } from '@einkorn/core';
+import type { CookEvent } from '@einkorn/core';
 
 /** What the screens of one cook are told as it happens. */
 export type CookNews =
-  | { name: 'events'; data: { events: StoredEvent[]; all?: boolean } }
+  | { name: 'events'; data: { events: CookEvent[]; all?: boolean } }
   | { name: 'finished'; data: { finishedMs: number } }
   | { name: 'clock'; data: { atMs: number; speed: number } }
   | { name: 'reading'; data: Reading & { device: string } };

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import * as z from 'zod';
-import { cookEventSchema, cookSchema, outcomeSchema, problemOf } from '@einkorn/core';
+import { cookEventSchema, cookSchema, outcomeSchema, problemOf, upgradeEvents, type Cook } from '@einkorn/core';
 import { debrief, drawFaults } from '@einkorn/devices';
 import type { Bus } from '../live/bus';
 import { openStream } from '../live/stream';
@@ -8,7 +8,15 @@ import type { Store } from '../store/connect';
 import { getKitchen } from '../store/kitchen';
 import { addCook, addEvents, finishCook, getCook, listCooks, removeCook, runningCooks } from '../store/cooks';
 
-const eventsBody = z.strictObject({ events: z.array(cookEventSchema).min(1).max(200) });
+const mostEvents = 200;
+/** Events of any version; an old undo is read among those that the cook has. */
+const eventsBody = (cook: Cook) =>
+  z.strictObject({
+    events: z.preprocess(
+      (x) => (Array.isArray(x) ? upgradeEvents(x, cook.events) : x),
+      z.array(cookEventSchema).max(mostEvents),
+    ),
+  });
 const finishBody = z.strictObject({
   finishedMs: z.number().int().min(0).max(4_102_444_800_000).optional(),
   outcome: outcomeSchema.optional(),
@@ -49,11 +57,11 @@ export function cookRoutes(store: Store, bus: Bus): Router {
   });
   r.post('/:id/events', async (req, res) => {
     const { id } = req.params;
-    const { events } = read(eventsBody, req.body, 'The tap cannot be kept.');
-    await addEvents(store, id, events);
-    bus.tell(id, { name: 'events', data: { events } });
-    bus.command({ kind: 'events', cookId: id, events });
-    res.json(await getCook(store, id));
+    const { events } = read(eventsBody(await getCook(store, id)), req.body, 'The tap cannot be kept.');
+    const kept = await addEvents(store, id, events);
+    bus.tell(id, { name: 'events', data: { events: kept } });
+    bus.command({ kind: 'events', cookId: id, events: kept });
+    res.json({ events: kept });
   });
   r.get('/:id/stream', async (req, res) => {
     const { id } = req.params;

@@ -32,8 +32,8 @@ export function deviceRoutes(store: Store, bus: Bus): Router {
     const known = new Set(cook.events.map((e) => e.id));
     const events = eventsOf(cook, device, readings).filter((e) => !known.has(e.id));
     if (events.length > 0) {
-      await addEvents(store, cook.id, events);
-      bus.tell(cook.id, { name: 'events', data: { events } });
+      const kept = await addEvents(store, cook.id, events);
+      bus.tell(cook.id, { name: 'events', data: { events: kept } });
     }
     res.status(202).json({ cook: cook.id, kept: events.length });
   });

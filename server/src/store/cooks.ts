@@ -1,4 +1,4 @@
-import { cookFormat, Problem, type Cook, type Outcome, type StoredEvent } from '@einkorn/core';
+import { cookFormat, Problem, type Cook, type CookEvent, type Outcome } from '@einkorn/core';
 import type { Store } from './connect';
 import type { CookRow, EventRow } from './models';
 
@@ -67,23 +67,41 @@ export async function addCook({ models, sequelize, inTurn }: Store, cook: Cook):
         { transaction },
       );
       await models.Events.bulkCreate(
-        cook.events.map((e, seq) => eventRow(id, e, seq)),
+        cook.events.map((e, i) => eventRow(id, { ...e, seq: i + 1 })),
         { transaction },
       );
     }),
   );
 }
 
-/** Adds events that are not there yet, in the order given. One after another: taps and devices write at the same time. */
-export function addEvents({ models, sequelize, inTurn }: Store, cookId: string, events: StoredEvent[]): Promise<void> {
+/**
+ * Keeps events that are not there yet, in the order given, each at the next place of its cook; one that was sent before
+ * keeps its place. Returns what was sent, as it is kept. One batch after another: taps and devices write at the same time.
+ */
+export function addEvents(
+  { models, sequelize, inTurn }: Store,
+  cookId: string,
+  events: readonly CookEvent[],
+): Promise<CookEvent[]> {
   return inTurn(() =>
     sequelize.transaction(async (transaction) => {
       if (!(await models.Cooks.findByPk(cookId, { transaction }))) throw missing();
-      const seq = await models.Events.count({ where: { cookId }, transaction });
+      const ids = [...new Set(events.map((e) => e.id))];
+      const there = await models.Events.findAll({ where: { cookId, id: ids }, transaction });
+      const kept = new Map(there.map((row) => [row.id, toEvent(row)]));
+      const last = (await models.Events.max<number | null, EventRow>('seq', { where: { cookId }, transaction })) ?? 0;
+      const fresh: CookEvent[] = [];
+      for (const e of events) {
+        if (kept.has(e.id)) continue;
+        const placed = { ...e, seq: last + fresh.length + 1 };
+        kept.set(e.id, placed);
+        fresh.push(placed);
+      }
       await models.Events.bulkCreate(
-        events.map((e, i) => eventRow(cookId, e, seq + i)),
-        { transaction, ignoreDuplicates: true },
+        fresh.map((e) => eventRow(cookId, e)),
+        { transaction },
       );
+      return ids.map((id) => kept.get(id)!);
     }),
   );
 }
@@ -93,24 +111,21 @@ export async function finishCook(
   id: string,
   change: { finishedMs?: number; outcome?: Outcome },
 ): Promise<void> {
-  const row = await models.Cooks.findByPk(id);
-  if (!row) throw missing();
-  await inTurn(() => row.update(change));
+  await inTurn(async () => {
+    const row = await models.Cooks.findByPk(id);
+    if (!row) throw missing();
+    await row.update(change);
+  });
 }
 
-export async function removeCook({ models }: Store, id: string): Promise<void> {
-  if ((await models.Cooks.destroy({ where: { id } })) === 0) throw missing();
+export function removeCook({ models, inTurn }: Store, id: string): Promise<void> {
+  return inTurn(async () => {
+    if ((await models.Cooks.destroy({ where: { id } })) === 0) throw missing();
+  });
 }
 
-const eventRow = (cookId: string, e: StoredEvent, seq: number) => ({ ...e, cookId, seq });
-
-/** What of a row is the table's own. */
-const ofTable: ReadonlySet<string> = new Set(['cookId', 'seq']);
-/** An event is its row without that: what has no value was left out. */
-const toEvent = (row: EventRow): StoredEvent =>
-  Object.fromEntries(
-    Object.entries(row.get()).filter(([k, v]) => v !== null && !ofTable.has(k)),
-  ) as unknown as StoredEvent;
+const eventRow = (cookId: string, e: CookEvent) => ({ cookId, id: e.id, seq: e.seq!, doc: e });
+const toEvent = (row: EventRow): CookEvent => ({ ...row.doc, seq: row.seq });
 
 const toCook = (row: CookRow, events: EventRow[]): Cook => ({
   format: cookFormat,

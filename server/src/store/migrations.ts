@@ -1,5 +1,6 @@
 import { DataTypes, type QueryInterface, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { typedEvents } from './typed-events';
 
 /*
  * Every change of the tables, oldest first. A fixed list, not a folder: the server is one bundled file.
@@ -63,6 +64,7 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
       await q.addColumn('cook_events', 'addMl', { type: DataTypes.DOUBLE, allowNull: true });
     },
   },
+  { name: '005-typed-events', up: typedEvents },
 ];
 
 /** Runs what has not run yet, each migration once. */

@@ -7,7 +7,7 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
-import type { Dish, Outcome, Plan, Practice } from '@einkorn/core';
+import type { CookEvent, Dish, Outcome, Plan, Practice } from '@einkorn/core';
 
 const ms = (field: string) => ({
   type: DataTypes.BIGINT,
@@ -41,15 +41,8 @@ export class CookRow extends Model<InferAttributes<CookRow>, InferCreationAttrib
 export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
   declare id: string;
   declare cookId: string;
-  declare kind: string;
-  declare step: CreationOptional<string | null>;
-  declare atMs: number;
-  declare note: CreationOptional<string | null>;
-  declare value: CreationOptional<number | null>;
-  declare holdMin: CreationOptional<number | null>;
-  declare addMl: CreationOptional<number | null>;
-  declare device: CreationOptional<string | null>;
   declare seq: number;
+  declare doc: CookEvent;
 }
 
 export class SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
@@ -65,7 +58,7 @@ export interface Models {
 }
 
 export function defineModels(sequelize: Sequelize): Models {
-  const { STRING, INTEGER, JSON: json, TEXT } = DataTypes;
+  const { STRING, INTEGER, JSON: json } = DataTypes;
   const common = { sequelize, timestamps: false };
   class Dishes extends DishRow {}
   class Cooks extends CookRow {}
@@ -96,19 +89,12 @@ export function defineModels(sequelize: Sequelize): Models {
   );
   Events.init(
     {
+      cookId: { type: STRING, primaryKey: true },
       id: { type: STRING, primaryKey: true },
-      cookId: STRING,
-      kind: STRING,
-      step: STRING,
-      atMs: ms('atMs'),
-      note: TEXT,
-      value: DataTypes.DOUBLE,
-      holdMin: DataTypes.DOUBLE,
-      addMl: DataTypes.DOUBLE,
-      device: STRING,
       seq: INTEGER,
+      doc: json,
     },
-    { ...common, tableName: 'cook_events' },
+    { ...common, tableName: 'events' },
   );
   Settings.init({ key: { type: STRING, primaryKey: true }, doc: json }, { ...common, tableName: 'settings' });
   return { Dishes, Cooks, Events, Settings };

@@ -1,6 +1,6 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import type { Cook, Debrief, Dish, Issue, Kitchen, Outcome, StoredEvent } from '@einkorn/core';
+import type { Cook, Debrief, Dish, Issue, Kitchen, Outcome, CookEvent } from '@einkorn/core';
 import type { Observable } from 'rxjs';
 
 export interface StoredDish {
@@ -58,8 +58,9 @@ export class Api {
   startCook(cook: Cook): Observable<Cook> {
     return this.http.post<Cook>('/api/cooks', cook);
   }
-  addEvents(id: string, events: StoredEvent[]): Observable<Cook> {
-    return this.http.post<Cook>(`/api/cooks/${encodeURIComponent(id)}/events`, { events });
+  /** Answers with the same events, each at its place. */
+  addEvents(id: string, events: CookEvent[]): Observable<{ events: CookEvent[] }> {
+    return this.http.post<{ events: CookEvent[] }>(`/api/cooks/${encodeURIComponent(id)}/events`, { events });
   }
   command(id: string, body: { kind: 'measure'; what: string } | { kind: 'speed'; speed: number }): Observable<unknown> {
     return this.http.post(`/api/cooks/${encodeURIComponent(id)}/commands`, body);

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { actualOf, askedAfter, curveFromTaps, forecast, type RatingKey, type StoredEvent } from '@einkorn/core';
+import { actualOf, askedAfter, curveFromTaps, forecast, type RatingKey, type CookEvent } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Textarea } from 'primeng/textarea';
+import { eventFigure, eventNote } from '../i18n/event-words';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { axis, Chart, token, type Figure } from '../ui/chart';
@@ -168,7 +169,7 @@ const kinds: Record<RatingKey, string> = {
               @for (e of happened(); track e.id) {
                 <li>
                   <span class="mono">{{ fmt.time(e.atMs) }}</span> {{ t('event.' + e.kind) }} {{ figure(e) }}
-                  {{ e.note ?? '' }}
+                  {{ noteOf(e) }}
                   @if (e.device) {
                     <span class="quiet">{{ t('log.by-device', { device: e.device }) }}</span>
                   }
@@ -216,13 +217,10 @@ export class CookPage {
   readonly plannedTotal = computed(() => this.cook()?.plan.steps.reduce((m, s) => m + s.minutes, 0) ?? 0);
   readonly plannedServe = computed(() => (this.cook()?.startedMs ?? 0) + this.plannedTotal() * 60_000);
   readonly happened = computed(
-    () => this.cook()?.events.filter((e) => !['done', 'gauge', 'timer-stop'].includes(e.kind)) ?? [],
+    () => this.cook()?.events.filter((e) => !['done', 'gauge-read', 'timer-stopped'].includes(e.kind)) ?? [],
   );
-  figure(e: StoredEvent): string {
-    if (e.value === undefined) return '';
-    const unit = { core: ' °C', weight: ' g', timer: ' min', rescued: ' min' }[e.kind as string] ?? '';
-    return `${this.fmt.number(e.value, e.kind === 'core' ? 1 : 0)}${unit}`;
-  }
+  figure = (e: CookEvent): string => eventFigure(e, this.fmt);
+  noteOf = eventNote;
   pattern = (k: RatingKey): string => patternOf(kinds[k]);
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 

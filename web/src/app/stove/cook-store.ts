@@ -1,9 +1,9 @@
-import { cookSchema, type Cook, type StoredEvent } from '@einkorn/core';
+import { cookEventSchema, cookSchema, upgradeEvents, type Cook, type CookEvent } from '@einkorn/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 interface Own extends DBSchema {
   cooks: { key: string; value: Cook };
-  taps: { key: string; value: { id: string; cookId: string; event: StoredEvent }; indexes: { cook: string } };
+  taps: { key: string; value: { id: string; cookId: string; event: CookEvent }; indexes: { cook: string } };
 }
 
 let opening: Promise<IDBPDatabase<Own>> | null = null;
@@ -31,7 +31,7 @@ const quietly = async <T>(work: () => Promise<T>, otherwise: T): Promise<T> => {
  * browser's simpler store holds a large text back for minutes, and a killed browser would take the taps with it.
  */
 export const cookStore = {
-  keepTap: (cookId: string, event: StoredEvent): Promise<void> =>
+  keepTap: (cookId: string, event: CookEvent): Promise<void> =>
     quietly(async () => {
       const tx = (await database()).transaction('taps', 'readwrite', { durability: 'strict' });
       await tx.store.put({ id: event.id, cookId, event });
@@ -50,13 +50,18 @@ export const cookStore = {
   /** A finished cook leaves the browser; its taps are with the server. */
   forgetCook: (id: string): Promise<void> => quietly(async () => (await database()).delete('cooks', id), undefined),
   /** The cook as this browser last knew it, and its taps that the server may not have, oldest first. */
-  held: (id: string): Promise<{ cook: Cook | null; unsent: StoredEvent[] }> =>
+  held: (id: string): Promise<{ cook: Cook | null; unsent: CookEvent[] }> =>
     quietly(
       async () => {
         const db = await database();
         const [raw, taps] = await Promise.all([db.get('cooks', id), db.getAllFromIndex('taps', 'cook', id)]);
         const cook = cookSchema.safeParse(raw);
-        const unsent = taps.map((t) => t.event).sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
+        const oldest = taps.map((t) => t.event).sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
+        // Taps that an older version of this page wrote and could not send are read as today's.
+        const unsent = upgradeEvents(oldest, cook.data?.events ?? []).flatMap((e) => {
+          const read = cookEventSchema.safeParse(e);
+          return read.success ? [read.data] : [];
+        });
         return { cook: cook.success ? cook.data : null, unsent };
       },
       { cook: null, unsent: [] },

@@ -1,4 +1,4 @@
-import type { Cook, StoredEvent } from '@einkorn/core';
+import type { Cook, CookEvent } from '@einkorn/core';
 
 /** What the devices of this cook showed last. */
 export interface Dials {
@@ -42,7 +42,7 @@ export function dialsAfter(d: Dials, r: StreamReading): Dials {
 }
 
 /** Who says that it burns, or puts it right, has seen it: the dial need not go on telling. */
-export function dialsSeen(d: Dials, told: readonly StoredEvent[]): Dials {
+export function dialsSeen(d: Dials, told: readonly CookEvent[]): Dials {
   const seen = told.some(
     (e) => e.device === undefined && (e.kind === 'burn' || e.kind === 'off-plan' || e.kind === 'rescued'),
   );
@@ -68,16 +68,4 @@ export function cookNow(
   if (!cook?.practice) return wallMs;
   if (clock) return Math.round(clock.atMs + Math.max(0, wallMs - clock.wallMs) * clock.speed);
   return cook.events.reduce((m, e) => Math.max(m, e.atMs), cook.startedMs);
-}
-
-/**
- * What the stream brings among what is here. New events are added at the end; the whole list, which comes at the start of
- * every connection, sets the order, and what the server does not know yet stays behind it.
- */
-export function merged(own: readonly StoredEvent[], heard: readonly StoredEvent[], whole: boolean): StoredEvent[] {
-  const missing = (from: readonly StoredEvent[], among: readonly StoredEvent[]): StoredEvent[] => {
-    const ids = new Set(among.map((e) => e.id));
-    return from.filter((e) => !ids.has(e.id));
-  };
-  return whole ? [...heard, ...missing(own, heard)] : [...own, ...missing(heard, own)];
 }

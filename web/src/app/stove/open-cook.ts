@@ -1,4 +1,4 @@
-import type { Cook, StoredEvent } from '@einkorn/core';
+import type { Cook, CookEvent } from '@einkorn/core';
 import type { Action } from '@ngrx/store';
 import { catchError, concat, from, map, of, switchMap, throwError, timeout, type Observable } from 'rxjs';
 import { failureOf, NoAnswer } from '../api/client';
@@ -7,7 +7,7 @@ import { StoveActions } from './stove.slice';
 /** What this browser kept of a cook: the cook as it last knew it, and taps that the server may not have. */
 export interface Held {
   cook: Cook | null;
-  unsent: StoredEvent[];
+  unsent: CookEvent[];
 }
 
 /** A disk that is slower than this is not waited for: its taps come after the screen. */

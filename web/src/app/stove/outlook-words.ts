@@ -1,5 +1,4 @@
-import { lockedAgain, type Cook, type Outlook, type CookTimeline, type StoredEvent } from '@einkorn/core';
-import { lidOf } from './panels';
+import type { Cook, CookTimeline, EventKind, Outlook, StepId } from '@einkorn/core';
 
 /** What the outlook of a running cook comes down to for the one who stands at it. */
 export interface OutlookWords {
@@ -17,33 +16,25 @@ export interface OutlookWords {
  * Sentence and tap of an outlook. After the lid was locked again the minutes follow from what has cooked, not from a pin;
  * in the first of two stages they are of a lid that is still to be locked, and nothing is to be taken yet. The hold can be
  * changed while it lasts, once.
- *
- * @param kept events that stand, of the run that is on
  */
-export function outlookWords(
-  o: Outlook,
-  cook: Cook,
-  timed: CookTimeline,
-  kept: readonly StoredEvent[],
-  nowMs: number,
-): OutlookWords {
-  const find = (id: string) => timed.steps.find((s) => s.step.id === id);
-  const told = (kind: StoredEvent['kind']): boolean => kept.some((e) => e.kind === kind);
-  const lid = lidOf(timed);
+export function outlookWords(o: Outlook, cook: Cook, timed: CookTimeline, nowMs: number): OutlookWords {
+  const find = (id: StepId) => timed.steps.find((s) => s.step.id === id);
+  const happened = (kind: EventKind): boolean => timed.ofRun.some((e) => e.kind === kind);
+  const { lid } = timed;
   const lidAhead = lid === 'first-heat';
   const up = find(lid);
   const hold = find('hold');
   const planned = (cook.plan.grain ?? cook.plan.pasta)?.sauce;
-  const opened = told('valve-open') || (find('first-vent')?.done ?? false);
+  const opened = happened('valve-open') || (find('first-vent')?.done ?? false);
   const canTake =
     o.holdChangeMin !== 0 &&
     !lidAhead &&
-    told('pin-up') &&
-    !told('hold-min') &&
+    happened('pin-up') &&
+    !happened('hold-changed') &&
     hold !== undefined &&
     nowMs < hold.endMs;
   return {
-    key: `outlook.${keyOf(o, lockedAgain(timed), lidAhead, opened)}`,
+    key: `outlook.${keyOf(o, timed.lockedAgain, lidAhead, opened)}`,
     // Against the plan of this run: a pot that was locked again comes up from warm.
     lateMin: up ? Math.round(((up.done ? up.endMs : nowMs) - up.startMs) / 60_000 - up.step.minutes) : 0,
     take: o.advice === 'first-short' ? (lidAhead && opened ? 'first' : null) : canTake ? 'hold' : null,

@@ -1,4 +1,4 @@
-import { cookTimeline, type Cook, type Lid, type CookTimeline } from '@einkorn/core';
+import { cookTimeline, type Cook, type CookTimeline } from '@einkorn/core';
 
 /** A cook that began longer ago than this is not of this evening; and so many others have room beside this one. */
 const eveningMs = 12 * 3_600_000;
@@ -19,7 +19,7 @@ export function otherPots(running: readonly Cook[], own: string, nowMs: number):
     .filter((c) => c.id !== own && c.practice === undefined && Math.abs(nowMs - c.startedMs) < eveningMs)
     .slice(0, mostOthers)
     .map((c) => {
-      const r = cookTimeline(c.plan.steps, c.startedMs, c.events, nowMs);
+      const r = cookTimeline(c, nowMs);
       const s = r.steps[r.current];
       return { id: c.id, title: c.dish.title, left: s ? s.startMs + s.step.minutes * 60_000 - nowMs : 0 };
     });
@@ -35,15 +35,9 @@ export function lidIsOn(timed: CookTimeline | null): boolean {
 /** Closing a pot again that stands open, min [common practice]. */
 export const lidBackMin = 1;
 
-/** The lid that is on or was last: of the first of two stages until the whole dish is under its own. */
-export function lidOf(timed: CookTimeline | null): Lid {
-  const lock = timed?.steps.find((s) => s.step.id === 'lock');
-  return timed?.steps.some((s) => s.step.stage === 'first') && !lock?.done ? 'first-heat' : 'heat-up';
-}
-
 /** Minutes since that lid was locked, for the questions of a rescue; 0 before. */
 export function sinceLidMin(timed: CookTimeline | null, nowMs: number): number {
-  const lid = lidOf(timed);
+  const lid = timed?.lid ?? 'heat-up';
   const heat = timed?.steps.find((s) => s.step.id === lid);
   const locked = timed?.steps.find((s) => s.step.id === (lid === 'first-heat' ? 'first-fill' : 'lock'))?.done;
   return heat && locked ? Math.max(0, (nowMs - heat.startMs) / 60_000) : 0;

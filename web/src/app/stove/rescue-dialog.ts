@@ -26,7 +26,7 @@ import { Format } from '../i18n/format';
 /** What was wrong in the words of the log, what is done about it, and what that does to the clock of the cook. */
 export interface PutRight {
   kind: 'burn' | 'off-plan';
-  note: string;
+  text: string;
   doing: string;
   clock: Detour | null;
 }
@@ -146,7 +146,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
             <p-button
               [label]="t('off.keep')"
               [disabled]="note().trim() === ''"
-              (onClick)="told.emit({ kind: 'off-plan', note: note().trim(), doing: '', clock: null })"
+              (onClick)="told.emit({ kind: 'off-plan', text: note().trim(), doing: '', clock: null })"
             />
             <p-button severity="secondary" [label]="t('off.stop')" (onClick)="stopped.emit()" />
           </p>
@@ -324,7 +324,7 @@ export class RescueDialog {
     const doing = m.steps.map((x) => this.word(`move.${x.code}`, this.params(x))).join(' ');
     this.told.emit({
       kind: s === 'burn-warning' ? 'burn' : 'off-plan',
-      note: `${this.word(`symptom.${s}`)}: ${doing}`.slice(0, 500),
+      text: `${this.word(`symptom.${s}`)}: ${doing}`.slice(0, 500),
       doing,
       clock,
     });

@@ -14,17 +14,19 @@ import { NgTemplateOutlet } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import {
   actualOf,
+  cookTimeline,
   curveFromTaps,
   endsSomething,
   firstCurveFromTaps,
-  cookTimeline,
+  isKind,
   runsByItself,
   schedule,
   type Cook,
   type Detour,
+  type EventKind,
+  type Happening,
   type Outcome,
   type Ratings,
-  type StoredEvent,
 } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -40,14 +42,14 @@ import { stoveFigure } from './stove-figure';
 import { cookNow } from './live';
 import { OutlookNote } from './outlook-note';
 import { outlookWords } from './outlook-words';
-import { lidBackMin, lidOf, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
+import { lidBackMin, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { stepParams } from './step-text';
-import { atGate, kept, nextTap, ownTimers, tapKeys } from './taps';
+import { atGate, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
-import { WriteDown, type Told } from './write-down';
+import { WriteDown } from './write-down';
 
 /** Who tapped the burning so shortly before the device told it has the rescue open already. */
 const justSeenMs = 120_000;
@@ -101,11 +103,11 @@ export class StovePage {
   readonly note = signal('');
   readonly ratings = signal<Ratings>({});
   /** the last reading of the thermometer stands in the field; the cook may write another */
-  readonly coreC = linkedSignal<number | null>(() => this.tapsKept().findLast((e) => e.kind === 'core')?.value ?? null);
+  readonly coreC = linkedSignal<number | null>(() => this.taps().findLast(isKind('probe-read'))?.coreC ?? null);
 
   readonly timed = computed(() => {
     const c = this.cook();
-    return c ? cookTimeline(c.plan.steps, c.startedMs, c.events, this.now()) : null;
+    return c ? cookTimeline(c, this.now()) : null;
   });
   readonly current = computed(() => {
     const r = this.timed();
@@ -142,13 +144,14 @@ export class StovePage {
     return c ? c.startedMs + c.plan.steps.reduce((m, s) => m + s.minutes, 0) * 60_000 : 0;
   });
   readonly lateMin = computed(() => Math.round((this.serveMs() - this.plannedServeMs()) / 60_000));
-  readonly whistles = computed(() => this.tapsKept().filter((e) => e.kind === 'whistle').length);
+  readonly whistles = computed(() => this.taps().filter((e) => e.kind === 'whistle').length);
   readonly number = computed(() => (this.timed()?.current ?? 0) + 1);
-  private readonly tapsKept = computed(() => kept(this.cook()?.events ?? []));
-  private readonly told = (kind: StoredEvent['kind']): boolean => this.tapsKept().some((e) => e.kind === kind);
-  readonly gate = computed(() => atGate(this.current(), this.timed(), this.tapsKept()));
-  readonly nextTap = computed(() => nextTap(this.current(), this.gate(), this.tapsKept()));
-  readonly ownTimers = computed(() => ownTimers(this.tapsKept(), this.now()));
+  /** What counts of the taps for the run that is on. */
+  private readonly taps = computed(() => this.timed()?.ofRun ?? []);
+  private readonly happened = (kind: EventKind): boolean => this.taps().some((e) => e.kind === kind);
+  readonly gate = computed(() => atGate(this.current(), this.timed(), this.taps()));
+  readonly nextTap = computed(() => nextTap(this.current(), this.gate(), this.taps()));
+  readonly ownTimers = computed(() => ownTimers(this.taps(), this.now()));
   private readonly running = this.store.selectSignal(stoveFeature.selectRunning);
   readonly others = computed(() => (this.practice() ? [] : otherPots(this.running(), this.id(), this.wall())));
   /** What the thermometer must show: of what this step is about, else of everything under the lid. */
@@ -162,9 +165,11 @@ export class StovePage {
     this.fmt.locale();
     return (this.cook()?.dish.ingredients ?? []).map((i) => this.words(`food.${i.food}`)).join(', ');
   });
-  readonly pinUpAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-up')?.atMs ?? null);
-  readonly pinDownAt = computed(() => this.tapsKept().find((e) => e.kind === 'pin-down')?.atMs ?? null);
-  readonly canUndo = computed(() => this.tapsKept().some(endsSomething));
+  readonly pinUpAt = computed(() => this.taps().find((e) => e.kind === 'pin-up')?.atMs ?? null);
+  readonly pinDownAt = computed(() => this.taps().find((e) => e.kind === 'pin-down')?.atMs ?? null);
+  /** What an undo takes back: the newest tap of this run that ended something. */
+  private readonly undoable = computed(() => this.taps().findLast(endsSomething) ?? null);
+  readonly canUndo = computed(() => this.undoable() !== null);
   readonly afterLid = computed(() => {
     const r = this.timed();
     return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
@@ -183,16 +188,14 @@ export class StovePage {
     const { lockMs, locked, planned, taps, lid } = untracked(() => this.run(c));
     const coming = this.outlook()?.curve ?? null;
     const ahead = lid === 'heat-up' ? coming : null;
-    const needle = c.events.filter(
-      (e) => e.kind === 'gauge' && e.value !== undefined && e.atMs >= lockMs && e.atMs <= now,
-    );
+    const needle = c.events.filter(isKind('gauge-read')).filter((e) => e.atMs >= lockMs && e.atMs <= now);
     return () =>
       stoveFigure(
         {
           plan: { ...planned, altitudeM: c.plan.pot.altitudeM },
           taps,
           ahead,
-          needle: needle.map((e) => ({ ms: e.atMs, kpa: e.value! })),
+          needle: needle.map((e) => ({ ms: e.atMs, kpa: e.gaugeKpa })),
         },
         { lockMs, nowMs: now, locked },
         this.words,
@@ -257,7 +260,7 @@ export class StovePage {
   title(): string {
     const s = this.current();
     if (!s) return '';
-    if ((s.step.id === 'vent' || s.step.id === 'first-vent') && this.told('valve-open'))
+    if ((s.step.id === 'vent' || s.step.id === 'first-vent') && this.happened('valve-open'))
       return this.words('stove.venting');
     return this.words(`step.${s.step.text}.title`, this.params());
   }
@@ -267,25 +270,26 @@ export class StovePage {
   }
   byItself = runsByItself;
 
-  private send(kind: StoredEvent['kind'], more: Partial<StoredEvent> = {}): void {
+  private send(what: Happening): void {
     const atMs = cookNow(this.cook(), this.practiceClock(), Date.now());
     const id = `${Date.now()}-${Math.random().toString(36).slice(2, 10)}`;
-    this.store.dispatch(StoveActions.tap({ event: { id, kind, atMs, ...more } }));
+    this.store.dispatch(StoveActions.tap({ event: { id, atMs, ...what } }));
   }
   done(): void {
     const s = this.current();
     if (!s) return;
     const next = this.nextTap();
     if (next === 'thermometer') this.dialog.set('thermometer');
-    else if (next !== 'done') this.send(next);
-    else if (s.step.expects) this.send(s.step.expects);
-    else this.send('done', { step: s.step.id });
+    else if (next !== 'done') this.send({ kind: next });
+    else if (s.step.expects) this.send({ kind: s.step.expects });
+    else this.send({ kind: 'done', stepId: s.step.id });
   }
   tap(kind: 'pin-up' | 'pin-down' | 'whistle'): void {
-    this.send(kind);
+    this.send({ kind });
   }
   undo(): void {
-    this.send('undo');
+    const target = this.undoable();
+    if (target) this.send({ kind: 'undone', targetId: target.id });
   }
   /** The whole lower half is the next step: for a wet hand that cannot aim. A wait is not ended by a stray touch. */
   lower(e: MouseEvent): void {
@@ -295,12 +299,12 @@ export class StovePage {
     if (at.closest('button, a, input, textarea, [role="dialog"], .p-dialog-mask, p-selectbutton')) return;
     this.done();
   }
-  writeDown(x: Told): void {
-    this.send(x.kind, { ...(x.value === undefined ? {} : { value: x.value }), ...(x.note ? { note: x.note } : {}) });
+  writeDown(what: Happening): void {
+    this.send(what);
     this.dialog.set(null);
   }
   stopTimer(id: string): void {
-    this.send('timer-stop', { note: id });
+    this.send({ kind: 'timer-stopped', timerId: id });
   }
   measure(what: 'temperature' | 'weight'): void {
     this.store.dispatch(StoveActions.measureAsked({ what }));
@@ -317,38 +321,34 @@ export class StovePage {
   /** The thermometer's step ends with a number, or with the word that it was skipped. */
   measured(value: number | null): void {
     const s = this.current();
-    if (value === null) this.send('thermometer-skipped');
-    else this.send('core', { value });
-    if (s) this.send('done', { step: s.step.id });
+    if (value === null) this.send({ kind: 'thermometer-skipped' });
+    else this.send({ kind: 'probe-read', coreC: value });
+    if (s) this.send({ kind: 'done', stepId: s.step.id });
     this.dialog.set(null);
   }
-  tooCold(value: number): void {
-    this.send('core', { value });
+  tooCold(coreC: number): void {
+    this.send({ kind: 'probe-read', coreC });
     this.dialog.set('meat-under');
   }
   /** What was wrong is written down; what is done about it goes into the clock of this cook. */
   tell(x: PutRight): void {
-    this.send(x.kind, x.note ? { note: x.note.slice(0, 500) } : {});
+    this.send({ kind: x.kind, ...(x.text ? { text: x.text.slice(0, 500) } : {}) });
     if (x.clock) this.rescued(x.clock, x.doing);
     this.dialog.set(null);
   }
   /** What is done about it, and its time, as one event. */
   private rescued({ minutes, holdMin, addMl, lid }: Detour, doing: string): void {
-    this.send('rescued', {
-      value: minutes,
-      note: doing.slice(0, 500),
-      ...(holdMin === undefined ? {} : { holdMin }),
-      ...(addMl === undefined ? {} : { addMl }),
-      ...(lid === undefined ? {} : { step: lid }),
-    });
+    const lockedAgain =
+      holdMin === undefined ? {} : { lockedAgain: { lid: lid ?? ('heat-up' as const), holdMin, addMl: addMl ?? 0 } };
+    this.send({ kind: 'rescued', minutes, text: doing.slice(0, 500), ...lockedAgain });
   }
   /** Minutes under the lid, for the questions of a rescue. */
   readonly sinceLidMin = computed(() => sinceLidMin(this.timed(), this.now()));
   /** The lid that a rescue speaks of. */
-  readonly lid = computed(() => lidOf(this.timed()));
+  readonly lid = computed(() => this.timed()?.lid ?? 'heat-up');
   readonly outlookWords = computed(() => {
     const [o, c, timed] = [this.outlook(), this.cook(), this.timed()];
-    return o && c && timed ? outlookWords(o, c, timed, this.tapsKept(), this.now()) : null;
+    return o && c && timed ? outlookWords(o, c, timed, this.now()) : null;
   });
   /** A first stage that was ended early goes back under its lid for what it lacks. */
   takeFirst(holdMin: number): void {
@@ -356,7 +356,7 @@ export class StovePage {
     this.rescued({ minutes: lidBackMin, holdMin, lid: 'first-heat' }, note);
   }
   takeHold(holdMin: number): void {
-    this.send('hold-min', { note: String(holdMin) });
+    this.send({ kind: 'hold-changed', holdMin });
   }
   setSound(on: boolean): void {
     this.store.dispatch(StoveActions.sound({ on }));
@@ -383,7 +383,7 @@ export class StovePage {
     if (e.key === ' ') {
       e.preventDefault();
       if (!e.repeat) this.done();
-    } else if (plain && tap) this.send(tap);
+    } else if (plain && tap) this.send({ kind: tap });
     else if (plain && e.key.toLowerCase() === 'n') this.dialog.set('write');
     else if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && this.canUndo()) {
       e.preventDefault();

@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { kitchenSchema, realityOf, type Cook, type Reality, type StoredEvent } from '@einkorn/core';
+import { kitchenSchema, realityOf, type Cook, type Reality, type CookEvent } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store, type Action } from '@ngrx/store';
@@ -109,7 +109,7 @@ const newsOf = (id: string): Observable<Action> =>
     const stream = new EventSource(`/api/cooks/${encodeURIComponent(id)}/stream?ngsw-bypass=true`);
     const on = (name: string, action: (data: never) => Action): void =>
       stream.addEventListener(name, (e: MessageEvent<string>) => out.next(action(JSON.parse(e.data) as never)));
-    on('events', (d: { events: StoredEvent[]; all?: boolean }) => StoveActions.eventsHeard(d));
+    on('events', (d: { events: CookEvent[]; all?: boolean }) => StoveActions.eventsHeard(d));
     on('clock', (d: { atMs: number; speed: number }) =>
       StoveActions.clockHeard({ clock: { ...d, wallMs: Date.now() } }),
     );
@@ -205,7 +205,7 @@ export const send = createEffect(
         api.addEvents(s.cook!.id, s.unsent).pipe(
           // A network that swallows the request must not hold the next one back; a second sending doubles nothing.
           timeout({ first: sendMs, with: () => throwError(() => new NoAnswer()) }),
-          map(() => StoveActions.sent({ ids: s.unsent.map((e) => e.id) })),
+          map(({ events }) => StoveActions.sent({ ids: s.unsent.map((e) => e.id), events })),
           catchError((e: unknown) => of(StoveActions.sendFailed({ failure: failureOf(e) }))),
         ),
       ),
@@ -221,7 +221,7 @@ export const finish = createEffect(
       concatMap(([{ finishedMs, outcome }, s]) => {
         const cook = s.cook;
         if (!cook) return of();
-        const sent = s.unsent.length > 0 ? api.addEvents(cook.id, s.unsent) : of(cook);
+        const sent: Observable<unknown> = s.unsent.length > 0 ? api.addEvents(cook.id, s.unsent) : of(null);
         return sent.pipe(
           concatMap(() => api.finishCook(cook.id, { finishedMs, outcome })),
           map((done) => StoveActions.finished({ cook: done })),

@@ -1,7 +1,7 @@
-import type { Cook, Outcome, Outlook, StoredEvent } from '@einkorn/core';
+import { inOrder, type Cook, type CookEvent, type Outcome, type Outlook } from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { Failure } from '../api/client';
-import { dialsAfter, dialsSeen, merged, noDials, type Dials, type PracticeClock, type StreamReading } from './live';
+import { dialsAfter, dialsSeen, noDials, type Dials, type PracticeClock, type StreamReading } from './live';
 
 export const StoveActions = createActionGroup({
   source: 'Stove',
@@ -11,14 +11,14 @@ export const StoveActions = createActionGroup({
     'Search Failed': props<{ failure: Failure }>(),
     'Running Found': props<{ cooks: Cook[] }>(),
     /** `fromServer`: what the cook holds is confirmed; from this browser the unsent taps are among its events */
-    Opened: props<{ cook: Cook; unsent: StoredEvent[]; fromServer: boolean }>(),
+    Opened: props<{ cook: Cook; unsent: CookEvent[]; fromServer: boolean }>(),
     /** taps that this browser's disk gave late */
-    'Unsent Found': props<{ cookId: string; unsent: StoredEvent[] }>(),
+    'Unsent Found': props<{ cookId: string; unsent: CookEvent[] }>(),
     Failed: props<{ failure: Failure }>(),
     /** a tap or a tick; it counts once it is on this browser's disk, and is sent when the server answers */
-    Tap: props<{ event: StoredEvent }>(),
-    'Tap Kept': props<{ event: StoredEvent }>(),
-    Sent: props<{ ids: string[] }>(),
+    Tap: props<{ event: CookEvent }>(),
+    'Tap Kept': props<{ event: CookEvent }>(),
+    Sent: props<{ ids: string[]; events: CookEvent[] }>(),
     'Send Failed': props<{ failure: Failure }>(),
     Finish: props<{ finishedMs: number; outcome: Outcome }>(),
     Finished: props<{ cook: Cook }>(),
@@ -29,7 +29,7 @@ export const StoveActions = createActionGroup({
     /** nobody looks at this cook on this page any more */
     Left: emptyProps(),
     /** from another screen, from a device, or our own come back */
-    'Events Heard': props<{ events: StoredEvent[]; all?: boolean }>(),
+    'Events Heard': props<{ events: CookEvent[]; all?: boolean }>(),
     'Clock Heard': props<{ clock: PracticeClock }>(),
     'Reading Heard': props<{ reading: StreamReading }>(),
     'Finished Elsewhere': props<{ finishedMs: number }>(),
@@ -41,7 +41,7 @@ export const StoveActions = createActionGroup({
 export interface StoveState {
   cook: Cook | null;
   /** events that the server has not confirmed */
-  unsent: StoredEvent[];
+  unsent: CookEvent[];
   running: Cook[];
   searched: boolean;
   failure: Failure | null;
@@ -80,7 +80,7 @@ export const stoveReducer = createReducer<StoveState>(
     const missing = unsent.filter((e) => !known.has(e.id));
     return {
       ...s,
-      cook: { ...cook, events: [...cook.events, ...missing] },
+      cook: { ...cook, events: inOrder(cook.events, missing) },
       unsent: fromServer ? missing : unsent,
       failure: null,
     };
@@ -91,7 +91,7 @@ export const stoveReducer = createReducer<StoveState>(
     const missing = unsent.filter((e) => !known.has(e.id));
     return {
       ...s,
-      cook: { ...s.cook, events: merged(s.cook.events, missing, false) },
+      cook: { ...s.cook, events: inOrder(s.cook.events, missing) },
       unsent: [...s.unsent, ...missing],
     };
   }),
@@ -106,8 +106,9 @@ export const stoveReducer = createReducer<StoveState>(
         }
       : s,
   ),
-  on(StoveActions.sent, (s, { ids }) => ({
+  on(StoveActions.sent, (s, { events, ids }) => ({
     ...s,
+    cook: s.cook && { ...s.cook, events: inOrder(s.cook.events, events) },
     unsent: s.unsent.filter((e) => !ids.includes(e.id)),
     offline: false,
   })),
@@ -121,7 +122,7 @@ export const stoveReducer = createReducer<StoveState>(
     const heard = new Set(events.map((e) => e.id));
     return {
       ...s,
-      cook: { ...s.cook, events: merged(s.cook.events, events, all === true) },
+      cook: { ...s.cook, events: inOrder(s.cook.events, events) },
       unsent: s.unsent.filter((e) => !heard.has(e.id)),
       dials: all === true ? s.dials : dialsSeen(s.dials, events),
     };

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { StoredEvent } from '@einkorn/core';
+import { isKind, type CookEvent } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
@@ -98,7 +98,7 @@ import { InputNumber } from 'primeng/inputnumber';
 })
 export class ThermometerDialog {
   /** what was measured so far in this cook */
-  readonly events = input.required<readonly StoredEvent[]>();
+  readonly events = input.required<readonly CookEvent[]>();
   readonly minimumC = input.required<number>();
   readonly devices = input.required<boolean>();
   readonly measured = output<number>();
@@ -108,7 +108,10 @@ export class ThermometerDialog {
   readonly closed = output();
   /** the last reading of a device fills the field; the cook may write another */
   readonly value = linkedSignal<number | null>(
-    () => this.events().findLast((e) => e.kind === 'core' && e.device !== undefined)?.value ?? null,
+    () =>
+      this.events()
+        .filter(isKind('probe-read'))
+        .findLast((e) => e.device !== undefined)?.coreC ?? null,
   );
   readonly under = computed(() => this.value() !== null && this.value()! < this.minimumC());
 }

@@ -1,17 +1,16 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { StoredEvent } from '@einkorn/core';
+import type { CookEvent, EventKind, Happening } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { InputNumber } from 'primeng/inputnumber';
 import { InputText } from 'primeng/inputtext';
+import { eventFigure, eventNote } from '../i18n/event-words';
 import { Format } from '../i18n/format';
 
-export type Told = Pick<StoredEvent, 'kind' | 'value' | 'note'>;
 const moments = ['heat-on', 'hot', 'countdown', 'whistle', 'valve-open'] as const;
 const mostTimerMin = 600;
-const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', weight: ' g', timer: ' min' };
 
 /** Whatever else happened: a moment, a measured value, a word, a timer of one's own. One tap each, with its time. */
 @Component({
@@ -30,14 +29,14 @@ const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', wei
       >
         <div class="moments">
           @for (m of moments; track m) {
-            <button type="button" [attr.data-moment]="m" (click)="told.emit({ kind: m })">
+            <button type="button" [attr.data-moment]="m" (click)="happened.emit({ kind: m })">
               <strong>{{ t('write.' + m) }}</strong>
               <kbd aria-hidden="true">{{ t('write.key-' + m) }}</kbd>
             </button>
           }
         </div>
         <div class="values">
-          <label for="wd-core">{{ t('write.core') }}</label>
+          <label for="wd-core">{{ t('write.probe-read') }}</label>
           <p-inputnumber
             inputId="wd-core"
             suffix=" °C"
@@ -49,12 +48,12 @@ const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', wei
             [inputStyle]="{ width: '8rem' }"
           />
           <span class="two">
-            <p-button [label]="t('write.keep')" [disabled]="core() === null" (onClick)="value('core', core())" />
+            <p-button [label]="t('write.keep')" [disabled]="core() === null" (onClick)="keepCore()" />
             @if (devices()) {
               <p-button severity="secondary" [label]="t('write.read')" (onClick)="measure.emit('temperature')" />
             }
           </span>
-          <label for="wd-weight">{{ t('write.weight') }}</label>
+          <label for="wd-weight">{{ t('write.weight-read') }}</label>
           <p-inputnumber
             inputId="wd-weight"
             suffix=" g"
@@ -65,12 +64,12 @@ const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', wei
             [inputStyle]="{ width: '8rem' }"
           />
           <span class="two">
-            <p-button [label]="t('write.keep')" [disabled]="weight() === null" (onClick)="value('weight', weight())" />
+            <p-button [label]="t('write.keep')" [disabled]="weight() === null" (onClick)="keepWeight()" />
             @if (devices()) {
               <p-button severity="secondary" [label]="t('write.read')" (onClick)="measure.emit('weight')" />
             }
           </span>
-          <label for="wd-timer">{{ t('write.timer') }}</label>
+          <label for="wd-timer">{{ t('write.timer-started') }}</label>
           <span class="two">
             <input
               pInputText
@@ -91,13 +90,13 @@ const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', wei
               [inputStyle]="{ width: '6.5rem' }"
             />
           </span>
-          <p-button [label]="t('write.start')" [disabled]="!minutes()" (onClick)="timer(t('write.timer'))" />
-          <label for="wd-note">{{ t('write.note') }}</label>
+          <p-button [label]="t('write.start')" [disabled]="!minutes()" (onClick)="timer(t('write.timer-started'))" />
+          <label for="wd-note">{{ t('write.noted') }}</label>
           <input pInputText id="wd-note" maxlength="500" [ngModel]="note()" (ngModelChange)="note.set($event)" />
           <p-button
             [label]="t('write.keep')"
             [disabled]="!note().trim()"
-            (onClick)="told.emit({ kind: 'note', note: note().trim() })"
+            (onClick)="happened.emit({ kind: 'noted', text: note().trim() })"
           />
         </div>
         @if (log().length > 0) {
@@ -173,10 +172,10 @@ const suffix: Partial<Record<StoredEvent['kind'], string>> = { core: ' °C', wei
   `,
 })
 export class WriteDown {
-  readonly events = input.required<readonly StoredEvent[]>();
+  readonly events = input.required<readonly CookEvent[]>();
   /** devices take part, so thermometer and scale can be asked */
   readonly devices = input.required<boolean>();
-  readonly told = output<Told>();
+  readonly happened = output<Happening>();
   readonly measure = output<'temperature' | 'weight'>();
   readonly closed = output();
   readonly fmt = inject(Format);
@@ -188,22 +187,30 @@ export class WriteDown {
   readonly name = signal('');
   readonly note = signal('');
 
-  value(kind: 'core' | 'weight', value: number | null): void {
-    if (value !== null) this.told.emit({ kind, value });
+  keepCore(): void {
+    const coreC = this.core();
+    if (coreC !== null) this.happened.emit({ kind: 'probe-read', coreC });
+  }
+  keepWeight(): void {
+    const grams = this.weight();
+    if (grams !== null) this.happened.emit({ kind: 'weight-read', grams });
   }
   timer(unnamed: string): void {
-    const min = this.minutes();
-    if (min) this.told.emit({ kind: 'timer', value: min, note: this.name().trim() || unnamed });
+    const minutes = this.minutes();
+    if (minutes) this.happened.emit({ kind: 'timer-started', minutes, name: this.name().trim() || unnamed });
   }
-  log(): StoredEvent[] {
-    const worth = new Set(['heat-on', 'hot', 'countdown', 'whistle', 'valve-open', 'core', 'weight', 'note', 'timer']);
+  log(): CookEvent[] {
+    const worth = new Set<EventKind>([
+      ...moments,
+      ...(['probe-read', 'weight-read', 'noted', 'timer-started'] as const),
+    ]);
     return this.events()
       .filter((e) => worth.has(e.kind))
       .slice(-12);
   }
-  line(e: StoredEvent, t: (key: string) => string): string {
-    const value =
-      e.value === undefined ? '' : ` ${this.fmt.number(e.value, e.kind === 'core' ? 1 : 0)}${suffix[e.kind] ?? ''}`;
-    return `${this.fmt.time(e.atMs)} ${t(`write.${e.kind}`)}${value}${e.note ? ` “${e.note}”` : ''}`;
+  line(e: CookEvent, t: (key: string) => string): string {
+    const note = eventNote(e);
+    const said = [this.fmt.time(e.atMs), t(`write.${e.kind}`), eventFigure(e, this.fmt), note ? `“${note}”` : ''];
+    return said.filter(Boolean).join(' ');
   }
 }
