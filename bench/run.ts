@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Bench } from 'tinybench';
 import {
+  cookTimeline,
   donenessMap,
   equalise,
   evaluate,
@@ -10,6 +11,7 @@ import {
   readDish,
   readKitchen,
   uncertainty,
+  type CookEvent,
   type Dish,
 } from '@einkorn/core';
 import { atEqualError, ours, solver } from './odex';
@@ -57,6 +59,27 @@ const pot = await time(
 print('an hour of one pot', pot);
 console.log(
   `\nworst error: ours ${equal.oursK.toFixed(3)} K, odex ${equal.solverK.toFixed(3)} K at a tolerance of ${equal.tolerance}; ours is ${(pot[1]!.p50 / pot[0]!.p50).toFixed(0)} times as fast`,
+);
+
+// A tick of the Stove: the clock of a cook with a hundred events, as it is and with everything read anew.
+const evening = plan(dishOf('turkey-leek-lemon'), kitchen);
+const locked = evening.steps.findIndex((s) => s.id === 'lock') + 1;
+const events: CookEvent[] = evening.steps
+  .slice(0, locked)
+  .map((s, i): CookEvent => ({ id: s.id, kind: 'done', stepId: s.id, atMs: i * 60_000 }));
+while (events.length < 100)
+  events.push({ id: `g${events.length}`, kind: 'gauge-read', gaugeKpa: 70, atMs: events.length * 60_000 });
+const soFar = { plan: evening, startedMs: 0, events };
+const tick = await time(
+  {
+    'a tick, 100 events': () => void cookTimeline(soFar, 4_000_000),
+    'the same list read anew': () => void cookTimeline({ ...soFar, events: [...events] }, 4_000_000),
+  },
+  5000,
+);
+print('the clock of a running cook', tick);
+console.log(
+  `\na tick takes ${(1000 * tick[0]!.p50).toFixed(1)} us at the median, ${(1000 * tick[0]!.p99).toFixed(1)} us at p99`,
 );
 
 const solve: Record<string, () => void> = {};

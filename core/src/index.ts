@@ -32,6 +32,7 @@ export { starchOf, stopCount, worstMeat, type Starch } from './plan/verdict';
 export { plan, evaluate, type PlanOptions } from './plan/plan';
 export { solvePlan } from './plan/solve-plan';
 export { nearOf } from './plan/near';
+export { checkPlanOf, isPlanOf } from './plan/made-for';
 export type { Near } from './plan/search';
 export { card } from './plan/card';
 export { compareSchools, type School } from './plan/schools';

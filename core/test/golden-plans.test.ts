@@ -13,7 +13,7 @@ const file = join(__dirname, 'golden', 'plans.json');
 const digits = (_key: string, v: unknown): unknown => (typeof v === 'number' ? Number(v.toPrecision(6)) : v);
 
 /** The plan without its long curves and without words: what a cook acts on. */
-function figures({ curve, warnings, decided: _decided, ...p }: Plan): unknown {
+function figures({ curve, warnings, decided: _decided, madeFor: _madeFor, ...p }: Plan): unknown {
   return JSON.parse(
     JSON.stringify(
       {

@@ -58,7 +58,7 @@ test('a whole cook on the simulated devices: pin, needle and release arrive by t
   await noBarriers(page);
   await expect(page.locator('[data-tap="pin-up"]')).toContainText('tapped', { timeout: 30_000 });
   await expect.poll(() => kinds(page), { timeout: 20_000 }).toContain('countdown');
-  await expect.poll(() => kinds(page)).toContain('gauge');
+  await expect.poll(() => kinds(page)).toContain('gauge-read');
   await toTheTable(page);
   await expect(page.getByText('Looking back at the practice')).toBeVisible();
   await expect(page.locator('ek-look-back')).toContainText('The food would have been');

@@ -138,6 +138,13 @@ describe('cooks', () => {
     expect(read.outcome).toEqual({ ratings: { grain: 2 }, coreC: 86 });
     expect(actualOf(read).toPinMin).toBeCloseTo(9, 5);
   });
+  test('a plan of another dish is refused with a sentence', async () => {
+    const { dish } = await turkey();
+    const cook = { ...(await startCook('turkey-leek-lemon')), id: 'mixed', dish: { ...dish, serves: dish.serves + 1 } };
+    const r = await api.post('/api/cooks').send(cook);
+    expect([r.status, r.body.code]).toEqual([400, 'plan-of-another-dish']);
+    expect(r.body.detail).toContain('Plan the dish again');
+  });
   test('starting the same cook twice is one cook', async () => {
     const cook = await startCook('turkey-leek-lemon');
     const before = (await api.get('/api/cooks')).body.length;

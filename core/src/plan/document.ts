@@ -192,6 +192,8 @@ const bandSchema = z.enum(['hard', 'firm', 'fluffy', 'soft', 'mushy']);
 export const planSchema = z.object({
   format: z.literal(planFormat),
   mode: z.enum(['solve', 'evaluate']),
+  /** mark of the dish and the kitchen that it was made for; not in plans made before it was known */
+  madeFor: text.optional(),
   title: text,
   family: text,
   serves: num,

@@ -5,6 +5,7 @@ import { Problem } from '../problem';
 import { assemble } from './assemble';
 import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
+import { marked } from './made-for';
 import { waysOut } from './mend';
 import type { Near } from './search';
 import { solvePlan } from './solve-plan';
@@ -25,7 +26,7 @@ export interface PlanOptions {
 export function plan(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}), options: PlanOptions = {}): Plan {
   if (options.mode === 'evaluate') return evaluate(dish, kitchen, options);
   const solved = solvePlan(dish, kitchen, options);
-  return { ...solved, proposals: waysOut(dish, kitchen, solved) };
+  return marked({ ...solved, proposals: waysOut(dish, kitchen, solved) }, dish, kitchen);
 }
 
 /** What the cook's own numbers (`asCooked`) will give. Throws Problem `as-cooked-missing` when there are none. */
@@ -53,7 +54,7 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
     const factor = Math.min(2, Math.max(0.5, own / 60 / as.minutesToPressure));
     cooked = cook({ ...b, pot: { ...b.pot, efficiency: b.pot.efficiency * factor } });
   }
-  return assemble({
+  const p = assemble({
     cooked,
     mode: 'evaluate',
     texture,
@@ -63,6 +64,7 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
     topUpMl: as.topUpMl ?? 0,
     heldPasta: null,
   });
+  return marked(p, dish, kitchen);
 }
 
 /** The bench behind a first stage as it was cooked. */

@@ -1,6 +1,14 @@
 import { Router } from 'express';
 import * as z from 'zod';
-import { cookEventSchema, cookSchema, outcomeSchema, problemOf, upgradeEvents, type Cook } from '@einkorn/core';
+import {
+  checkPlanOf,
+  cookEventSchema,
+  cookSchema,
+  outcomeSchema,
+  problemOf,
+  upgradeEvents,
+  type Cook,
+} from '@einkorn/core';
 import { debrief, drawFaults } from '@einkorn/devices';
 import type { Bus } from '../live/bus';
 import { openStream } from '../live/stream';
@@ -48,6 +56,7 @@ export function cookRoutes(store: Store, bus: Bus): Router {
   r.get('/:id', async (req, res) => void res.json(await getCook(store, req.params.id)));
   r.post('/', async (req, res) => {
     const cook = read(cookSchema, req.body, 'The cook cannot be started.');
+    checkPlanOf(cook.plan, cook.dish);
     if (cook.practice?.surprise)
       cook.practice.faults = drawFaults(cook.practice.seed, cook.plan.program.whistles !== undefined);
     await addCook(store, cook);

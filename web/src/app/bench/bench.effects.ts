@@ -10,11 +10,13 @@ import {
   concatMap,
   debounceTime,
   distinctUntilChanged,
+  exhaustMap,
   filter,
   map,
   merge,
   of,
   switchMap,
+  take,
   tap,
 } from 'rxjs';
 import { Api, failureOf } from '../api/client';
@@ -22,7 +24,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { newCook } from '../state/new-cook';
 import { PlanProblem, Planner } from '../workers/planner';
 import { lastTime } from './last-time';
-import { BenchActions, benchFeature, type AsideKey } from './bench.slice';
+import { BenchActions, benchFeature, type AsideKey, type BenchState } from './bench.slice';
 import { withOverrides } from './edits';
 import { Drafts } from './drafts';
 
@@ -44,9 +46,14 @@ export const open = createEffect(
 
 /** A small change of the dish leaves the program where it was, in the same kitchen. */
 const nearOfLast = (plan: Plan | null, plannedDish: Dish | null, dish: Dish, kitchen: Kitchen): Near | null =>
-  plan && plannedDish && plan.pot.id === kitchen.potId && plan.pot.altitudeM === kitchen.altitudeM
-    ? nearOf(plan, plannedDish, dish)
-    : null;
+  plan && plannedDish && isOfKitchen(plan, kitchen) ? nearOf(plan, plannedDish, dish) : null;
+
+const isOfKitchen = (plan: Plan, kitchen: Kitchen): boolean =>
+  plan.pot.id === kitchen.potId && plan.pot.altitudeM === kitchen.altitudeM;
+
+/** Is the plan that of the dish on the bench, in this kitchen? */
+const isFresh = (s: Pick<BenchState, 'dish' | 'plan' | 'plannedDish'>, kitchen: Kitchen): boolean =>
+  s.plannedDish === s.dish && s.plan !== null && isOfKitchen(s.plan, kitchen);
 
 /** A new verdict for every change of the dish or the kitchen, while the cook types. */
 export const planNow = createEffect(
@@ -258,21 +265,29 @@ export const save = createEffect(
   { functional: true },
 );
 
-/** The plan as it stands becomes a cook; the Stove finds it by its id. */
+/** The plan of the dish as it now stands becomes a cook; one that is still being made is waited for. The Stove finds it by its id. */
 export const cookNow = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api), router = inject(Router)) =>
     actions.pipe(
       ofType(BenchActions.cookNow),
-      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
-      concatMap(([{ nowMs, practice }, s]) => {
-        if (!s.dish || !s.plan) return of();
-        const cook = newCook(s.id, s.dish, s.plan, nowMs, practice);
-        return api.startCook(cook).pipe(
-          tap(() => void router.navigate(['/stove', cook.id])),
-          switchMap(() => of()),
-          catchError((e: unknown) => of(BenchActions.cookFailed({ failure: failureOf(e) }))),
-        );
-      }),
+      exhaustMap(({ nowMs, practice }) =>
+        combineLatest([
+          store.select(benchFeature.selectBenchState),
+          store.select(kitchenFeature.selectKitchen),
+        ]).pipe(
+          filter(([s, kitchen]) => s.dish === null || s.problem !== null || isFresh(s, kitchen)),
+          take(1),
+          switchMap(([s]) => {
+            if (!s.dish || !s.plan || s.problem) return of();
+            const cook = newCook(s.id, s.dish, s.plan, nowMs, practice);
+            return api.startCook(cook).pipe(
+              tap(() => void router.navigate(['/stove', cook.id])),
+              switchMap(() => of()),
+              catchError((e: unknown) => of(BenchActions.cookFailed({ failure: failureOf(e) }))),
+            );
+          }),
+        ),
+      ),
     ),
   { functional: true },
 );
