@@ -27,7 +27,7 @@ const benchWith = (x: Partial<BenchState>, of: Kitchen = kitchen): object => ({
   [benchFeature.name]: { ...benchFeature.reducer(undefined, { type: '-' }), id: 'd', ...x },
   [kitchenFeature.name]: { kitchen: of, loaded: true, saving: false, failure: null },
 });
-const asActions = (actions: Subject<Action>): Actions => actions as unknown as Actions;
+const asActions = (actions: Subject<Action>): Actions => actions;
 
 describe('cook this now', () => {
   const start = (state: BehaviorSubject<object>) => {
