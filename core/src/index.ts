@@ -40,7 +40,7 @@ export { donenessMap, type DonenessMap } from './plan/map';
 export { uncertainty, type Uncertainty } from './plan/uncertainty';
 export { equalise, strugglers, type Proposal } from './plan/equalise';
 export { ratios, type Ratios } from './plan/ratios';
-export { coolLayer, crustFor, deepestLayerMm, slurryFor } from './plan/keep';
+export { coolLayer, crustFor, deepestLayerMm, slurryFor } from './plan/leftovers';
 export { calendar } from './cook/calendar';
 export { schedule, type Schedule } from './cook/schedule';
 export { evening, type Clash, type Evening, type EveningDish, type EveningTask, type PlacedDish } from './cook/evening';

@@ -4,7 +4,7 @@ import { rate } from '../src/grain/rate';
 import { afterPlan, isBigBatch } from '../src/plan/after';
 import { setBench } from '../src/plan/bench';
 import { sharesWater } from '../src/plan/gather';
-import { slurryFor } from '../src/plan/keep';
+import { slurryFor } from '../src/plan/leftovers';
 import type { GrainOutcome } from '../src/plan/water';
 import { evaporationKgPerS } from '../src/pot/open';
 import { baseAreaCm2, pots } from '../src/pot/profile';

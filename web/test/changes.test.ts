@@ -14,7 +14,7 @@ import {
   withRemedy,
   withServeShift,
 } from '../src/app/bench/edits';
-import { trialOf, type SheetName } from '../src/app/bench/tries';
+import { trialOf, type SheetName } from '../src/app/bench/one-change';
 import en from '../src/app/i18n/en.json';
 import { differences } from '../src/app/ui/differences';
 

@@ -43,9 +43,9 @@ export interface CookSoFar {
  * @param nowMs the clock, ms since the epoch
  */
 export function cookTimeline(cook: CookSoFar, nowMs: number): CookTimeline {
-  const told = toldBy(cook);
-  const timed = layOut(told, cook.startedMs, nowMs);
-  const { standing, ofRun } = told;
+  const all = factsOf(cook);
+  const timed = layOut(all, cook.startedMs, nowMs);
+  const { standing, ofRun } = all;
   const now = timed.steps[timed.current];
   const lock = timed.steps.find((s) => s.step.id === 'lock');
   return {
@@ -60,7 +60,7 @@ export function cookTimeline(cook: CookSoFar, nowMs: number): CookTimeline {
 }
 
 /** All that a list of events says, before a clock is looked at. */
-interface Told {
+interface EventFacts {
   standing: readonly CookEvent[];
   ofRun: readonly CookEvent[];
   steps: readonly Step[];
@@ -70,20 +70,21 @@ interface Told {
   heatOnMs: number | undefined;
 }
 
-const known = new WeakMap<readonly CookEvent[], { steps: readonly Step[]; startedMs: number; told: Told }>();
+/** What was read of a list of events, for the steps and the beginning that it was read with. */
+const cache = new WeakMap<readonly CookEvent[], { steps: readonly Step[]; startedMs: number; all: EventFacts }>();
 
-function toldBy({ plan, startedMs, events }: CookSoFar): Told {
-  const before = known.get(events);
-  if (before?.steps === plan.steps && before.startedMs === startedMs) return before.told;
+function factsOf({ plan, startedMs, events }: CookSoFar): EventFacts {
+  const before = cache.get(events);
+  if (before?.steps === plan.steps && before.startedMs === startedMs) return before.all;
   const standing = standingEvents(events);
-  const x = withRescues(plan.steps, standing, (y, some, atMs) => layOut(read(y, some), startedMs, atMs));
-  const told = read(x, standing);
-  known.set(events, { steps: plan.steps, startedMs, told });
-  return told;
+  const x = withRescues(plan.steps, standing, (y, some, atMs) => layOut(readEvents(y, some), startedMs, atMs));
+  const all = readEvents(x, standing);
+  cache.set(events, { steps: plan.steps, startedMs, all });
+  return all;
 }
 
 /** What events that stand say of a list of steps. */
-function read(x: WithRescues, standing: readonly CookEvent[]): Told {
+function readEvents(x: WithRescues, standing: readonly CookEvent[]): EventFacts {
   const events = sinceRestart(standing);
   const steps = withOwnHold(x.steps, events);
   const facts = factsByStep(steps, events, standing);
@@ -100,7 +101,7 @@ function read(x: WithRescues, standing: readonly CookEvent[]): Told {
 
 /** The steps one after the other, each at its fact or at its minutes. */
 function layOut(
-  { steps, facts, later, heatOnMs }: Told,
+  { steps, facts, later, heatOnMs }: EventFacts,
   startMs: number,
   nowMs: number,
 ): Pick<CookTimeline, 'steps' | 'current' | 'serveMs'> {

@@ -5,7 +5,7 @@ import { grains } from './grains';
 import { meats } from './meats';
 import { pastas } from './pasta';
 import type { FoodRecord } from './record';
-import { wet } from './wet';
+import { wet } from './other-foods';
 
 export const foods: readonly FoodRecord[] = [...grains, ...pastas, ...meats, ...wet];
 const byId = new Map(foods.map((f) => [f.id, f]));

@@ -6,7 +6,7 @@ import { evaporationKgPerS } from '../pot/open';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Plan } from './document';
 import { sharesWater, type Gathered } from './gather';
-import { coolingRule, crust, crustFor, deepestLayerMm, hotSpot, slurryFor } from './keep';
+import { coolingRule, crust, crustFor, deepestLayerMm, hotSpot, slurryFor } from './leftovers';
 import type { Bench } from './bench';
 import { saucyFrom, type GrainOutcome } from './water';
 

@@ -10,8 +10,8 @@ export interface KnownProgram {
 }
 
 type Known = readonly (readonly [holdMin: number, naturalMin: number])[];
-/** Minutes at pressure and of natural release as they are told [common practice]; 0 is a quick release. */
-const told: Record<string, Known> = {
+/** Minutes at pressure and of natural release as they are knownPrograms [common practice]; 0 is a quick release. */
+const knownPrograms: Record<string, Known> = {
   white: [
     [3, 10],
     [6, 6],
@@ -37,7 +37,7 @@ const told: Record<string, Known> = {
   'couscous-pearl': [[5, 0]],
 };
 
-/** The programs told for what is in this plan, to set beside its own; of pasta half the packet's minutes, and two less. */
+/** The programs knownPrograms for what is in this plan, to set beside its own; of pasta half the packet's minutes, and two less. */
 export function schedulesFor(p: Plan): KnownProgram[] {
   const source: SourceKind = 'common-practice';
   if (p.pasta) {
@@ -49,7 +49,7 @@ export function schedulesFor(p: Plan): KnownProgram[] {
   const key =
     p.family === 'risotto'
       ? 'risotto'
-      : p.grain.food in told
+      : p.grain.food in knownPrograms
         ? p.grain.food
         : p.grain.food === 'rice-parboiled'
           ? 'parboiled'
@@ -58,5 +58,5 @@ export function schedulesFor(p: Plan): KnownProgram[] {
             : p.grain.food.startsWith('rice-')
               ? 'white'
               : '';
-  return (told[key] ?? []).map(([holdMin, naturalMin]) => ({ holdMin, naturalMin, source }));
+  return (knownPrograms[key] ?? []).map(([holdMin, naturalMin]) => ({ holdMin, naturalMin, source }));
 }

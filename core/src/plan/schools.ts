@@ -34,7 +34,7 @@ function pouredMl(id: SchoolId, grams: number, food: FoodRecord, pot: PotProfile
   const row = schoolTable.find((s) => s.id === id)!;
   if ('ratio' in row) return volumeMl * row.ratio;
   if (id === 'level') return levelLiquidG(grams, food.bulkGPerMl[0]);
-  // The finger is told over the level of the grain: it goes by the width of the pot, not by the grain.
+  // The finger is summaryOf over the level of the grain: it goes by the width of the pot, not by the grain.
   return volumeMl * grainVoids + (baseAreaCm2(pot) * knuckleMm) / 10;
 }
 
@@ -71,7 +71,7 @@ export function compareSchools(dish: Dish, kitchen: Kitchen, chosen: Plan): Scho
     release: chosen.program.release,
   };
   const packetMin = grain.food.packetMin?.[0] ?? 1;
-  const told = (out: GrainOutcome): { index: number; band: string } => {
+  const summaryOf = (out: GrainOutcome): { index: number; band: string } => {
     if (!pasta) return { index: out.texture.index, band: bandOf(out.texture.index) };
     const x = (out.clock.equivalentMin * out.slowing) / packetMin;
     return { index: x, band: pastaBand(x, out.clock.moisture) };
@@ -88,8 +88,8 @@ export function compareSchools(dish: Dish, kitchen: Kitchen, chosen: Plan): Scho
         ml,
         broughtG,
         lostG: here.steamG + b.src.filmG + b.src.simmerG + b.src.reducedG,
-        alone: told(alone),
-        here: { ...told(here), freeShare: here.freeShare },
+        alone: summaryOf(alone),
+        here: { ...summaryOf(here), freeShare: here.freeShare },
       };
     })
     .sort((a, c) => a.ml - c.ml);

@@ -153,8 +153,8 @@ export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: 
     if (r.remedy === undefined || r.points <= 0) continue;
     // What the remedy gives back: thin liquid that moves again, or a barrier that is no longer stirred through.
     const freed = deep && thickBelow.length === 1 && thickBelow[0] === r ? points.deepLiquid : 0;
-    const kept = r.code === 'stirred-down' && geo.barrier ? points.barrier : 0;
-    r.after = logistic(x - r.points + freed + kept);
+    const held = r.code === 'stirred-down' && geo.barrier ? points.barrier : 0;
+    r.after = logistic(x - r.points + freed + held);
   }
   return {
     index,

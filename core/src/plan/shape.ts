@@ -39,8 +39,8 @@ export function defaultShape(food: FoodRecord): PieceShape {
 /** Thickness of a piece that nobody measured, mm: it follows its weight, t = t0 (m / m0)^(1/3). */
 export function defaultThicknessMm(food: FoodRecord, pieceG?: number): number {
   const mm = (food.meat ?? food.plant)?.defaultThicknessMm[0] ?? otherMm;
-  const usual = food.pieceG?.[0];
-  return pieceG === undefined || usual === undefined ? mm : mm * Math.cbrt(pieceG / usual);
+  const typicalG = food.pieceG?.[0];
+  return pieceG === undefined || typicalG === undefined ? mm : mm * Math.cbrt(pieceG / typicalG);
 }
 
 /**

@@ -89,7 +89,7 @@ function leap(s: PotState, recorder: Recorder, dtS: number, samples: number, hea
 const lowFlame = 0.6;
 
 /** State and samples of a cook at one moment; a branch starts from a copy. */
-interface Kept {
+interface PotSnapshot {
   state: PotState;
   samples: number;
 }
@@ -100,12 +100,12 @@ interface Kept {
  */
 class NaturalRelease {
   /** the state at every whole minute since the end of the hold */
-  readonly kept: Kept[];
+  readonly snapshots: PotSnapshot[];
   readonly recorder: Recorder;
   private readonly state: PotState;
   private readonly beganS: number;
   pinDownS: number | null = null;
-  private atPinDown: Kept | null = null;
+  private atPinDown: PotSnapshot | null = null;
 
   constructor(
     start: PotState,
@@ -115,18 +115,18 @@ class NaturalRelease {
     this.state = start;
     this.beganS = start.timeS;
     this.recorder = samples;
-    this.kept = [{ state: start.clone(), samples: samples.length }];
+    this.snapshots = [{ state: start.clone(), samples: samples.length }];
     this.watchPin();
   }
 
   /** The last whole minute not after `minutes`: with the pin down the closed pot goes on cooling. */
-  after(minutes: number): Kept {
-    while (this.kept.length <= minutes) this.nextMinute();
-    return this.kept[Math.floor(minutes)]!;
+  after(minutes: number): PotSnapshot {
+    while (this.snapshots.length <= minutes) this.nextMinute();
+    return this.snapshots[Math.floor(minutes)]!;
   }
 
   /** The moment the pin falls by itself. */
-  pinDown(): Kept {
+  pinDown(): PotSnapshot {
     while (!this.atPinDown) this.nextMinute();
     return this.atPinDown;
   }
@@ -140,14 +140,14 @@ class NaturalRelease {
 
   private nextMinute(): void {
     const s = this.state;
-    const end = this.beganS + this.kept.length * 60;
+    const end = this.beganS + this.snapshots.length * 60;
     while (s.timeS < end - 1e-9) {
       const left = Math.max(1, Math.round((end - s.timeS) / this.dtS));
       const under = s.timeS - this.beganS >= calm.releaseS && s.gauge > s.pot.pinDropPa + calm.pinPa;
       leap(s, this.recorder, this.dtS, under || this.pinIsDown() ? Math.min(calmSamples(s, this.dtS), left) : 1, 0);
       this.watchPin();
     }
-    this.kept.push({ state: s.clone(), samples: this.recorder.length });
+    this.snapshots.push({ state: s.clone(), samples: this.recorder.length });
   }
 
   /** Long enough under a fallen pin for its last breath to be gone. */
@@ -166,7 +166,7 @@ export class HeatedPot {
   readonly recorder = new Recorder();
   pinUpS: number | null = null;
   countdownS: number | null = null;
-  private readonly kept: Kept[] = [];
+  private readonly snapshots: PotSnapshot[] = [];
   private readonly releases = new Map<number, NaturalRelease>();
   private readonly setPa: number;
   private readonly calmBelowC: number;
@@ -209,7 +209,7 @@ export class HeatedPot {
   }
 
   private keep(): void {
-    this.kept.push({ state: this.state.clone(), samples: this.recorder.length });
+    this.snapshots.push({ state: this.state.clone(), samples: this.recorder.length });
   }
 
   private advance(heaterW: number, samples = 1): void {
@@ -234,9 +234,9 @@ export class HeatedPot {
   }
 
   /** The state after `halfMinutes` half minutes of hold, holding on as far as needed. */
-  private at(halfMinutes: number): Kept {
+  private at(halfMinutes: number): PotSnapshot {
     const perHalf = Math.round(30 / this.dtS);
-    while (this.kept.length <= halfMinutes) {
+    while (this.snapshots.length <= halfMinutes) {
       const steady = this.state.pot.control === 'throttle' && !this.state.pot.whistle;
       for (let i = 0; i < perHalf;) {
         const settled = steady && this.state.timeS - (this.countdownS ?? Infinity) >= calm.holdS;
@@ -246,12 +246,12 @@ export class HeatedPot {
       }
       this.keep();
     }
-    return this.kept[halfMinutes]!;
+    return this.snapshots[halfMinutes]!;
   }
 
   /** Minutes on the way to the countdown at or over so many degrees. */
   minutesFrom(tempC: number): number {
-    const end = this.kept[0]!.samples;
+    const end = this.snapshots[0]!.samples;
     const temps = this.recorder.columns().tempC.subarray(0, end);
     const from = temps.findIndex((c) => c >= tempC);
     return from < 0 ? 0 : ((end - from) * this.dtS) / 60;
@@ -282,7 +282,7 @@ export class HeatedPot {
   /** One whole cook: hold (half minutes) and release from the shared heat-up. */
   finish(holdMin: number, release: Release): CookRun {
     const natural = this.releaseFrom(Math.round(holdMin * 2));
-    const begun = natural.kept[0]!;
+    const begun = natural.snapshots[0]!;
     const releaseAt = begun.samples - 1;
     const releaseS = begun.state.timeS;
     const minutes = release.kind === 'timed' ? Math.min(naturalLimitMin, release.naturalMin ?? 0) : 0;

@@ -3,7 +3,17 @@ import type { Bench } from '../plan/bench';
 import type { Plan } from '../plan/document';
 import type { Answers, MoveStep, Symptom } from './moves';
 import { underMinimum } from './under-minimum';
-import { lookAtLid, openAndThin, patienceMin, round5, spareMl, step, takesMin, waitForPin, type Answer } from './usual';
+import {
+  lookAtLid,
+  openAndThin,
+  patienceMin,
+  round5,
+  spareMl,
+  step,
+  takesMin,
+  waitForPin,
+  type Answer,
+} from './common-steps';
 
 type First = NonNullable<Plan['firstStage']>;
 const lid = 'first-heat' as const;

@@ -10,11 +10,21 @@ import { evaporationKgPerS } from '../pot/open';
 import { setBench, type Bench } from '../plan/bench';
 import type { Lid } from '../cook/events';
 import type { Plan } from '../plan/document';
-import { slurryFor } from '../plan/keep';
+import { slurryFor } from '../plan/leftovers';
 import { firstMovers } from './first-stage';
 import { symptoms, type Answers, type Move, type Symptom } from './moves';
 import { underMinimum } from './under-minimum';
-import { lookAtLid, openAndThin, patienceMin, round5, spareMl, step, takesMin, waitForPin, type Answer } from './usual';
+import {
+  lookAtLid,
+  openAndThin,
+  patienceMin,
+  round5,
+  spareMl,
+  step,
+  takesMin,
+  waitForPin,
+  type Answer,
+} from './common-steps';
 import { Problem } from '../problem';
 
 const simmerC = 95;

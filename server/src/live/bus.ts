@@ -34,7 +34,7 @@ export class Bus {
     this.emitter.on('command', listen);
     return () => this.emitter.off('command', listen);
   }
-  tell(cookId: string, news: CookNews): void {
+  publish(cookId: string, news: CookNews): void {
     if (news.name === 'finished') this.forget(cookId);
     else if (news.name === 'reading' && onDial.has(news.data.kind)) {
       const own = this.dials.get(cookId) ?? new Map<Reading['kind'], Shown>();

@@ -68,7 +68,7 @@ export function cookRoutes(store: Store, bus: Bus): Router {
     const { id } = req.params;
     const { events } = read(eventsBody(await getCook(store, id)), req.body, 'The tap cannot be kept.');
     const kept = await addEvents(store, id, events);
-    bus.tell(id, { name: 'events', data: { events: kept } });
+    bus.publish(id, { name: 'events', data: { events: kept } });
     bus.command({ kind: 'events', cookId: id, events: kept });
     res.json({ events: kept });
   });
@@ -97,7 +97,7 @@ export function cookRoutes(store: Store, bus: Bus): Router {
     await finishCook(store, id, read(finishBody, req.body, 'The outcome cannot be kept.'));
     const cook = await getCook(store, id);
     if (cook.finishedMs !== null) {
-      bus.tell(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });
+      bus.publish(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });
       bus.command({ kind: 'detach', cookId: id });
     }
     res.json(cook);

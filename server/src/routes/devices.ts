@@ -27,13 +27,13 @@ export function deviceRoutes(store: Store, bus: Bus): Router {
     const { device, cook: id, clock, readings } = parsed.data;
     const cook = id === undefined ? await newestRunning(store) : await getCook(store, id);
     if (!cook || cook.finishedMs !== null) return void res.status(202).json({ cook: null, kept: 0 });
-    if (clock) bus.tell(cook.id, { name: 'clock', data: clock });
-    for (const reading of readings) bus.tell(cook.id, { name: 'reading', data: { device, ...reading } });
+    if (clock) bus.publish(cook.id, { name: 'clock', data: clock });
+    for (const reading of readings) bus.publish(cook.id, { name: 'reading', data: { device, ...reading } });
     const known = new Set(cook.events.map((e) => e.id));
     const events = eventsOf(cook, device, readings).filter((e) => !known.has(e.id));
     if (events.length > 0) {
       const kept = await addEvents(store, cook.id, events);
-      bus.tell(cook.id, { name: 'events', data: { events: kept } });
+      bus.publish(cook.id, { name: 'events', data: { events: kept } });
     }
     res.status(202).json({ cook: cook.id, kept: events.length });
   });

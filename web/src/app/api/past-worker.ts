@@ -1,7 +1,7 @@
 import type { HttpInterceptorFn } from '@angular/common/http';
 
 /** the one answer of the server that the service worker keeps for a kitchen without a network */
-const kept = '/api/kitchen';
+const neverCached = '/api/kitchen';
 
 /**
  * Sends what is asked of the server past the service worker. While the worker fills its store for the first time it holds
@@ -9,7 +9,7 @@ const kept = '/api/kitchen';
  */
 export const pastWorker: HttpInterceptorFn = (request, next) =>
   next(
-    request.method === 'GET' && request.url === kept
+    request.method === 'GET' && request.url === neverCached
       ? request
       : request.clone({ setHeaders: { 'ngsw-bypass': 'true' } }),
   );

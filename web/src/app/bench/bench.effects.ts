@@ -271,10 +271,7 @@ export const cookNow = createEffect(
     actions.pipe(
       ofType(BenchActions.cookNow),
       exhaustMap(({ nowMs, practice }) =>
-        combineLatest([
-          store.select(benchFeature.selectBenchState),
-          store.select(kitchenFeature.selectKitchen),
-        ]).pipe(
+        combineLatest([store.select(benchFeature.selectBenchState), store.select(kitchenFeature.selectKitchen)]).pipe(
           filter(([s, kitchen]) => s.dish === null || s.problem !== null || isFresh(s, kitchen)),
           take(1),
           switchMap(([s]) => {

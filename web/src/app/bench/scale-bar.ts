@@ -50,10 +50,10 @@ import { BenchActions, benchFeature } from './bench.slice';
             <span class="stop-text">{{ problem() }}</span>
           }
         </span>
-        @if (kept().length > 0) {
+        @if (notScaled().length > 0) {
           <p class="quiet">
             {{ t('scale.not') }}
-            @for (n of kept(); track n.code; let last = $last) {
+            @for (n of notScaled(); track n.code; let last = $last) {
               {{ t('scale.not-' + n.code, { foods: names(t, n.ingredients) }) }}{{ last ? '.' : ',' }}
             }
           </p>
@@ -91,7 +91,7 @@ export class ScaleBar {
   readonly fits = this.store.selectSignal(benchFeature.selectPotFits);
   readonly wish = signal<number | null>(null);
   readonly problem = signal('');
-  readonly kept = signal<NotScaled[]>([]);
+  readonly notScaled = signal<NotScaled[]>([]);
   round = Math.round;
 
   readonly grain = computed(() => {
@@ -108,7 +108,7 @@ export class ScaleBar {
     if (!dish || grams === null) return;
     try {
       const scaled = scaleToGrain(dish, grams);
-      this.kept.set(scaled.notScaled);
+      this.notScaled.set(scaled.notScaled);
       this.problem.set('');
       this.store.dispatch(BenchActions.edit({ dish: scaled.dish }));
     } catch (e) {

@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { BenchActions, benchFeature } from './bench.slice';
 import { PlanDiff } from '../ui/plan-diff';
-import { trialOf, type SheetName } from './tries';
+import { trialOf, type SheetName } from './one-change';
 
 /** One thing to change, to see what follows: planned for real, kept only when the cook says so. */
 @Component({

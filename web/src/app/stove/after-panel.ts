@@ -46,7 +46,7 @@ import { RatingScale } from '../ui/rating-scale';
         <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
       }
       <p class="row">
-        <p-button [label]="t('rate.keep')" (onClick)="kept.emit(outcome())" />
+        <p-button [label]="t('rate.keep')" (onClick)="rated.emit(outcome())" />
         <p-button severity="secondary" [label]="t('stove.undo')" (onClick)="undone.emit()" />
       </p>
     </section>
@@ -108,7 +108,7 @@ export class AfterPanel {
   readonly ratings = model.required<Ratings>();
   readonly coreC = model.required<number | null>();
   readonly note = model.required<string>();
-  readonly kept = output<Outcome>();
+  readonly rated = output<Outcome>();
   readonly undone = output();
   readonly fmt = inject(Format);
 

@@ -42,8 +42,8 @@ export function dialsAfter(d: Dials, r: StreamReading): Dials {
 }
 
 /** Who says that it burns, or puts it right, has seen it: the dial need not go on telling. */
-export function dialsSeen(d: Dials, told: readonly CookEvent[]): Dials {
-  const seen = told.some(
+export function dialsSeen(d: Dials, events: readonly CookEvent[]): Dials {
+  const seen = events.some(
     (e) => e.device === undefined && (e.kind === 'burn' || e.kind === 'off-plan' || e.kind === 'rescued'),
   );
   return d.burn && seen ? { ...d, burn: false } : d;

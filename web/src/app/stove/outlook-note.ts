@@ -14,19 +14,19 @@ import type { OutlookWords } from './outlook-words';
   template: `
     <p *transloco="let t" class="outlook" [class.alarm]="alarming.includes(outlook().advice)" role="status">
       <span class="words"
-        >{{ t(told().key, params()) }}
-        @if (told().sauce; as s) {
+        >{{ t(words().key, params()) }}
+        @if (words().sauce; as s) {
           {{ t('outlook.sauce', { word: t('sauce-word.' + s.band), g: fmt.number(s.freeG) }) }}
         }
       </span>
-      @if (told().take === 'hold') {
+      @if (words().take === 'hold') {
         <p-button
           [size]="narrow() ? 'large' : undefined"
           [fluid]="narrow()"
           [label]="t('outlook.take', { min: fmt.minutes(outlook().holdMin) })"
           (onClick)="holdTaken.emit(outlook().holdMin)"
         />
-      } @else if (told().take === 'first') {
+      } @else if (words().take === 'first') {
         <p-button
           [size]="narrow() ? 'large' : undefined"
           [fluid]="narrow()"
@@ -70,7 +70,7 @@ import type { OutlookWords } from './outlook-words';
 })
 export class OutlookNote {
   readonly outlook = input.required<Outlook>();
-  readonly told = input.required<OutlookWords>();
+  readonly words = input.required<OutlookWords>();
   /** the new hold, min */
   readonly holdTaken = output<number>();
   /** what the first of two stages lacks, min */
@@ -84,7 +84,7 @@ export class OutlookNote {
   params(): Record<string, unknown> {
     const o = this.outlook();
     return {
-      late: Math.abs(this.told().lateMin),
+      late: Math.abs(this.words().lateMin),
       change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
       hold: this.fmt.minutes(o.holdMin),
       more: this.fmt.minutes(o.firstMoreMin),

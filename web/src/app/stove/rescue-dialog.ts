@@ -146,7 +146,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
             <p-button
               [label]="t('off.keep')"
               [disabled]="note().trim() === ''"
-              (onClick)="told.emit({ kind: 'off-plan', text: note().trim(), doing: '', clock: null })"
+              (onClick)="putRight.emit({ kind: 'off-plan', text: note().trim(), doing: '', clock: null })"
             />
             <p-button severity="secondary" [label]="t('off.stop')" (onClick)="stopped.emit()" />
           </p>
@@ -229,7 +229,7 @@ export class RescueDialog {
   readonly sinceLidMin = input(0);
   /** the lid that is on or was last */
   readonly lid = input<Lid>('heat-up');
-  readonly told = output<PutRight>();
+  readonly putRight = output<PutRight>();
   readonly stopped = output();
   readonly closed = output();
   private readonly fmt = inject(Format);
@@ -322,7 +322,7 @@ export class RescueDialog {
     const m = this.move();
     if (!s || !m) return;
     const doing = m.steps.map((x) => this.word(`move.${x.code}`, this.params(x))).join(' ');
-    this.told.emit({
+    this.putRight.emit({
       kind: s === 'burn-warning' ? 'burn' : 'off-plan',
       text: `${this.word(`symptom.${s}`)}: ${doing}`.slice(0, 500),
       doing,

@@ -25,21 +25,25 @@ export function stoveFigure(
   time: (ms: number) => string,
 ): Figure {
   const planned = plan.minutes.map((m) => at.lockMs + m * 60_000);
-  const told = taps.minutes.map((m) => at.lockMs + m * 60_000);
-  const past = told.filter((ms) => ms <= at.nowMs).length;
+  const tapped = taps.minutes.map((m) => at.lockMs + m * 60_000);
+  const past = tapped.filter((ms) => ms <= at.nowMs).length;
   const coming = ahead
     ? ahead.minutes.flatMap((m, i) => {
         const ms = at.lockMs + m * 60_000;
         return ms >= at.nowMs ? [{ ms, c: ahead.tempC[i]! }] : [];
       })
-    : told.slice(past).map((ms, i) => ({ ms, c: taps.tempC[past + i]! }));
+    : tapped.slice(past).map((ms, i) => ({ ms, c: taps.tempC[past + i]! }));
   const measured = needle
     .filter((n) => n.kpa >= steamyKpa)
     .map((n) => ({ ms: n.ms, c: steamC(n.kpa, plan.altitudeM) }));
   const first = at.lockMs - 60_000;
   const last =
-    Math.max(planned.at(-1) ?? at.lockMs, told.at(-1) ?? at.lockMs, coming.at(-1)?.ms ?? 0, at.locked ? at.nowMs : 0) +
-    60_000;
+    Math.max(
+      planned.at(-1) ?? at.lockMs,
+      tapped.at(-1) ?? at.lockMs,
+      coming.at(-1)?.ms ?? 0,
+      at.locked ? at.nowMs : 0,
+    ) + 60_000;
   const ticks: number[] = [];
   for (let ms = Math.ceil(first / 600_000) * 600_000; ms <= last; ms += 600_000) ticks.push(ms);
   const nowTemp = past > 0 ? taps.tempC[Math.min(past, taps.tempC.length) - 1]! : (plan.tempC[0] ?? 20);
@@ -67,7 +71,7 @@ export function stoveFigure(
             {
               type: 'scatter' as const,
               mode: 'lines' as const,
-              x: told.slice(0, past),
+              x: tapped.slice(0, past),
               y: taps.tempC.slice(0, past),
               line: { color: token('rim'), width: 5 },
               hoverinfo: 'skip' as const,
@@ -141,7 +145,7 @@ export function stoveFigure(
         ...(at.locked && past > 8
           ? [
               {
-                x: told[Math.floor(past * 0.25)]!,
+                x: tapped[Math.floor(past * 0.25)]!,
                 y: taps.tempC[Math.floor(past * 0.25)]! - 16,
                 xanchor: 'left' as const,
                 text: `<b>${t('stove.word-taps')}</b>`,

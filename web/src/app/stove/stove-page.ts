@@ -331,7 +331,7 @@ export class StovePage {
     this.dialog.set('meat-under');
   }
   /** What was wrong is written down; what is done about it goes into the clock of this cook. */
-  tell(x: PutRight): void {
+  putRight(x: PutRight): void {
     this.send({ kind: x.kind, ...(x.text ? { text: x.text.slice(0, 500) } : {}) });
     if (x.clock) this.rescued(x.clock, x.doing);
     this.dialog.set(null);

@@ -23,11 +23,11 @@ export const atGate = (current: TimedStep | null, timed: CookTimeline | null, ta
 export type NextTap = 'heat-on' | 'valve-open' | 'thermometer' | 'done';
 /** What the big tap does now. */
 export function nextTap(current: TimedStep | null, gate: boolean, taps: readonly CookEvent[]): NextTap {
-  const told = (kind: CookEvent['kind']): boolean => taps.some((e) => e.kind === kind);
+  const happened = (kind: CookEvent['kind']): boolean => taps.some((e) => e.kind === kind);
   if (!current) return 'done';
   if (gate) return 'heat-on';
-  if ((current.step.id === 'vent' || current.step.id === 'first-vent') && !told('valve-open')) return 'valve-open';
-  if (current.step.id === 'finish-check' && !told('probe-read')) return 'thermometer';
+  if ((current.step.id === 'vent' || current.step.id === 'first-vent') && !happened('valve-open')) return 'valve-open';
+  if (current.step.id === 'finish-check' && !happened('probe-read')) return 'thermometer';
   // What went in at the end is measured anew: the reading before it says nothing.
   const since = (e: CookEvent): boolean => e.kind === 'probe-read' && e.atMs >= current.startMs;
   if (current.step.text === 'finish-check-finish' && !taps.some(since)) return 'thermometer';
