@@ -34,23 +34,29 @@ export interface StepInput {
 
 const stackMin = 2;
 const lockMin = 0.5;
-const layerMin = 0.5;
+/** A layer of one thing, and each other thing in it [common practice]. */
+const layerMin = { first: 0.5, more: 0.25 } as const;
+
+/** What goes in at once: a layer of one thing, or of several that are laid for one reason. */
+interface LayerInTurn {
+  ingredients: string[];
+  grams: number[];
+}
 
 /** Layers that are built one by one, over what a first stage left: where something lies in more than one of them, else none. */
-function layersInTurn(
-  stack: readonly StackLayer[],
-  inPot: readonly string[],
-): { ingredient: string; grams: number; nth: number; of: number }[] {
+function layersInTurn(stack: readonly StackLayer[], inPot: readonly string[]): LayerInTurn[] {
   const layers = stack.filter(
     (l) => l.kind !== 'liquid' && l.place !== 'rack' && l.place !== 'inner-bowl' && !inPot.includes(l.ingredient),
   );
   if (new Set(layers.map((l) => l.ingredient)).size === layers.length) return [];
-  return layers.map((l, i) => ({
-    ingredient: l.ingredient,
-    grams: Math.round(l.grams),
-    nth: i + 1,
-    of: layers.length,
-  }));
+  const out: LayerInTurn[] = [];
+  layers.forEach((l, i) => {
+    // What is spooned in for the same reason is one layer: nobody lays four grams of garlic by themselves.
+    if (layers[i - 1]?.note !== l.note) out.push({ ingredients: [], grams: [] });
+    out.at(-1)!.ingredients.push(l.ingredient);
+    out.at(-1)!.grams.push(Math.round(l.grams));
+  });
+  return out;
 }
 
 /** The whole cook as steps in working order. Minutes are the plan's; the Stove re-times them from what really happens. */
@@ -154,16 +160,17 @@ export function buildSteps(x: StepInput): Step[] {
     },
     ingredients: [...new Set(x.stack.map((l) => l.ingredient))],
   });
-  for (const l of layersInTurn(x.stack, x.first?.ingredients ?? []))
+  layersInTurn(x.stack, x.first?.ingredients ?? []).forEach(({ ingredients, grams }, i, all) =>
     add({
-      id: `stack-layer-${l.nth}`,
+      id: `stack-layer-${i + 1}`,
       stage: 'stack',
       kind: 'do',
-      minutes: layerMin,
+      minutes: layerMin.first + layerMin.more * (ingredients.length - 1),
       text: 'stack-layer',
-      params: { nth: l.nth, of: l.of, grams: l.grams },
-      ingredients: [l.ingredient],
-    });
+      params: { nth: i + 1, of: all.length, grams: grams.join(' ') },
+      ingredients,
+    }),
+  );
   add({
     id: 'lock',
     stage: 'stack',

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { calendar, scaleDish, showAmount, type Practice, type Warning } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -24,7 +34,7 @@ import { PracticeDialog } from './practice-dialog';
 import { PressureSheet } from './pressure-sheet';
 import { StackSheet } from './stack-sheet';
 import { WaterSheet } from './water-sheet';
-import { warningParams, warningsAt } from './warning-places';
+import { type Way, hasWay, warningParams, warningsAt, wayParams } from './warning-places';
 import { Warnings } from './warnings';
 
 export const sheetNames = ['gather', 'fry', 'water', 'stack', 'pressure', 'finish'] as const;
@@ -146,6 +156,9 @@ type SheetName = (typeof sheetNames)[number];
                 @for (w of here(); track w.code + $index) {
                   <p [class]="'here ' + w.severity" role="status">
                     <b>{{ t('severity.' + w.severity) }}</b> {{ t('warning.' + w.code, warningParams(t, w)) }}
+                    @if (hasWay(w) && plan()!.proposals[0]; as way) {
+                      <b>{{ t('ways-out.' + way.code, wayParams(t, way)) }}</b>
+                    }
                   </p>
                 }
                 @switch (sheet()) {
@@ -296,6 +309,10 @@ export class BenchPage {
       }),
     );
   });
+  readonly hasWay = hasWay;
+  wayParams(t: (key: string) => string, way: Way): Record<string, string | number> {
+    return wayParams(way, this.foods(), t);
+  }
   warningParams(t: (key: string) => string, w: Warning): Record<string, string | number> {
     return warningParams(w, this.foods(), t);
   }
@@ -306,6 +323,15 @@ export class BenchPage {
     effect(() => {
       if (!(sheetNames as readonly string[]).includes(this.sheet()))
         void this.router.navigate(['/bench', this.id(), 'water'], { replaceUrl: true });
+    });
+    // On a phone the six tabs are wider than the screen: the one that is open is in sight, after a deep link too.
+    const page = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    afterRenderEffect(() => {
+      const sheet = this.sheet();
+      if (this.plan())
+        page
+          .querySelectorAll('[role="tab"]')
+          [(sheetNames as readonly string[]).indexOf(sheet)]?.scrollIntoView({ block: 'nearest', inline: 'center' });
     });
   }
 

@@ -1,4 +1,4 @@
-import type { Warning } from '@einkorn/core';
+import type { Plan, Warning } from '@einkorn/core';
 
 type Sheet = 'gather' | 'fry' | 'water' | 'stack' | 'pressure' | 'finish';
 const places: Record<string, Sheet> = {
@@ -50,4 +50,25 @@ export function warningParams(
 ): Record<string, string | number> {
   const id = w.params?.['ingredient'];
   return typeof id === 'string' ? { ...w.params, ingredient: t(`food.${foods[id] ?? id}`) } : { ...w.params };
+}
+
+export type Way = Plan['proposals'][number];
+
+/** The way out is offered beside what it clears: a stop, or a plan that seldom comes out. */
+export const hasWay = (w: Pick<Warning, 'code' | 'severity'>): boolean =>
+  w.severity === 'stop' || w.code === 'poor-chance';
+
+/** What fills the text of a way out. */
+export function wayParams(
+  w: Way,
+  foods: Readonly<Partial<Record<string, string>>>,
+  t: (key: string) => string,
+): Record<string, string | number> {
+  const to = w.to ?? '';
+  return {
+    food: t(`food.${foods[w.ingredient] ?? w.ingredient}`),
+    percent: typeof to === 'number' ? Math.round(to * 100) : '',
+    mm: to,
+    to: typeof to === 'string' && to !== '' && w.code.startsWith('swap') ? t(`food.${to}`) : to,
+  };
 }

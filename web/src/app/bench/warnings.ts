@@ -1,12 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import type { Plan, Warning } from '@einkorn/core';
+import type { Warning } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
 import { benchFeature } from './bench.slice';
-import { warningParams } from './warning-places';
-
-type Way = Plan['proposals'][number];
+import { hasWay, warningParams, wayParams, type Way } from './warning-places';
 
 /** The worst warning in one line, all of them on a tap. */
 @Component({
@@ -25,7 +23,7 @@ type Way = Plan['proposals'][number];
           <span class="tag">{{ t('severity.' + w.severity) }}</span>
           <span class="text"
             >{{ t('warning.' + w.code, params(t, w)) }}
-            @if ((w.severity === 'stop' || w.code === 'poor-chance') && ways()[0]; as way) {
+            @if (hasWay(w) && ways()[0]; as way) {
               <b>{{ t('ways-out.' + way.code, wayParams(t, way)) }}</b>
             }
           </span>
@@ -54,7 +52,12 @@ type Way = Plan['proposals'][number];
           <h3>{{ t('ways-out.title') }}</h3>
           <ul>
             @for (w of ways(); track w.code + w.to) {
-              <li>{{ t('ways-out.' + w.code, wayParams(t, w)) }}</li>
+              <li>
+                {{ t('ways-out.' + w.code, wayParams(t, w)) }}
+                @if (w.of100 !== undefined) {
+                  <span class="then">{{ t('ways-out.then', { of100: rounded(w.of100) }) }}</span>
+                }
+              </li>
             }
           </ul>
         }
@@ -101,6 +104,12 @@ type Way = Plan['proposals'][number];
       color: var(--tab-quiet);
       margin-left: auto;
     }
+    .then {
+      color: var(--tab-quiet);
+    }
+    h3 {
+      margin: 18px 0 8px;
+    }
     ul {
       list-style: none;
       margin: 0;
@@ -122,14 +131,10 @@ export class Warnings {
   readonly ways = computed(() => this.plan()?.proposals ?? []);
 
   wayParams(t: (key: string) => string, w: Way): Record<string, string | number> {
-    const to = w.to ?? '';
-    return {
-      food: t(`food.${this.foods()[w.ingredient] ?? w.ingredient}`),
-      percent: typeof to === 'number' ? Math.round(to * 100) : '',
-      mm: to,
-      to: typeof to === 'string' && to !== '' && w.code.startsWith('swap') ? t(`food.${to}`) : to,
-    };
+    return wayParams(w, this.foods(), t);
   }
+  readonly hasWay = hasWay;
+  readonly rounded = Math.round;
   params(t: (key: string) => string, w: Warning): Record<string, string | number> {
     return warningParams(w, this.foods(), t);
   }

@@ -155,7 +155,7 @@ const kinds: Record<RatingKey, string> = {
                     <td>{{ fmt.celsius(m.coreC) }}</td>
                     <td [class.stop-text]="(c.outcome?.coreC ?? 999) < m.safeMinimumC">
                       <b>{{
-                        c.outcome?.coreC === undefined ? t('log.not-measured') : fmt.celsius(c.outcome!.coreC!)
+                        (c.outcome?.coreC ?? null) === null ? t('log.not-measured') : fmt.celsius(c.outcome!.coreC!)
                       }}</b>
                     </td>
                   </tr>

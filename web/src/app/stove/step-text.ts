@@ -19,9 +19,16 @@ export function stepParams(
     food: typeof p['food'] === 'string' ? t(`food.${p['food']}`) : (foods[0] ?? ''),
     liquid: typeof p['ml'] === 'number' ? `${fmt.ml(p['ml'])} (${fmt.mlOther(p['ml'])})` : '',
     until: typeof p['until'] === 'string' ? t(`until.${p['until']}`) : '',
-    amount: typeof p['grams'] === 'number' ? fmt.grams(p['grams']) : '',
+    amounts: amountsOf(p['grams'], foods, fmt),
     minutes: fmt.minutes(step.minutes),
     pressure: typeof p['pressure'] === 'string' ? t(`pressure.${p['pressure']}`) : '',
     minimum: fmt.number(Math.max(0, ...cook.plan.meats.map((m) => m.safeMinimumC))),
   };
+}
+
+/** Each food of a layer with its weight; the weights stand in the order of the foods. */
+function amountsOf(grams: string | number | undefined, foods: readonly string[], fmt: Format): string {
+  if (grams === undefined) return '';
+  const each = String(grams).split(' ').map(Number);
+  return each.map((g, i) => (each.length > 1 ? `${fmt.grams(g)} ${foods[i] ?? ''}` : fmt.grams(g))).join(', ');
 }
