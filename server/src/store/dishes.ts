@@ -64,15 +64,18 @@ export async function saveDish(
 }
 
 /** Puts a dish away, or back on the shelf. Its document and revision stay as they are. */
-export async function archiveDish({ models, inTurn }: Store, id: string, archived: boolean): Promise<StoredDish> {
-  const row = await models.Dishes.findByPk(id);
-  if (!row) throw missing();
-  await inTurn(() => row.update({ archivedMs: archived ? Date.now() : null }));
-  return toDish(row);
+export function archiveDish({ models, inTurn }: Store, id: string, archived: boolean): Promise<StoredDish> {
+  return inTurn(async () => {
+    const row = await models.Dishes.findByPk(id);
+    if (!row) throw missing();
+    return toDish(await row.update({ archivedMs: archived ? Date.now() : null }));
+  });
 }
 
-export async function removeDish({ models }: Store, id: string): Promise<void> {
-  if ((await models.Dishes.destroy({ where: { id } })) === 0) throw missing();
+export function removeDish({ models, inTurn }: Store, id: string): Promise<void> {
+  return inTurn(async () => {
+    if ((await models.Dishes.destroy({ where: { id } })) === 0) throw missing();
+  });
 }
 
 const toDish = (row: { id: string; revision: number; updatedMs: number; doc: Dish }): StoredDish => ({

@@ -7,6 +7,7 @@ import { Store } from '@ngrx/store';
 import {
   catchError,
   combineLatest,
+  concat,
   concatMap,
   debounceTime,
   distinctUntilChanged,
@@ -254,12 +255,12 @@ export const save = createEffect(
       concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
       filter(([, s]) => s.id !== null && s.dish !== null && (s.save === 'waiting' || s.save === 'offline')),
       concatMap(([, s]) => {
-        store.dispatch(BenchActions.saving());
-        return api.saveDish(s.id!, s.dish!, s.revision).pipe(
+        const saved = api.saveDish(s.id!, s.dish!, s.revision).pipe(
           map((stored) => BenchActions.saved({ revision: stored.revision, dish: s.dish! })),
           tap(({ revision }) => drafts.settle(s.id!, revision, s.dish!)),
           catchError((e: unknown) => of(BenchActions.saveFailed({ failure: failureOf(e) }))),
         );
+        return concat(of(BenchActions.saving()), saved);
       }),
     ),
   { functional: true },

@@ -52,7 +52,8 @@ import { TryIt } from './try-it';
                 [attr.aria-describedby]="drafts()[i.id] ? 'why-' + i.id : null"
                 [attr.data-amount]="i.id"
                 [value]="typing()?.id === i.id ? typing()!.text : (drafts()[i.id]?.text ?? amountText(i))"
-                (input)="typed(i, $any($event.target).value)"
+                #amount
+                (input)="typed(i, amount.value)"
                 (blur)="typing.set(null)"
               />
               <div class="prep">

@@ -80,19 +80,19 @@ export class PracticeDialog {
   readonly closed = output();
   private readonly transloco = inject(TranslocoService);
   private readonly fmt = inject(Format);
-  readonly speed = signal<unknown>(10);
-  readonly trouble = signal<unknown>('none' satisfies Trouble);
+  readonly speed = signal(10);
+  readonly trouble = signal<Trouble>('none');
   readonly picked = signal<Fault[]>([]);
-  readonly hands = signal<unknown>('you' satisfies Practice['hands']);
+  readonly hands = signal<Practice['hands']>('you');
   readonly possible = computed(() => faults.filter((f) => f !== (this.whistle() ? 'burn-cut-out' : 'late-whistle')));
   readonly speeds = computed(() => {
     this.fmt.locale();
     return [1, 5, 10, 30, 60].map((n) => ({ value: n, label: this.transloco.translate('practice.times', { n }) }));
   });
-  readonly troubles = computed(() => this.labels(['none', 'one-surprise', 'chosen']));
-  readonly watchers = computed(() => this.labels(['you', 'devices'], 'hands-'));
+  readonly troubles = computed(() => this.labels<Trouble>(['none', 'one-surprise', 'chosen']));
+  readonly watchers = computed(() => this.labels<Practice['hands']>(['you', 'devices'], 'hands-'));
 
-  private labels(values: string[], prefix = ''): { value: string; label: string }[] {
+  private labels<V extends string>(values: readonly V[], prefix = ''): { value: V; label: string }[] {
     this.fmt.locale();
     return values.map((value) => ({ value, label: this.transloco.translate(`practice.${prefix}${value}`) }));
   }
@@ -104,8 +104,8 @@ export class PracticeDialog {
       seed: Math.floor(Math.random() * 2_147_483_647),
       faults: this.trouble() === 'chosen' ? this.picked() : [],
       surprise: this.trouble() === 'one-surprise',
-      speed: this.speed() as number,
-      hands: this.hands() as Practice['hands'],
+      speed: this.speed(),
+      hands: this.hands(),
     });
   }
 }

@@ -99,19 +99,19 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
             [label]="t('kitchen.units')"
             [options]="unitChoices()"
             [value]="kitchen().units"
-            (valueChange)="change({ units: $any($event) })"
+            (valueChange)="change({ units: $event })"
           />
           <ek-choice
             [label]="t('kitchen.theme')"
             [options]="themes()"
             [value]="kitchen().theme"
-            (valueChange)="change({ theme: $any($event) })"
+            (valueChange)="change({ theme: $event })"
           />
           <ek-choice
             [label]="t('kitchen.devices')"
             [options]="deviceChoices()"
             [value]="kitchen().devices"
-            (valueChange)="change({ devices: $any($event) })"
+            (valueChange)="change({ devices: $event })"
           />
           <p class="quiet">{{ t('kitchen.devices-note') }}</p>
           <p class="quiet">{{ t('kitchen.units-note') }}</p>
@@ -230,7 +230,7 @@ export class KitchenPage {
     }));
   });
 
-  private labels(group: string, values: string[]): { value: string; label: string }[] {
+  private labels<V extends string>(group: string, values: readonly V[]): { value: V; label: string }[] {
     this.fmt.locale();
     return values.map((value) => ({ value, label: this.transloco.translate(`${group}.${value}`) }));
   }

@@ -68,7 +68,8 @@ import { VaryDialog } from './vary-dialog';
           [placeholder]="t('shelf.search')"
           [attr.aria-label]="t('shelf.search')"
           [value]="filter().text"
-          (input)="narrow({ text: $any($event.target).value })"
+          #search
+          (input)="narrow({ text: search.value })"
         />
         <p-select
           [options]="familyChoices()"

@@ -63,7 +63,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
                   <span>{{ t(askKey(a)) }}</span>
                   @if (numbers[a]; as n) {
                     <p-inputnumber
-                      [ngModel]="$any(answers()[a] ?? null)"
+                      [ngModel]="numberOf(a)"
                       (ngModelChange)="answer(a, $event ?? undefined)"
                       [min]="0"
                       [max]="n.max"
@@ -90,7 +90,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
                       optionLabel="label"
                       optionValue="id"
                       [filter]="a === 'food'"
-                      [ngModel]="$any(answers()[a] ?? null)"
+                      [ngModel]="wordOf(a)"
                       (ngModelChange)="answer(a, $event)"
                       [ariaLabel]="t(askKey(a))"
                       appendTo="body"
@@ -281,6 +281,14 @@ export class RescueDialog {
   choose(s: Symptom | null): void {
     this.chosen.set(s);
     this.given.set({});
+  }
+  numberOf(key: Ask): number | null {
+    const given = this.answers()[key];
+    return typeof given === 'number' ? given : null;
+  }
+  wordOf(key: Ask): string | null {
+    const given = this.answers()[key];
+    return typeof given === 'string' ? given : null;
   }
   answer(key: Ask, value: Answers[Ask]): void {
     this.given.update((a) => ({ ...a, [key]: value }));

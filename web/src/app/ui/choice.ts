@@ -1,9 +1,9 @@
-import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { SelectButton } from 'primeng/selectbutton';
 
-export interface ChoiceOption {
-  value: unknown;
+export interface ChoiceOption<V> {
+  value: V;
   label: string;
 }
 let made = 0;
@@ -16,7 +16,7 @@ let made = 0;
   template: `
     <span [id]="id">{{ label() }}</span>
     <p-selectbutton
-      [options]="$any(options())"
+      [options]="list()"
       optionLabel="label"
       optionValue="value"
       [allowEmpty]="false"
@@ -38,9 +38,11 @@ let made = 0;
     }
   `,
 })
-export class Choice {
+export class Choice<V> {
   readonly label = input.required<string>();
-  readonly options = input.required<readonly ChoiceOption[]>();
-  readonly value = model.required<unknown>();
+  readonly options = input.required<readonly ChoiceOption<V>[]>();
+  readonly value = model.required<V>();
+  /** the control wants a list that it could change */
+  readonly list = computed(() => [...this.options()]);
   readonly id = `choice-${(made += 1)}`;
 }
