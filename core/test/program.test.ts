@@ -266,5 +266,10 @@ test.each([
     expect(liquidMl / grainMl).toBeGreaterThan(least);
     expect(liquidMl / grainMl).toBeLessThan(most);
     expect(p.grain!.sauce).toMatch(/saucy|soupy/);
+    // Soft is what it is meant to be, with a pinch of salt.
+    expect(['fluffy', 'soft']).toContain(p.grain!.band);
+    expect(p.warnings.map((w) => w.code)).not.toContain('mush');
+    expect(p.program.chance!.texture).toBeGreaterThan(70);
+    expect(p.salt.aimPercent).toBe(0.3);
   },
 );

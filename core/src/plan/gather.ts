@@ -258,11 +258,14 @@ function saucePerStarch(dish: Dish, items: readonly Item[], grain: Item | null):
   return dish.family === 'layered-pasta' ? pastaSauceGPerG.layered : pastaSauceGPerG.other;
 }
 
+/** A porridge of kernels that stay whole, as rice pudding: loose and soft, where oats are their own measure. */
+export const isLoosePorridge = ({ rule, grain }: Pick<Gathered, 'rule' | 'grain'>): boolean =>
+  rule === familyRules.porridge && grain !== null && grain.food.grain!.aimMoisture[0] < wholeKernelMoisture;
+
 function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[], grain: Item | null): number {
   if (dish.family === 'casserole' && items.some((i) => i.joins === 'topping')) return bakedShare;
   if (dish.family === 'casserole' && !grain) return stewShare;
-  if (rule === familyRules.porridge && grain && grain.food.grain!.aimMoisture[0] < wholeKernelMoisture)
-    return looseShare;
+  if (isLoosePorridge({ rule, grain })) return looseShare;
   const tomato = items.filter((i) => has(i.food, 'tomato')).reduce((s, i) => s + i.grams, 0);
   if (dish.family === 'one-pot-grain' && grain && tomato >= tomatoDish.perGrain * grain.grams)
     return tomatoDish.sauceShare;

@@ -2,7 +2,7 @@ import { aimIndexOf, type Texture } from '../grain/texture';
 import { uptakeGPerG } from '../grain/uptake';
 import type { Bench } from './bench';
 import type { LiquidBounds } from './bounds';
-import { familyRules } from './families';
+import { isLoosePorridge } from './gather';
 import { finishedMass, saucyFrom, wantedSauceG, type GrainOutcome } from './water';
 
 /** What the liquid is solved for. */
@@ -37,7 +37,7 @@ export function missOf({ g, src }: Pick<Bench, 'g' | 'src'>, texture: Texture): 
   const pasta = g.grain.food.kind === 'pasta';
   const aim = aimIndexOf(rec, texture);
   // A porridge is one mass: whether its kernels drank the liquid or it stands around them is nothing to its cook.
-  if (g.rule === familyRules.porridge && g.sauceShare >= saucyFrom) {
+  if (isLoosePorridge(g)) {
     const drunk = g.grain.grams * uptakeGPerG(rec.rawMoisture[0], rec.aimMoisture[0]);
     const solidG = finishedMass(g, 0) - src.fromItems.reduce((s, x) => s + x.grams, 0) + drunk;
     const wanted = drunk + (g.sauceShare / (1 - g.sauceShare)) * solidG;

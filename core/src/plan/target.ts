@@ -9,7 +9,7 @@ import {
   type Texture,
 } from '../grain/texture';
 import { pastaX } from '../food/pasta';
-import type { Gathered } from './gather';
+import { isLoosePorridge, type Gathered } from './gather';
 import { saucyFrom, slowingOf } from './water';
 
 export interface TargetE {
@@ -60,6 +60,9 @@ const pastaWanted: Record<Texture, WantedBand> = {
   soft: { from: 1.2, aim: pastaX.want * wishTime.soft, to: pastaEdges[2] + 0.1 },
 };
 
+/** The end of what a porridge may be, on the texture index: over it there is no grain left [from memory]. */
+const porridgeTo = 90;
+
 /** The band that the wish of the cook falls in. */
 export function wantedBand(g: Gathered, texture: Texture): WantedBand {
   const grain = g.grain!;
@@ -73,5 +76,7 @@ export function wantedBand(g: Gathered, texture: Texture): WantedBand {
   );
   // Where the sauce sets the water the wish moves the time, and the moisture follows it half way.
   const by = saucy ? wishShift[texture] / 2 : 0;
+  // A porridge of kernels is meant to be soft, and nobody calls it mush.
+  if (isLoosePorridge(g)) return { from: edges[2]! + by, aim: edges[3]! + by, to: porridgeTo };
   return { from: edges[i - 1]! + by, aim: aim + by, to: edges[i]! + by };
 }

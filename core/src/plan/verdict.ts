@@ -1,7 +1,7 @@
 import { aimIndexOf, bandEdges, edgesOf, pastaBand, pastaEdges, wishTime, type Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import type { Plan } from './document';
-import type { Gathered } from './gather';
+import { isLoosePorridge, type Gathered } from './gather';
 import { normal } from './normal';
 import { saucyFrom, sauceWord, type GrainOutcome } from './water';
 
@@ -19,7 +19,8 @@ export function grainVerdict(g: Gathered, out: GrainOutcome | null, points: numb
     food: item.food.id,
     ingredient: item.ingredient.id,
     moisture: out.clock.moisture,
-    band: out.texture.band,
+    // Kernels that fell apart are what a porridge is: there is no mush in it.
+    band: isLoosePorridge(g) && out.texture.band === 'mushy' ? 'soft' : out.texture.band,
     equivalentMin: out.clock.equivalentMin,
     freeSauceG: out.clock.freeG,
     freeShare: out.freeShare,
@@ -30,7 +31,7 @@ export function grainVerdict(g: Gathered, out: GrainOutcome | null, points: numb
     bandChance: bandChance(out.texture.index, points, edges),
     edges: [...edges],
     done: out.texture.done,
-    aimIndex: aimIndexOf(item.food.grain!, wish),
+    aimIndex: isLoosePorridge(g) ? edges[2]! : aimIndexOf(item.food.grain!, wish),
   };
 }
 
