@@ -3,6 +3,7 @@ import { dishSchema, type Dish } from '../src/dish/schema';
 import { checkPlanOf, isPlanOf, markOf } from '../src/plan/made-for';
 import { evaluate, plan } from '../src/plan/plan';
 import { hut, seaLevel, turkeyRice } from './helpers/dishes';
+import { planned } from './helpers/laws';
 
 /* A plan and a dish that are kept together belong together. */
 const dish = turkeyRice();
@@ -24,6 +25,11 @@ test('the plan of a dish is its plan, after a trip through JSON with its fields 
   expect(isPlanOf(p, { ...dish, title: 'Sunday', notes: 'for six' })).toBe(true);
   const cooked = turkeyRice({ asCooked: { pressure: 'high', holdMin: 4, release: { kind: 'quick' } } });
   expect(isPlanOf(evaluate(cooked, hut), cooked)).toBe(true);
+});
+test('a plan that holds the pasta back is still the plan of the dish as it was written', () => {
+  const { c, p: held } = planned(102);
+  expect(held.warnings.map((w) => w.code)).toContain('pasta-held-back');
+  expect(isPlanOf(held, c.dish)).toBe(true);
 });
 test.each<[string, Dish]>([
   ['an amount', { ...dish, ingredients: dish.ingredients.map((i) => ({ ...i, amount: { ...i.amount, value: 7 } })) }],

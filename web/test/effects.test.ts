@@ -1,5 +1,5 @@
 import { kitchenSchema, plan, type Cook, type CookEvent, type Kitchen } from '@einkorn/core';
-import type { Actions } from '@ngrx/effects';
+import { Actions } from '@ngrx/effects';
 import type { Action, Store } from '@ngrx/store';
 import { BehaviorSubject, map, of, Subject, throwError, type Observable } from 'rxjs';
 import type { Api } from '../src/app/api/client';
@@ -27,7 +27,7 @@ const benchWith = (x: Partial<BenchState>, of: Kitchen = kitchen): object => ({
   [benchFeature.name]: { ...benchFeature.reducer(undefined, { type: '-' }), id: 'd', ...x },
   [kitchenFeature.name]: { kitchen: of, loaded: true, saving: false, failure: null },
 });
-const asActions = (actions: Subject<Action>): Actions => actions;
+const asActions = (actions: Subject<Action>): Actions => new Actions(actions);
 
 describe('cook this now', () => {
   const start = (state: BehaviorSubject<object>) => {

@@ -26,7 +26,7 @@ export interface PlanOptions {
 export function plan(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}), options: PlanOptions = {}): Plan {
   if (options.mode === 'evaluate') return evaluate(dish, kitchen, options);
   const solved = solvePlan(dish, kitchen, options);
-  return marked({ ...solved, proposals: waysOut(dish, kitchen, solved) }, dish, kitchen);
+  return { ...solved, proposals: waysOut(dish, kitchen, solved) };
 }
 
 /** What the cook's own numbers (`asCooked`) will give. Throws Problem `as-cooked-missing` when there are none. */

@@ -8,6 +8,7 @@ import { poorOf100 } from './chance';
 import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
 import { holdsOf } from './holds';
+import { marked } from './made-for';
 import { sameRelease, type Near } from './search';
 import { solveBoth, type Solved, type Stages } from './solve';
 import { slowingOf, starchTemps } from './water';
@@ -35,11 +36,11 @@ export function solvePlan(
   checkFits(free);
   const own = solveBoth(free, texture, near);
   const soft = heldPasta === null ? softOnTheWay(own) : null;
-  if (soft) return solvePlan(heldForFinish(dish, soft), kitchen, options, soft);
+  if (soft) return marked(solvePlan(heldForFinish(dish, soft), kitchen, options, soft), dish, kitchen);
   const solved = isSame(decisions, own)
     ? own
     : solveBoth(setBench(dish, kitchen), texture, own.cooked.chosen, stagesOf(decisions, own));
-  return assemble({
+  const solvedPlan = assemble({
     cooked: withGiven(solved, dish).cooked,
     mode: 'solve',
     texture,
@@ -49,6 +50,7 @@ export function solvePlan(
     topUpMl: null,
     heldPasta,
   });
+  return marked(solvedPlan, dish, kitchen);
 }
 
 type Decisions = Pick<Overrides, 'liquidMl' | 'holdMin' | 'release' | 'pressure' | 'gravyMl' | 'firstStage' | 'ledger'>;
