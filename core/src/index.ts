@@ -46,7 +46,7 @@ export { schedule, type Schedule } from './cook/schedule';
 export { evening, type Clash, type Evening, type EveningDish, type EveningTask, type PlacedDish } from './cook/evening';
 export * from './cook/events';
 export { inOrder } from './cook/order';
-export { upgradeEvents } from './cook/old-events';
+export { hasOldUndo, upgradeEvents } from './cook/old-events';
 export * from './cook/cook';
 export * from './cook/ratings';
 export { actualOf, type Actual } from './cook/actual';

@@ -6,6 +6,7 @@ import { setBench } from '../src/plan/bench';
 import { sprayChance } from '../src/plan/chance';
 import { gather } from '../src/plan/gather';
 import { plan } from '../src/plan/plan';
+import { outlook } from '../src/cook/outlook';
 import { uncertainty } from '../src/plan/uncertainty';
 import { liquidBounds } from '../src/plan/bounds';
 import { holds } from '../src/plan/holds';
@@ -273,3 +274,12 @@ test.each([
     expect(p.salt.aimPercent).toBe(0.3);
   },
 );
+
+test('a rice pudding is called alike by its plan, by a thousand cooks of it and by the rest of a running one', () => {
+  const dish = board('porridge', { food: 'rice-short', g: 200 }, { food: 'milk', g: 485 });
+  const p = plan(dish, seaLevel);
+  expect(p.grain!.band).toBe('soft');
+  expect(p.grain!.bandChance).toBeGreaterThan(0.3);
+  expect(uncertainty(dish, seaLevel, p).bands.map((b) => b.band)).not.toContain('mushy');
+  expect(outlook(dish, seaLevel, p, {}).band).toBe('soft');
+});

@@ -1,5 +1,5 @@
 import type { CookEvent } from './events';
-import { standingEvents } from './runs';
+import { endsSomething, standingEvents } from './runs';
 
 /** An event as it was kept until version 2 of the format: one shape for all, minutes and ids as text in `note`. */
 interface OldEvent {
@@ -24,6 +24,9 @@ const wasOld = (e: OldEvent): boolean =>
   (e.kind === 'rescued' && !('minutes' in e)) ||
   ['step', 'note', 'value', 'holdMin', 'addMl'].some((k) => k in e && e.kind !== 'hold-changed');
 
+/** Is there an undo of before among them, which took back "the newest" and has to be read beside what came before it? */
+export const hasOldUndo = (events: readonly unknown[]): boolean => events.some((x) => isOld(x) && x.kind === 'undo');
+
 /**
  * Events of any version as today's, in their order; what is not an event at all is left for the schema to refuse. An old
  * undo took back the newest event that ended something: here it names that one, or falls away where there was none. A
@@ -38,13 +41,13 @@ export function upgradeEvents(events: readonly unknown[], before: readonly CookE
       out.push(x);
       continue;
     }
-    const now = upgraded(x, [...before, ...(out as CookEvent[])]);
+    const now = upgraded(x, () => [...before, ...(out as CookEvent[])]);
     if (now) out.push(now);
   }
   return out;
 }
 
-function upgraded(e: OldEvent, before: readonly CookEvent[]): object | null {
+function upgraded(e: OldEvent, before: () => readonly CookEvent[]): object | null {
   const { id, kind, atMs, device, step, note, value, holdMin, addMl } = e;
   const base = { id, atMs, ...(device === undefined ? {} : { device }) };
   const text = note === undefined ? {} : { text: note };
@@ -52,7 +55,7 @@ function upgraded(e: OldEvent, before: readonly CookEvent[]): object | null {
     case 'done':
       return { ...base, kind, stepId: step };
     case 'undo': {
-      const target = standingEvents(before).findLast(endedBeforeV2);
+      const target = standingEvents(before()).findLast(endsSomething);
       return target ? { ...base, kind: 'undone', targetId: target.id } : null;
     }
     case 'hold-min': {
@@ -83,7 +86,3 @@ function upgraded(e: OldEvent, before: readonly CookEvent[]): object | null {
       return { ...base, kind };
   }
 }
-
-/** What the old undo looked for. */
-const endedBeforeV2 = (e: CookEvent): boolean =>
-  ['done', 'pin-up', 'pin-down', 'countdown', 'valve-open', 'rescued'].includes(e.kind);

@@ -21,8 +21,8 @@ export interface CookTimeline {
   lockedAgain: boolean;
   /** minutes at pressure that the cook took instead of the planned ones in this run; null when none were taken */
   ownHoldMin: number | null;
-  /** how long the step in progress has gone on past its minutes, ms; 0 while it is in time */
-  lateMs: number;
+  /** what the step in progress has left of its minutes, ms; negative when it is late, 0 when everything is done */
+  leftMs: number;
 }
 
 /** What of a cook its timeline is made from. */
@@ -55,19 +55,22 @@ export function cookTimeline(cook: CookSoFar, nowMs: number): CookTimeline {
     lid: timed.steps.some((s) => s.step.stage === 'first') && !lock?.done ? 'first-heat' : 'heat-up',
     lockedAgain: timed.steps.some((s) => isBroken(s.step, 'heat-up')),
     ownHoldMin: ownHoldMin(ofRun),
-    lateMs: now ? Math.max(0, nowMs - now.startMs - now.step.minutes * 60_000) : 0,
+    leftMs: now ? now.startMs + now.step.minutes * 60_000 - nowMs : 0,
   };
 }
 
-/** All that a list of events says, before a clock is looked at. */
-interface EventFacts {
-  standing: readonly CookEvent[];
-  ofRun: readonly CookEvent[];
+/** What events say of the steps, before a clock is looked at. */
+interface StepFacts {
   steps: readonly Step[];
   facts: ReadonlyMap<StepId, number>;
   /** for every step the first fact of any step after it */
   later: readonly (number | undefined)[];
   heatOnMs: number | undefined;
+}
+
+interface EventFacts extends StepFacts {
+  standing: readonly CookEvent[];
+  ofRun: readonly CookEvent[];
 }
 
 /** What was read of a list of events, for the steps and the beginning that it was read with. */
@@ -78,20 +81,18 @@ function factsOf({ plan, startedMs, events }: CookSoFar): EventFacts {
   if (before?.steps === plan.steps && before.startedMs === startedMs) return before.all;
   const standing = standingEvents(events);
   const x = withRescues(plan.steps, standing, (y, some, atMs) => layOut(readEvents(y, some), startedMs, atMs));
-  const all = readEvents(x, standing);
+  const all = { ...readEvents(x, standing), standing, ofRun: ofThisRun(standing) };
   cache.set(events, { steps: plan.steps, startedMs, all });
   return all;
 }
 
 /** What events that stand say of a list of steps. */
-function readEvents(x: WithRescues, standing: readonly CookEvent[]): EventFacts {
+function readEvents(x: WithRescues, standing: readonly CookEvent[]): StepFacts {
   const events = sinceRestart(standing);
   const steps = withOwnHold(x.steps, events);
   const facts = factsByStep(steps, events, standing);
   for (const [id, atMs] of x.facts) facts.set(id, atMs);
   return {
-    standing,
-    ofRun: ofThisRun(standing),
     steps,
     facts,
     later: laterFacts(steps, facts),
@@ -101,7 +102,7 @@ function readEvents(x: WithRescues, standing: readonly CookEvent[]): EventFacts 
 
 /** The steps one after the other, each at its fact or at its minutes. */
 function layOut(
-  { steps, facts, later, heatOnMs }: EventFacts,
+  { steps, facts, later, heatOnMs }: StepFacts,
   startMs: number,
   nowMs: number,
 ): Pick<CookTimeline, 'steps' | 'current' | 'serveMs'> {

@@ -6,6 +6,8 @@ export type GrainBand = 'hard' | 'firm' | 'fluffy' | 'soft' | 'mushy';
 export const bandEdges = [59.5, 63.5, 68, 72.5] as const;
 /** Where sauce stands around the grain it is soft from 72 and mush only from 75 [from memory: rice in soup]. */
 export const saucyEdges = [59.5, 63.5, 72, 75] as const;
+/** Kernels of a porridge are meant to be soft: only from the last edge on there is no grain left [from memory]. */
+export const porridgeEdges = [59.5, 63.5, 72, 90] as const;
 const bandNames: readonly GrainBand[] = ['hard', 'firm', 'fluffy', 'soft', 'mushy'];
 
 /** Texture points for each wish of the cook, relative to the grain's own "fluffy" aim [common practice]. */
@@ -23,6 +25,8 @@ export interface TextureInput {
   /** free liquid as a share of the finished dish; only counted in dishes meant to have sauce */
   freeShare: number;
   saucy: boolean;
+  /** kernels that may fall apart, as in rice pudding: they are soft where others are mush */
+  porridge?: boolean;
 }
 
 export interface TextureResult {
@@ -84,7 +88,9 @@ export function texture(g: GrainRecord, x: TextureInput): TextureResult {
   const fat = x.coated ? -0.5 : 0;
   const acid = -Math.min(1.5, (0.5 * x.acidMlPer200g) / 15);
   const index = 100 * x.moisture + g.textureShift[0] + centre(g) + time + fat + acid;
-  const band = done < hardCore ? 'hard' : atLeast(bandOf(index, x.saucy), overdone(x.equivalentMin / (g.eMax[0] * f)));
+  const { saucy, porridge = false } = x;
+  const burst = porridge ? 'hard' : overdone(x.equivalentMin / (g.eMax[0] * f));
+  const band = done < hardCore ? 'hard' : atLeast(bandOf(index, edgesOf(saucy, porridge)), burst);
   return { index, band, done };
 }
 
@@ -93,11 +99,12 @@ const bursts = { soft: 1, mushy: 1.3 } as const;
 const overdone = (share: number): GrainBand => (share > bursts.mushy ? 'mushy' : share > bursts.soft ? 'soft' : 'hard');
 const atLeast = (a: GrainBand, b: GrainBand): GrainBand => (bandNames.indexOf(a) >= bandNames.indexOf(b) ? a : b);
 
-/** Band edges on the texture index of a dish with or without sauce. */
-export const edgesOf = (saucy: boolean): readonly number[] => (saucy ? saucyEdges : bandEdges);
+/** Band edges on the texture index of a dish with or without sauce, or of a porridge. */
+export const edgesOf = (saucy: boolean, porridge = false): readonly number[] =>
+  porridge ? porridgeEdges : saucy ? saucyEdges : bandEdges;
 
-export function bandOf(index: number, saucy = false): GrainBand {
-  const i = edgesOf(saucy).findIndex((edge) => index < edge);
+export function bandOf(index: number, edges: readonly number[] = bandEdges): GrainBand {
+  const i = edges.findIndex((edge) => index < edge);
   return bandNames[i < 0 ? 4 : i]!;
 }
 

@@ -6,7 +6,7 @@ import { Problem } from '../problem';
 import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
 import type { Bench } from './bench';
-import { geometryOf, type LiquidBounds } from './bounds';
+import { boundBy, geometryOf, type LiquidBounds } from './bounds';
 import { curveOf, potCurve } from './curve';
 import { planFormat, type Plan } from './document';
 import { finishPlan, heldBack } from './finish';
@@ -241,7 +241,7 @@ function written(x: Chosen): Plan {
       addMl,
       topUpMl,
       missed,
-      boundBy: bounds && addMl <= bounds.leastMl + 5 ? bounds.leastBy : null,
+      boundBy: bounds && boundBy(addMl, bounds),
       heldPasta: x.heldPasta,
     }),
     proposals: [],

@@ -11,6 +11,11 @@ export interface LiquidBounds {
   mostBy: 'pot' | 'fill' | 'bowl';
 }
 
+/** What the liquid stands on when it is at its least, to a jug mark; null above that. */
+export const boundBy = <By extends string>(addMl: number, bounds: { leastMl: number; leastBy: By }): By | null =>
+  addMl <= bounds.leastMl + jugMarkMl ? bounds.leastBy : null;
+const jugMarkMl = 5;
+
 /** Share of the starch that may stand dry: pasta may peek [common practice]. */
 export const dryLimits = { grain: 0.05, pasta: 0.15, pastaStop: 0.3 } as const;
 /** An inner bowl holds its grain and water up to two thirds [common practice]. */

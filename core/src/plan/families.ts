@@ -23,7 +23,12 @@ export interface FamilyRule {
   twoStage: boolean;
   /** built in alternating layers */
   layered: boolean;
+  /** salt aimed at, percent of the finished dish */
+  saltPercent: number;
 }
+
+/** Salt of a savoury dish, percent [common practice, 0.7 to 1.2]; a porridge takes a pinch [common practice]. */
+const salted = { savoury: 0.9, porridge: 0.3 } as const;
 
 const rule = (
   starch: FamilyRule['starch'],
@@ -40,6 +45,7 @@ const rule = (
   simmerMin: 0,
   twoStage: false,
   layered: false,
+  saltPercent: salted.savoury,
   ...more,
 });
 
@@ -57,7 +63,7 @@ export const familyRules: Record<Family, FamilyRule> = {
   'noodle-soup': rule('any', 0.6, { stirred: true, twoStage: true }),
   'rack-over-grain': rule('grain', 0, { standMin: 4 }),
   'pot-in-pot': rule('grain', 0, { standMin: 4, twoStage: true }),
-  porridge: rule('grain', 0, { stirred: true, fries: false }),
+  porridge: rule('grain', 0, { stirred: true, fries: false, saltPercent: salted.porridge }),
   'steamed-side': rule('none', 0, { fries: false }),
 };
 

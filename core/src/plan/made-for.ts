@@ -1,6 +1,7 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { Problem } from '../problem';
+import { stableJson } from '../stable-json';
 import type { Plan } from './document';
 
 /**
@@ -8,7 +9,7 @@ import type { Plan } from './document';
  * equal marks, in whatever order their fields were written. FNV-1a (published by its authors), twice 32 bits.
  */
 export function markOf({ title: _title, notes: _notes, ...dish }: Dish, potId: string, altitudeM: number): string {
-  const text = stable([dish, potId, altitudeM]);
+  const text = stableJson([dish, potId, altitudeM]);
   let [a, b] = [0x811c9dc5, 0x01000193];
   for (let i = 0; i < text.length; i++) {
     const c = text.charCodeAt(i);
@@ -16,17 +17,6 @@ export function markOf({ title: _title, notes: _notes, ...dish }: Dish, potId: s
     b = Math.imul(b ^ c, 0x01000193) ^ (a >>> 7);
   }
   return [a, b].map((x) => (x >>> 0).toString(16).padStart(8, '0')).join('');
-}
-
-/** JSON with the fields of every object in one order; what is undefined is not there. */
-function stable(x: unknown): string {
-  if (Array.isArray(x)) return `[${x.map(stable).join()}]`;
-  if (typeof x !== 'object' || x === null) return JSON.stringify(x);
-  const fields = Object.entries(x).filter(([, v]) => v !== undefined);
-  return `{${fields
-    .sort(([p], [q]) => (p < q ? -1 : 1))
-    .map(([k, v]) => `${JSON.stringify(k)}:${stable(v)}`)
-    .join()}}`;
 }
 
 /** The plan with the mark of what it was made for. */

@@ -1,7 +1,7 @@
 import type { Kitchen } from '../dish/kitchen';
 import { scaleBy } from '../dish/scale';
 import type { Dish } from '../dish/schema';
-import { bowlLimit } from './bounds';
+import { boundBy, bowlLimit } from './bounds';
 import { poorOf100 } from './chance';
 import type { Plan } from './document';
 import { Problem } from '../problem';
@@ -83,15 +83,11 @@ const worthOf100 = 15;
 /** A batch too small for its pot is tried so many times as large. */
 const largerTimes = [1.5, 2.5] as const;
 
-/** What the liquid rests on when it stands at its least, to a jug mark. */
-const boundBy = ({ liquid }: Plan): string | null =>
-  liquid.bounds && liquid.addMl <= liquid.bounds.leastMl + 5 ? liquid.bounds.leastBy : null;
-
 /** Changes of a plan that nothing forbids and that seldom comes out: the cook's own numbers, a batch too small for the pot, thick meat. */
 function changesForChance(dish: Dish, p: Plan): Change[] {
   const own = changesFor(dish, p, 'poor-chance', '');
   const larger: Change[] =
-    boundBy(p) === 'pot-minimum'
+    p.liquid.bounds && boundBy(p.liquid.addMl, p.liquid.bounds) === 'pot-minimum'
       ? largerTimes
           .filter((to) => dish.serves * to <= 60)
           .map((to) => ({ code: 'larger-batch', ingredient: '', to, dish: scaleBy(dish, to).dish }))
@@ -109,33 +105,32 @@ const tens = (of100: number): number => Math.round(of100 / 10);
  */
 export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   const stops = p.warnings.filter((w) => w.severity === 'stop');
-  const of100 = p.program.chance?.of100 ?? 100;
-  if (stops.length === 0 && of100 >= poorOf100) return [];
+  if (stops.length === 0 && of100(p) >= poorOf100) return [];
   const changes =
     stops.length > 0
       ? stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')))
       : changesForChance(dish, p);
   const helps = (q: Plan): boolean =>
-    stops.length > 0
-      ? stopCount(q) < stops.length
-      : stopCount(q) === 0 && (q.program.chance?.of100 ?? 0) >= of100 + worthOf100;
+    stops.length > 0 ? stopCount(q) < stops.length : stopCount(q) === 0 && of100(q) >= of100(p) + worthOf100;
   const once = [...new Map(changes.map((c) => [`${c.code} ${c.ingredient} ${c.to ?? ''}`, c])).values()];
-  const tried = once.slice(0, mostTried).flatMap((c) => {
-    const q = planned(c.dish, kitchen);
-    return q && helps(q) ? [{ proposal: proposalOf(c, q), of100: q.program.chance?.of100 ?? 0 }] : [];
-  });
-  return tried
-    .sort((a, b) => a.proposal.stops - b.proposal.stops || tens(b.of100) - tens(a.of100))
-    .map((x) => x.proposal);
+  return once
+    .slice(0, mostTried)
+    .flatMap((c) => {
+      const q = planned(c.dish, kitchen);
+      return q && helps(q) ? [proposalOf(c, q)] : [];
+    })
+    .sort((a, b) => a.stops - b.stops || tens(b.of100) - tens(a.of100));
 }
+/** Plans made before chances were known are not called poor. */
+const of100 = (p: Plan): number => p.program.chance?.of100 ?? 100;
 
-const proposalOf = (c: Change, p: Plan): Proposal => ({
+const proposalOf = (c: Change, p: Plan): Proposal & { of100: number } => ({
   code: c.code,
   ingredient: c.ingredient,
   ...(c.to === undefined ? {} : { to: c.to }),
   stops: stopCount(p),
   trouble: troubleOf(p),
-  of100: p.program.chance?.of100 ?? 0,
+  of100: of100(p),
 });
 
 /** A changed dish that cannot be planned is no way out. */

@@ -1,4 +1,5 @@
 import type { Dish, Ingredient } from '../dish/schema';
+import { stableJson } from '../stable-json';
 import type { Plan } from './document';
 import type { Near } from './search';
 
@@ -26,7 +27,7 @@ function shapeOf(dish: Dish): string {
     unit: amount.unit,
     prep: { ...prep, thicknessMm: prep?.thicknessMm !== undefined },
   }));
-  return JSON.stringify({ ...rest, bare });
+  return stableJson({ ...rest, bare });
 }
 
 function isSmall(a: Ingredient, b: Ingredient): boolean {

@@ -4,11 +4,6 @@ import { steamG } from './water';
 import type { CookRun } from '../pot/cook';
 import type { Gathered } from './gather';
 
-/** Salt aimed at, percent of the finished dish [common practice, 0.7 to 1.2]. */
-export const aimPercent = 0.9;
-/** A porridge takes a pinch [common practice]. */
-const porridgePercent = 0.3;
-const aimOf = (g: Gathered): number => (g.dish.family === 'porridge' ? porridgePercent : aimPercent);
 /** Three quarters now, the rest at the table: it cannot be taken out [common practice]. */
 const addNow = 0.75;
 
@@ -50,7 +45,7 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
     .filter((s) => s.grams >= 0.05);
   const total = sources.reduce((s, x) => s + x.grams, 0);
   const finishedG = Math.max(1, wholeMealG(g, addMl) - (g.inBowl ? 0 : steamG(run)));
-  const want = (aimOf(g) / 100) * finishedG;
+  const want = (g.rule.saltPercent / 100) * finishedG;
   const own = g.dish.overrides?.saltG;
   // Steamed things are salted at the table: salt in the water below never reaches them.
   const atTable = g.dish.family === 'steamed-side';
@@ -59,7 +54,7 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
   const addG = own ?? ownSum;
   const terms: Term[] = [
     { label: 'finished-dish', value: finishedG, unit: 'g' },
-    { label: 'salt-aim', value: aimOf(g), unit: 'percent', source: 'common-practice' },
+    { label: 'salt-aim', value: g.rule.saltPercent, unit: 'percent', source: 'common-practice' },
     ...sources.map((s): Term => ({
       label: 'salt-in',
       value: -s.grams,
@@ -72,7 +67,7 @@ export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
   return {
     percent: (100 * total) / finishedG,
     addG,
-    aimPercent: aimOf(g),
+    aimPercent: g.rule.saltPercent,
     tableG,
     sources,
     teaspoons: saltKinds.map((k) => ({ kind: k.kind, tsp: addG / k.gPerTsp })),

@@ -1,16 +1,7 @@
-import {
-  aimIndexOf,
-  edgesOf,
-  hardCore,
-  pastaEdges,
-  soakFactorOf,
-  wishShift,
-  wishTime,
-  type Texture,
-} from '../grain/texture';
+import { aimIndexOf, hardCore, pastaEdges, soakFactorOf, wishShift, wishTime, type Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import { isLoosePorridge, type Gathered } from './gather';
-import { saucyFrom, slowingOf } from './water';
+import { grainEdges, saucyFrom, slowingOf } from './water';
 
 export interface TargetE {
   /** equivalent minutes at 100 degC: what cooks the core, what is wanted, where the band ends */
@@ -60,23 +51,20 @@ const pastaWanted: Record<Texture, WantedBand> = {
   soft: { from: 1.2, aim: pastaX.want * wishTime.soft, to: pastaEdges[2] + 0.1 },
 };
 
-/** The end of what a porridge may be, on the texture index: over it there is no grain left [from memory]. */
-const porridgeTo = 90;
-
 /** The band that the wish of the cook falls in. */
 export function wantedBand(g: Gathered, texture: Texture): WantedBand {
   const grain = g.grain!;
   if (grain.food.kind === 'pasta') return pastaWanted[texture];
   const saucy = g.sauceShare >= saucyFrom;
   const aim = aimIndexOf(grain.food.grain!, saucy ? 'fluffy' : texture);
-  const edges = [50, ...edgesOf(saucy), 82];
+  const edges = [50, ...grainEdges(g), 82];
   const i = Math.max(
     1,
     edges.findIndex((e) => e > aim),
   );
   // Where the sauce sets the water the wish moves the time, and the moisture follows it half way.
   const by = saucy ? wishShift[texture] / 2 : 0;
-  // A porridge of kernels is meant to be soft, and nobody calls it mush.
-  if (isLoosePorridge(g)) return { from: edges[2]! + by, aim: edges[3]! + by, to: porridgeTo };
+  // A porridge of kernels is right from fluffy on and best where soft begins.
+  if (isLoosePorridge(g)) return { from: edges[2]! + by, aim: edges[3]! + by, to: edges[4]! };
   return { from: edges[i - 1]! + by, aim: aim + by, to: edges[i]! + by };
 }

@@ -11,7 +11,7 @@ import type { Gathered } from './gather';
 import { minimumC, runMeats } from './meat';
 import { heat } from './solve';
 import { benchOfPlan } from './stages';
-import { grainOutcome, saucyFrom, starchTemps } from './water';
+import { grainEdges, grainOutcome, saucyFrom, starchTemps } from './water';
 
 /** Chances of every outcome of a plan, and which input moves it most. */
 export interface Uncertainty {
@@ -65,6 +65,7 @@ export function uncertainty(
     ...juicy.map((x) => ({ input: 'juice', subject: x.item.ingredient.id })),
   ];
   const saucy = g.sauceShare >= saucyFrom;
+  const edges = grainEdges(g);
   const rec0 = g.grain?.food.grain;
   const hardAt = rec0 ? rec0.eMin[0] * soakFactorOf(rec0, g.grain!.ingredient.prep?.soakMin ?? 0) : 1;
   const bands = new Map<string, number>();
@@ -96,7 +97,7 @@ export function uncertainty(
       const x = packet ? (clock.equivalentMin * base.slowing) / packet : 0;
       const index = base.texture.index + 100 * (clock.moisture - base.clock.moisture) + time(clock);
       const hard = doneShare(clock.equivalentMin, hardAt) < hardCore;
-      const band = packet ? pastaBand(x, clock.moisture) : hard ? 'hard' : bandOf(index, saucy);
+      const band = packet ? pastaBand(x, clock.moisture) : hard ? 'hard' : bandOf(index, edges);
       bands.set(band, (bands.get(band) ?? 0) + 1);
       at.push(packet ? x : index);
     }

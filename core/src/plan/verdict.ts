@@ -1,9 +1,9 @@
-import { aimIndexOf, bandEdges, edgesOf, pastaBand, pastaEdges, wishTime, type Texture } from '../grain/texture';
+import { aimIndexOf, bandEdges, pastaBand, pastaEdges, wishTime, type Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import type { Plan } from './document';
 import { isLoosePorridge, type Gathered } from './gather';
 import { normal } from './normal';
-import { saucyFrom, sauceWord, type GrainOutcome } from './water';
+import { grainEdges, saucyFrom, sauceWord, type GrainOutcome } from './water';
 
 /** One standard deviation of the clock of pasta: activation energy 25 to 40 kJ/mol and the packet's own rounding [derived]. */
 const pastaTimeSd = 0.09;
@@ -14,13 +14,12 @@ export function grainVerdict(g: Gathered, out: GrainOutcome | null, points: numb
   if (!out || item?.food.kind !== 'grain') return null;
   // Where the sauce sets the water, the wish moved the time, not the aim.
   const wish = g.sauceShare >= saucyFrom ? 'fluffy' : texture;
-  const edges = edgesOf(g.sauceShare >= saucyFrom);
+  const edges = grainEdges(g);
   return {
     food: item.food.id,
     ingredient: item.ingredient.id,
     moisture: out.clock.moisture,
-    // Kernels that fell apart are what a porridge is: there is no mush in it.
-    band: isLoosePorridge(g) && out.texture.band === 'mushy' ? 'soft' : out.texture.band,
+    band: out.texture.band,
     equivalentMin: out.clock.equivalentMin,
     freeSauceG: out.clock.freeG,
     freeShare: out.freeShare,
@@ -97,6 +96,14 @@ const scales = {
   pasta: { from: 0.7, to: 1.8, edges: pastaEdges, names: ['hard', 'al-dente', 'tender', 'soft'] },
 } as const;
 
+/** The scale of a grain with the edges of its dish; it reaches a little past the last of them. */
+const pastLast = 3;
+const scaleWith = (edges: readonly number[]): Starch['scale'] => ({
+  ...scales.grain,
+  to: Math.max(scales.grain.to, (edges.at(-1) ?? 0) + pastLast),
+  edges,
+});
+
 /** Grain or pasta of the plan, whichever it has; null for a dish without. */
 export function starchOf(p: Plan): Starch | null {
   const kind = p.grain ? 'grain' : 'pasta';
@@ -112,7 +119,7 @@ export function starchOf(p: Plan): Starch | null {
     equivalentMin: s.equivalentMin,
     sauce: s.sauce,
     freeSauceG: s.freeSauceG,
-    scale: p.grain?.edges ? { ...scales.grain, edges: p.grain.edges } : scales[kind],
+    scale: p.grain?.edges ? scaleWith(p.grain.edges) : scales[kind],
   };
 }
 

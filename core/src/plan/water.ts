@@ -1,9 +1,17 @@
 import { bowlHistory } from '../grain/bowl';
 import { bedLagS, drinksG, grainTemps, runClock, type ClockResult } from '../grain/clock';
-import { pastaSauceBand, sauceBand, soakFactorOf, texture, type SauceBand, type TextureResult } from '../grain/texture';
+import {
+  edgesOf,
+  pastaSauceBand,
+  sauceBand,
+  soakFactorOf,
+  texture,
+  type SauceBand,
+  type TextureResult,
+} from '../grain/texture';
 import { clingAfterSoak, soakGPerG } from '../grain/uptake';
 import type { CookRun } from '../pot/cook';
-import { hasFlag, isFinishSauce, juiceLeft, sharesWater, type Gathered, type Item } from './gather';
+import { hasFlag, isFinishSauce, isLoosePorridge, juiceLeft, sharesWater, type Gathered, type Item } from './gather';
 import { warmFinishMin } from './finish-minutes';
 import { placeOf } from './place';
 
@@ -151,6 +159,7 @@ export function grainOutcome(
     acidMlPer200g: (acidMl * 200) / grain.grams,
     freeShare,
     saucy: g.sauceShare >= saucyFrom,
+    porridge: isLoosePorridge(g),
   });
   const upG = grain.grams * ((clock.moisture - rec.rawMoisture[0]) / (1 - clock.moisture));
   const sauceG = sauceAtTable(g, src, clock);
@@ -188,6 +197,9 @@ export const sauceWord = (g: Gathered, out: GrainOutcome): SauceBand =>
 
 /** From this wanted share on a dish is meant to have sauce [derived]. */
 export const saucyFrom = 0.05;
+
+/** Band edges of the grain of this dish on the texture index. */
+export const grainEdges = (g: Gathered): readonly number[] => edgesOf(g.sauceShare >= saucyFrom, isLoosePorridge(g));
 
 /**
  * Tomato (and, around pasta, cream) slows the uptake in an unstirred pot; 1 is not at all. Pasta is judged on the slowed

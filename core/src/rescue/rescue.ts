@@ -4,7 +4,7 @@ import { findFood } from '../food/find';
 import { rate } from '../grain/rate';
 import { drinksG } from '../grain/clock';
 import { bandOf, timeTerm } from '../grain/texture';
-import { saucyFrom } from '../plan/water';
+import { grainEdges, saucyFrom } from '../plan/water';
 import { uptakeGPerG } from '../grain/uptake';
 import { evaporationKgPerS } from '../pot/open';
 import { setBench, type Bench } from '../plan/bench';
@@ -98,7 +98,7 @@ const movers: Record<Symptom, Mover> = {
     const was = p.grain?.equivalentMin ?? 0;
     const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(b)) : 0;
     const tooMuch =
-      p.grain !== null && bandOf(p.grain.textureIndex + shift, saucy(b)) === 'mushy' && p.grain.band !== 'mushy';
+      p.grain !== null && bandOf(p.grain.textureIndex + shift, grainEdges(b.g)) === 'mushy' && p.grain.band !== 'mushy';
     return {
       steps: tooMuch
         ? [step('take-meat-out'), step('finish-in-pan', { minimum }), step('check-thermometer', { minimum })]
@@ -196,7 +196,7 @@ const movers: Record<Symptom, Mover> = {
     const extra = rec ? a.minutes! * rate(rec.kinetics, simmerC) : 0;
     const was = (p.grain ?? p.pasta)?.equivalentMin ?? 0;
     const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(b)) : 0;
-    const band = p.grain ? bandOf(p.grain.textureIndex + shift, saucy(b)) : (p.pasta?.band ?? 'soft');
+    const band = p.grain ? bandOf(p.grain.textureIndex + shift, grainEdges(b.g)) : (p.pasta?.band ?? 'soft');
     return {
       steps: [step('pin-down-open'), step(shift > 1.5 ? 'spread-wide' : 'no-harm', { band })],
       effect: { points: Math.round(shift * 10) / 10, band },

@@ -4,10 +4,10 @@ import {
   checkPlanOf,
   cookEventSchema,
   cookSchema,
+  hasOldUndo,
   outcomeSchema,
   problemOf,
   upgradeEvents,
-  type Cook,
 } from '@einkorn/core';
 import { debrief, drawFaults } from '@einkorn/devices';
 import type { Bus } from '../live/bus';
@@ -17,14 +17,8 @@ import { getKitchen } from '../store/kitchen';
 import { addCook, addEvents, finishCook, getCook, listCooks, removeCook, runningCooks } from '../store/cooks';
 
 const mostEvents = 200;
-/** Events of any version; an old undo is read among those that the cook has. */
-const eventsBody = (cook: Cook) =>
-  z.strictObject({
-    events: z.preprocess(
-      (x) => (Array.isArray(x) ? upgradeEvents(x, cook.events) : x),
-      z.array(cookEventSchema).max(mostEvents),
-    ),
-  });
+const eventsBody = z.strictObject({ events: z.array(z.unknown()).min(1).max(mostEvents) });
+const eventsOfToday = z.object({ events: z.array(cookEventSchema) });
 const finishBody = z.strictObject({
   finishedMs: z.number().int().min(0).max(4_102_444_800_000).optional(),
   outcome: outcomeSchema.optional(),
@@ -66,7 +60,11 @@ export function cookRoutes(store: Store, bus: Bus): Router {
   });
   r.post('/:id/events', async (req, res) => {
     const { id } = req.params;
-    const { events } = read(eventsBody(await getCook(store, id)), req.body, 'The tap cannot be kept.');
+    const refusal = 'The tap cannot be kept.';
+    const sent = read(eventsBody, req.body, refusal).events;
+    // Only an undo of an older page has to be read beside what the cook has; a tap of today reads nothing first.
+    const before = hasOldUndo(sent) ? (await getCook(store, id)).events : [];
+    const { events } = read(eventsOfToday, { events: upgradeEvents(sent, before) }, refusal);
     const kept = await addEvents(store, id, events);
     bus.publish(id, { name: 'events', data: { events: kept } });
     bus.command({ kind: 'events', cookId: id, events: kept });

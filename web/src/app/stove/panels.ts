@@ -18,11 +18,7 @@ export function otherPots(running: readonly Cook[], own: string, nowMs: number):
   return running
     .filter((c) => c.id !== own && c.practice === undefined && Math.abs(nowMs - c.startedMs) < eveningMs)
     .slice(0, mostOthers)
-    .map((c) => {
-      const r = cookTimeline(c, nowMs);
-      const s = r.steps[r.current];
-      return { id: c.id, title: c.dish.title, left: s ? s.startMs + s.step.minutes * 60_000 - nowMs : 0 };
-    });
+    .map((c) => ({ id: c.id, title: c.dish.title, left: cookTimeline(c, nowMs).leftMs }));
 }
 
 /** A lid is on: that of the first stage, or the one on the whole dish. */

@@ -130,10 +130,7 @@ export class StovePage {
   readonly over = computed(() => this.timed() !== null && this.current() === null);
   /** Counts down while there is time, then up with a plus: late is a fact, not an alarm. */
   readonly clock = computed(() => {
-    const s = this.current();
-    if (!s) return '0:00';
-    const planned = s.startMs + s.step.minutes * 60_000;
-    const left = planned - this.now();
+    const left = this.timed()?.leftMs ?? 0;
     return left >= 0 ? this.fmt.clock(left) : `+${this.fmt.clock(-left)}`;
   });
   readonly clockSize = computed(() => (this.clock().length > 5 ? 108 : this.clock().length > 4 ? 142 : 176));
