@@ -2,6 +2,9 @@
 const { createCjsPreset } = require('jest-preset-angular/presets');
 
 module.exports = {
+  // Hangs are found, speed is not judged here; every core works.
+  testTimeout: 120_000,
+  maxWorkers: '100%',
   ...createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
   testEnvironment: 'jest-preset-angular/environments/jest-jsdom-env',
   // The text catalogues come as ES modules with plain .js names.
