@@ -57,11 +57,11 @@ const bundle = async (entry, outfile) => {
   });
 };
 
-export async function buildCli() {
-  await once('dist/cli.stamp', 'dist/cli.mjs', ['core/src', 'scripts/cli.ts', 'package-lock.json'], () =>
-    bundle('scripts/cli.ts', 'dist/cli.mjs'),
-  );
-  return pathToFileURL(join(root, 'dist/cli.mjs')).href;
+/** A command line of the core: `cli` plans, `recipe-cli` reads recipes. */
+export async function buildCli(name) {
+  const sources = ['core/src', `scripts/${name}.ts`, 'scripts/cli-io.ts', 'package-lock.json'];
+  await once(`dist/${name}.stamp`, `dist/${name}.mjs`, sources, () => bundle(`scripts/${name}.ts`, `dist/${name}.mjs`));
+  return pathToFileURL(join(root, `dist/${name}.mjs`)).href;
 }
 
 export const buildServer = () =>

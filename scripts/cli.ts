@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import * as z from 'zod';
 import {
   card,
@@ -11,9 +10,21 @@ import {
   planSchema,
   type Texture,
 } from '@einkorn/core';
+import { failed, readText } from './cli-io';
 
 const usage =
   'plan -- DISH.json [--mode solve|evaluate] [--pot ID] [--altitude M] [--texture firm|fluffy|soft] [--pretty|--text] | --schema dish|plan';
+
+function readJson(file: string): unknown {
+  const text = readText(file, 'DISH.json');
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Problem('not-json', `"${file.slice(0, 200)}" is not JSON. Export the dish again or mend the file.`, [
+      { path: '', message: 'The text is not valid JSON.' },
+    ]);
+  }
+}
 
 interface Args {
   file?: string;
@@ -58,24 +69,6 @@ function readArgs(argv: string[]): Args {
   return out;
 }
 
-function readJson(file: string): unknown {
-  let text: string;
-  try {
-    text = readFileSync(file, 'utf8');
-  } catch {
-    throw new Problem('file-missing', `I cannot read the file "${file.slice(0, 200)}". Check its name and place.`, [
-      { path: 'DISH.json', message: 'The file does not exist or cannot be read.' },
-    ]);
-  }
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    throw new Problem('not-json', `"${file.slice(0, 200)}" is not JSON. Export the dish again or mend the file.`, [
-      { path: '', message: 'The text is not valid JSON.' },
-    ]);
-  }
-}
-
 /** The command: prints one JSON object, returns the exit code. Bad input: one error object on stderr, exit 2. */
 export function main(argv: string[]): number {
   try {
@@ -97,15 +90,6 @@ export function main(argv: string[]): number {
     else write(planned);
     return 0;
   } catch (e) {
-    const error =
-      e instanceof Problem
-        ? e.toJSON()
-        : {
-            code: 'internal',
-            message: 'Something went wrong inside the planner. Please report this dish.',
-            issues: [],
-          };
-    process.stderr.write(`${JSON.stringify({ error })}\n`);
-    return 2;
+    return failed(e, 'Something went wrong inside the planner. Please report this dish.');
   }
 }

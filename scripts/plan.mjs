@@ -10,6 +10,6 @@ if (!existsSync(join(root, 'node_modules', 'esbuild'))) {
   if (install.status !== 0) process.exit(install.status ?? 1);
 }
 const { buildCli } = await import('./build.mjs');
-const file = await buildCli();
+const file = await buildCli('cli');
 const { main } = await import(file);
 process.exitCode = await main(process.argv.slice(2));

@@ -89,7 +89,7 @@ check(
 );
 check('types web worker', tool('typescript', 'bin', 'tsc'), '-p', 'web/tsconfig.worker.json', '--noEmit');
 check('types web tests', tool('typescript', 'bin', 'tsc'), '-p', 'web/tsconfig.spec.json', '--noEmit');
-await buildCli();
+for (const name of ['cli', 'recipe-cli']) await buildCli(name);
 for (const w of ['core', 'devices', 'server', 'web']) jest(w);
 await browser();
 

@@ -19,7 +19,10 @@ export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture
 export * from './dish/schema';
 export * from './dish/kitchen';
 export { starter } from './dish/starters';
-export { parseLine, suggestFoods, type ParsedLine } from './dish/line';
+export { suggestFoods } from './recipe/suggest';
+export { namesOf, type Language } from './recipe/food-names';
+export { askedBelow, readLine, type ReadLine } from './recipe/line';
+export * from './recipe/reading';
 export { importDish, type Imported } from './dish/import';
 export { readDish, readKitchen, upgradeDish, problemOf } from './dish/read';
 export { scaleBy, scaleDish, scaleToGrain, type NotScaled, type Scaled } from './dish/scale';

@@ -13,6 +13,7 @@ import { dishRoutes } from './routes/dishes';
 import { kitchenRoutes } from './routes/kitchen';
 import { planRoutes } from './routes/plan';
 import { noRoute, problems } from './routes/problems';
+import { recipeRoutes } from './routes/recipe';
 import type { Store } from './store/connect';
 
 /** A household asks for a page, a plan and some taps a minute; a loop gone wrong asks for thousands. */
@@ -48,6 +49,7 @@ export function createApp(store: Store, log: Logger, webFolder?: string): Expres
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
   app.use('/api/plan', planRoutes());
+  app.use('/api/recipe', recipeRoutes());
   app.use('/api/dishes', dishRoutes(store));
   const bus = new Bus();
   app.use('/api/cooks', cookRoutes(store, bus));

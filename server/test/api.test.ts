@@ -272,7 +272,7 @@ describe('kitchen and plan', () => {
     ).toBe(true);
   });
   test('any JSON body is answered below 500', async () => {
-    const routes = ['/api/plan', '/api/dishes', '/api/cooks', '/api/cooks/demo-cook-1/events'];
+    const routes = ['/api/plan', '/api/recipe', '/api/dishes', '/api/cooks', '/api/cooks/demo-cook-1/events'];
     const statuses: number[] = [];
     await fc.assert(
       fc.asyncProperty(fc.jsonValue(), fc.constantFrom(...routes), async (x, route) => {

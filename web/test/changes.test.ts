@@ -1,8 +1,9 @@
-import { kitchenSchema, plan, readDish, type Dish, type Plan } from '@einkorn/core';
+import { kitchenSchema, plan, readDish, readLine, type Dish, type Plan } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
 import { describeChange } from '../src/app/bench/describe';
 import {
-  addParsed,
+  addRead,
+  type WholeLine,
   movedFry,
   movedPlace,
   placesOf,
@@ -30,7 +31,7 @@ describe('the name of a change', () => {
     ['place', withIngredient(turkey, 'turkey', { place: 'rack' })],
     ['joins', withIngredient(turkey, 'leek', { joins: 'finish' })],
     ['removed', withoutIngredient(turkey, 'garlic')],
-    ['added', addParsed(turkey, { food: 'kale', amount: { value: 80, unit: 'g' }, prep: {}, rest: [] })],
+    ['added', addRead(turkey, readLine('80 g kale')[0] as WholeLine)],
     ['swapped', withIngredient(turkey, 'rice', { food: 'rice-brown-long' })],
     ['serves', { ...turkey, serves: 9 }],
     ['texture', { ...turkey, texture: 'soft' }],

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { foods, parseLine, Problem, showAmount, suggestFoods, type ParsedLine } from '@einkorn/core';
+import { foods, readLine, showAmount, suggestFoods, type ReadLine } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { AutoComplete } from 'primeng/autocomplete';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { BenchActions, benchFeature } from './bench.slice';
-import { addParsed } from './edits';
+import { addRead, isWhole, type WholeLine } from './edits';
 
 interface Choice {
   label: string;
@@ -46,11 +46,14 @@ interface Choice {
       <p class="said" role="status">
         @if (read(); as r) {
           <strong>{{ said(t, r) }}</strong>
-          @if (r.rest.length > 0) {
-            <span class="quiet">{{ t('gather.not-read', { words: r.rest.join(' ') }) }}</span>
+          @if (r.left.length > 0) {
+            <span class="quiet">{{ t('gather.not-read', { words: r.left.join(' ') }) }}</span>
           }
-        } @else if (bad()) {
-          <span class="stop-text">{{ bad() }}</span>
+          @if (r.note) {
+            <span class="quiet">{{ r.note }}</span>
+          }
+        } @else if (missing()) {
+          <span class="stop-text">{{ missing() }}</span>
         } @else {
           <span class="quiet">{{ t('gather.line-hint') }}</span>
         }
@@ -85,17 +88,15 @@ export class AddLine {
     this.fmt.locale();
     return Object.fromEntries(foods.map((f) => [f.id, this.transloco.translate(`food.${f.id}`)]));
   });
-  private readonly result = computed((): { read: ParsedLine | null; bad: string } => {
-    if (this.text().trim().length < 2) return { read: null, bad: '' };
-    try {
-      return { read: parseLine(this.text(), this.names()), bad: '' };
-    } catch (e) {
-      if (!(e instanceof Problem)) throw e;
-      return { read: null, bad: e.message };
-    }
+  private readonly line = computed((): ReadLine | null =>
+    this.text().trim().length < 2 ? null : readLine(this.text(), this.fmt.locale().startsWith('es') ? 'es' : 'en')[0]!,
+  );
+  /** a line whose food and amount are known; anything else says what is missing */
+  readonly read = computed((): WholeLine | null => {
+    const line = this.line();
+    return line && isWhole(line) ? line : null;
   });
-  readonly read = computed(() => this.result().read);
-  readonly bad = computed(() => this.result().bad);
+  readonly missing = computed(() => (this.read() ? '' : (this.line()?.note ?? '')));
 
   typed(value: string | Choice): void {
     this.text.set(typeof value === 'string' ? value : value.line);
@@ -126,13 +127,13 @@ export class AddLine {
     const dish = this.dish();
     const line = this.read();
     if (!dish || !line) return;
-    this.store.dispatch(BenchActions.edit({ dish: addParsed(dish, line) }));
+    this.store.dispatch(BenchActions.edit({ dish: addRead(dish, line) }));
     this.text.set('');
     this.choices.set([]);
     this.field().hide();
   }
-  said(t: (key: string, p?: Record<string, unknown>) => string, r: ParsedLine): string {
-    const p = r.prep;
+  said(t: (key: string, p?: Record<string, unknown>) => string, r: WholeLine): string {
+    const p = r.prep ?? {};
     const amount = `${showAmount(r.amount.value, r.amount.unit, this.fmt.locale())} ${this.fmt.unit(r.amount.unit, r.amount.value)}`;
     return [
       `${amount} ${t(`food.${r.food}`)}`,

@@ -1,4 +1,4 @@
-import { foods, type Dish, type Ingredient, type ParsedLine, type Plan, type Release } from '@einkorn/core';
+import { foods, type Dish, type Ingredient, type Plan, type ReadLine, type Release } from '@einkorn/core';
 
 /** Pure changes of a dish on the bench. Each returns a new dish; the slice keeps the old one for undo. */
 
@@ -31,13 +31,21 @@ export function addIngredient(dish: Dish, food: string): Dish {
   return { ...dish, ingredients: [...dish.ingredients, { id, food, amount: { value: 100, unit: 'g' } }] };
 }
 
+/** A line that can be an ingredient: its food and its amount are known. */
+export type WholeLine = ReadLine & { food: string; amount: NonNullable<ReadLine['amount']> };
+export const isWhole = (line: ReadLine): line is WholeLine => line.food !== null && line.amount !== null;
+
 /** A line that was read becomes an ingredient, with an id of its own. */
-export function addParsed(dish: Dish, line: ParsedLine): Dish {
+export function addRead(dish: Dish, line: WholeLine): Dish {
   const taken = new Set(dish.ingredients.map((i) => i.id));
   let id = line.food;
   for (let n = 2; taken.has(id); n++) id = `${line.food}-${n}`;
-  const prep = Object.keys(line.prep).length > 0 ? { prep: line.prep } : {};
-  return { ...dish, ingredients: [...dish.ingredients, { id, food: line.food, amount: line.amount, ...prep }] };
+  const prep = line.prep ? { prep: line.prep } : {};
+  const joins = line.joins ? { joins: line.joins } : {};
+  return {
+    ...dish,
+    ingredients: [...dish.ingredients, { id, food: line.food, amount: line.amount, ...prep, ...joins }],
+  };
 }
 
 /** Sets or (with undefined) releases a row of the water ledger. */

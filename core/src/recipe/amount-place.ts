@@ -1,0 +1,48 @@
+import { headAmount, type HeadAmount } from './amount';
+import { numberSource } from './number';
+
+const thickHead = new RegExp(
+  String.raw`^((?:${numberSource})(?:\s*(?:-|to)\s*${numberSource})?[\s-]*(?:mm|cm|in(?:ch(?:es)?)?|")(?![a-z]))[\s-]*(?:thick |wide |long )?(?!\s*(?:of|piece|knob|thumb|de)\b)\s*(.+)$`,
+);
+
+/**
+ * The amount of the line: at its head, after "juice of", in a later part ("roast chicken, 2 cups shredded"), or at its end
+ * ("Chicken breast 500 g", "Arroz: 2 tazas"). A length at the head ("1 in thick pork chops") is no amount.
+ */
+export function amountOf(bare: string): HeadAmount {
+  const juice =
+    /^(?:the |el |la )?(?:(?:zest|ralladura) (?:and|y) )?(juice|zest|zumo|jugo|ralladura)(?: (?:and|y) (?:zest|ralladura))? (of|from|de) (.+)$/.exec(
+      bare,
+    );
+  if (juice) {
+    const of = headAmount(juice[3]!);
+    return {
+      ...of,
+      rest: juice[2] === 'de' ? `${juice[1]} de ${of.rest}` : `${of.rest.replace(/,.*$/, '')} ${juice[1]}`,
+    };
+  }
+  const thick = thickHead.exec(bare);
+  const line = thick && !/^ginger|^jengibre/.test(thick[2]!) ? `${thick[2]}, ${thick[1]}` : bare;
+  const head = headAmount(line);
+  if (head.value !== null || head.vague) return head;
+  return laterAmount(line) ?? head;
+}
+
+function laterAmount(line: string): HeadAmount | null {
+  const parts = line.split(/,\s*/);
+  for (const [i, part] of parts.entries()) {
+    const at = i > 0 ? headAmount(part) : null;
+    if (
+      at &&
+      at.value !== null &&
+      at.measure !== null &&
+      at.measure !== 'inch' &&
+      !/^\d[\d/. -]*\s*(?:in|cm|mm|min)\b/.test(part)
+    )
+      return { ...at, rest: [...parts.slice(0, i), at.rest, ...parts.slice(i + 1)].filter(Boolean).join(', ') };
+  }
+  const tail = new RegExp(String.raw`^(.*?\p{L}.*?)[\s:,-]+(?:x\s*)?(${numberSource}\s*[\p{L} .]*)$`, 'u').exec(line);
+  if (!tail || /\d[\s-]*(?:cm|mm|in|inch|min)/.test(tail[2]!)) return null;
+  const at = headAmount(tail[2]!);
+  return at.value !== null && at.rest === '' ? { ...at, rest: tail[1]!.replace(/[:,-]\s*$/, '') } : null;
+}

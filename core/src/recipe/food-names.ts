@@ -1,0 +1,72 @@
+import { foodIds } from '../food/find';
+import { namesEn } from './names-en';
+import { namesEs } from './names-es';
+import { singulars } from './words';
+
+export type Language = 'en' | 'es';
+
+/** A food found in a row of words: from word `start` up to, not with, `end`. */
+export interface NamedFood {
+  food: string;
+  start: number;
+  end: number;
+  /** the food only stands in for what was named: near enough in water, salt and fat */
+  standsIn: boolean;
+}
+
+interface Name {
+  words: readonly string[];
+  food: string;
+  standsIn: boolean;
+}
+
+type Index = ReadonlyMap<string, readonly Name[]>;
+
+const tables: Record<Language, Readonly<Record<string, string>>> = { en: namesEn, es: namesEs };
+
+/** Every name, by its first word, the longest first. */
+function indexOf(names: Readonly<Record<string, string>>, ids: readonly string[]): Index {
+  const index = new Map<string, Name[]>();
+  const add = (text: string, food: string): void => {
+    const standsIn = text.startsWith('~');
+    const words = text.replace('~', '').split(' ');
+    index.set(words[0]!, [...(index.get(words[0]!) ?? []), { words, food, standsIn }]);
+  };
+  for (const [food, list] of Object.entries(names)) for (const name of list.split(', ')) add(name, food);
+  for (const id of ids) add(id.replaceAll('-', ' '), id);
+  for (const list of index.values()) list.sort((a, b) => b.words.length - a.words.length);
+  return index;
+}
+
+const indexes: Record<Language, Index> = { en: indexOf(namesEn, foodIds), es: indexOf(namesEs, []) };
+
+/** The names of a food in a language, as the catalogue has them; of a food that has none, none. */
+export const namesOf = (food: string, language: Language): string[] =>
+  (tables[language][food] ?? '').split(', ').filter((n) => n !== '' && !n.startsWith('~'));
+
+/** How many names of foods are known. */
+export const nameCount = (language: Language): number =>
+  Object.values(tables[language]).reduce((n, list) => n + list.split(', ').length, 0);
+
+/** All foods named in a row of folded words, from left to right, the longest name at each place; names do not overlap. */
+export function foodsIn(words: readonly string[], language: Language): NamedFood[] {
+  const found: NamedFood[] = [];
+  const forms = words.map(singulars);
+  let at = 0;
+  while (at < words.length) {
+    const hit = longestAt(forms, at, indexes[language]);
+    if (hit) found.push({ food: hit.food, standsIn: hit.standsIn, start: at, end: at + hit.words.length });
+    at += hit ? hit.words.length : 1;
+  }
+  return found;
+}
+
+function longestAt(forms: readonly (readonly string[])[], at: number, index: Index): Name | undefined {
+  let best: Name | undefined;
+  for (const form of forms[at]!)
+    for (const name of index.get(form) ?? []) {
+      if (best && name.words.length <= best.words.length) break;
+      if (name.words.every((w, k) => forms[at + k]?.includes(w))) best = name;
+    }
+  return best;
+}

@@ -1,0 +1,91 @@
+import type { Measure } from './amount';
+import type { NamedFood } from './food-names';
+
+/** Names that leave open which food is meant, and what they may be; the first is taken until the cook says [common practice]. */
+const openNames: readonly (readonly [RegExp, readonly string[]])[] = [
+  [/^(?:rice|white rice|arroz|arroz blanco)s?$/, ['rice-long', 'rice-basmati', 'rice-jasmine', 'rice-medium']],
+  [
+    /^(?:chickens?|chicken (?:meat|pieces?|parts?)|pollo|pollo troceado|carne de pollo|(?:presas?|piezas?) de pollo)$/,
+    ['chicken-thigh', 'chicken-breast', 'chicken-drumstick'],
+  ],
+  [/^(?:turkey|pavo)$/, ['turkey-thigh', 'turkey-breast', 'turkey-ground']],
+  [/^(?:beef|res|ternera|carne|carne de (?:res|vaca|ternera))$/, ['beef-stew', 'beef-ground']],
+  [/^(?:pork|cerdo|carne de (?:cerdo|puerco)|puerco)$/, ['pork-shoulder', 'pork-loin', 'pork-ground']],
+  [/^(?:sausages?|salchichas?)$/, ['sausage-fresh', 'sausage-smoked']],
+  [/^(?:pasta|short pasta|pasta corta)$/, ['penne', 'rotini', 'spaghetti']],
+  [/^(?:noodles?|fideos?)$/, ['noodles-short', 'spaghetti']],
+  [/^breasts?$|^pechugas?$/, ['chicken-breast', 'turkey-breast', 'duck-leg']],
+  [/^thighs?$/, ['chicken-thigh', 'turkey-thigh']],
+];
+
+/** Names of a whole animal or its meat: a bare number of them says nothing about how much it is. */
+export const isUncounted = (name: string): boolean =>
+  /^(?:(?:rotisserie |roast |cooked |leftover )?(?:chicken|turkey|duck|rabbit)|beef|pork|lamb|goat|venison|fish|pollo(?: asado| cocido)?|pavo|pato|conejo|cerdo|cordero|pescado|carne)$/.test(
+    name,
+  );
+
+export const openChoices = (name: string): readonly string[] => openNames.find(([re]) => re.test(name))?.[1] ?? [];
+
+const chickens = new Set(['chicken-breast', 'chicken-thigh', 'chicken-drumstick', 'turkey-breast', 'turkey-thigh']);
+const spoons = new Set<Measure | null>(['tsp', 'tbsp', 'pinch', 'dash']);
+const containers = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton', 'box']);
+
+/** What else in the line says which food of a near kind it is: "low-sodium", "canned", "dried", "leftover". */
+export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: string, measure: Measure | null): string {
+  const says = (re: RegExp): boolean => re.test(line);
+  const { food, name } = hit;
+  if (food === 'broth' && measure === 'cube') return 'stock-concentrate';
+  if (
+    food === 'broth' &&
+    says(
+      /\b(?:(?:low|reduced|no|less|lower)[\s-]?(?:added )?(?:sodium|salt)|unsalted|homemade|sin sal|casero|baj[oa] en (?:sal|sodio))\b/,
+    )
+  )
+    return 'broth-low-salt';
+  if (
+    chickens.has(food) &&
+    says(/\b(?:leftover|rotisserie|(?:pre|already )?[\s-]?cooked|cocid[oa]|asado|sobras?)\b/) &&
+    !says(/\bun-?cooked\b/)
+  )
+    return 'chicken-cooked';
+  if (
+    food === 'tomato' &&
+    (containers.has(measure) || says(/\b(?:canned|tinned|en lata|de lata|en conserva|cans?|tins?)\b/))
+  )
+    return says(/\b(?:crushed|triturad|pureed|sieved)/) ? 'tomato-crushed-canned' : 'tomato-diced-canned';
+  // Unpacked "diced tomatoes" by weight or number are fresh ones that a knife has met.
+  if (food === 'tomato-diced-canned' && /^diced tomato/.test(name) && measure === null && says(/^\d/)) return 'tomato';
+  if (food === 'herb-fresh' && says(/\b(?:dried|dry|sec[oa]s?)\b/)) return 'herb-dried';
+  if (food === 'herb-dried' && says(/\b(?:fresh|fresc[oa]s?|sprigs?|bunch|ramitas?|manojo)\b/)) return 'herb-fresh';
+  const leafy = says(
+    /\b(?:fresh|chopped|leaves|leaf|minced|frescas?|frescos?|picad[oa]s?|sprigs?|bunch|handful|garnish|topping|serve)\b/,
+  );
+  if (food === 'herb-fresh' && !leafy && spoons.has(measure))
+    return /coriander/.test(name) ? 'spice-ground' : 'herb-dried';
+  if (
+    food === 'spice-ground' &&
+    /^pepper$/.test(name.replace(/s$/, '')) &&
+    (measure === null || /peppers/.test(name)) &&
+    !says(/\bsalt\b|\bblack\b|\bwhite\b|\btaste\b|grind/) &&
+    says(/^\d|^(?:one|two|half)/)
+  )
+    return 'bell-pepper';
+  if (food === 'spice-whole' && /^(?:cinnamon|canela|cardamom)$/.test(name) && spoons.has(measure))
+    return 'spice-ground';
+  if (food === 'chili' && spoons.has(measure) && says(/\b(?:powder|ground|flakes?)\b/)) return 'spice-ground';
+  if (food === 'pork-shoulder' && /belly/.test(name)) return 'pork-shoulder';
+  return food;
+}
+
+/** The names of pulses and what colour they have. */
+export const pulseWords =
+  /\b(?:chickpeas?|garbanzos?|lentils?|lentejas?|beans?|alubias?|frijol(?:es)?|judias?|porotos?|split peas?|kidney|pinto|navy|cannellini|borlotti|lima|butter|haricot|black|great northern|negr[oa]s?|puy)\b/g;
+
+/** Pulses, canned or cooked: what a dry-pulse name is once the line says so. */
+export const isPulse = (line: string): boolean =>
+  /\b(?:chickpeas?|garbanzos?|lentils?|lentejas?|beans?|alubias?|frijol(?:es)?|judias?|porotos?|split peas?)\b/.test(
+    line,
+  ) &&
+  !/\b(?:green|string|french|runner|wax) beans?\b|\bjudias? verdes?\b|\bvanilla beans?\b|\bbean (?:paste|sauce|sprouts?)\b|\bblack bean sauce\b/.test(
+    line,
+  );

@@ -1,0 +1,171 @@
+import type { Ingredient } from '../dish/schema';
+import type { FoodRecord } from '../food/record';
+import type { Amount } from '../quantity/parse';
+import { units, type UnitId } from '../quantity/units';
+import { measureOf, sizeFactor, type HeadAmount, type Measure } from './amount';
+import type { Language } from './food-names';
+import { isUncounted } from './kinds';
+import type { Named } from './line-food';
+import { measured, measures, pieceByName, type MeasureId } from './measures';
+import type { NoteId } from './notes';
+import { numberSource, readNumber } from './number';
+import { readPrep } from './prep';
+
+type Prep = NonNullable<Ingredient['prep']>;
+
+/** A line with its food found: what its amount is settled from. */
+export interface LineFacts extends Named {
+  plain: string;
+  bare: string;
+  asides: string[];
+  head: HeadAmount;
+  language: Language;
+}
+
+/** What each doubt leaves of the certainty [common practice: one clear doubt asks, a small one does not]. */
+export const trust = {
+  standsIn: 0.85,
+  open: 0.6,
+  leftWord: 0.88,
+  twoFoods: 0.6,
+  usualSize: 0.85,
+  about: 0.95,
+  packet: 0.6,
+} as const;
+
+export const tasteWords =
+  /\b(?:to taste|as (?:needed|required|desired)|as much as you like|al gusto|cantidad necesaria|c\/n|a gusto|if needed)\b/;
+export const eachWords = /\b(?:each|apiece|per piece|cada un[oa]|c\/u)\b/;
+export const sizeInside = new RegExp(
+  String.raw`(?:about |approx\.? |unos |de )?(${numberSource})(?:\s*(?:-|to|a)\s*(${numberSource}))?[\s-]*(kg|g|gr|gramos?|grams?|ml|l|litres?|liters?|litros?|oz|ounces?|fl oz|lbs?|pounds?|onzas?|libras?)\b`,
+);
+
+export interface Sized {
+  amount: Amount | null;
+  grams: number | null;
+  certain: number;
+  note?: NoteId;
+}
+
+/** How much of the food it is, in a unit that the dish document holds. */
+export function sizedAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
+  const { value, measure } = f.head;
+  if (value === null) return withoutNumber(f, food);
+  const known = (amount: Amount, certain = 1, note?: NoteId): Sized => ({
+    amount,
+    grams: null,
+    certain: certain * (f.head.about ? trust.about : 1),
+    ...(note ? { note } : f.head.range ? { note: 'range' as const } : {}),
+  });
+  const inside = sizeBeside(f);
+  if (f.head.each) return known(timesEach(value, f.head.each, prep, food, measure));
+  if (inside) {
+    const pieces = inside.each || isContainer(measure) || (/^[\d\s/.]+\(/.test(f.plain) && measure === null);
+    if (pieces) return known(timesEach(value, inside, prep, food, measure));
+    // What a scale says is surer than a cup or a count; of two masses the first is kept.
+    if (measure === null || !(measure in units) || units[measure as UnitId].kind !== 'mass')
+      return known({ value: inside.value, unit: inside.unit });
+  }
+  return plainAmount(f, food, known);
+}
+
+function plainAmount(
+  f: LineFacts,
+  food: FoodRecord,
+  known: (a: Amount, certain?: number, note?: NoteId) => Sized,
+): Sized {
+  const { measure } = f.head;
+  const value = f.head.value!;
+  const ask = (note: NoteId): Sized => ({ amount: null, grams: null, certain: 0.4, note });
+  if (measure === null || measure === 'piece') return counted(f, food, known);
+  if (measure === 'can-400' || measure === 'can-800')
+    return f.head.size ? ask('size-unknown') : known({ value, unit: measure }, trust.usualSize, 'usual-size');
+  if (measure === 'packet')
+    return food.packetG ? known({ value, unit: 'packet' }, trust.packet, 'size-unknown') : ask('size-unknown');
+  if (measure in units) return known({ value, unit: measure as UnitId });
+  const id = measure as MeasureId;
+  // "Rama de canela", "hoja de laurel": a piece of that spice.
+  if (food.id === 'spice-whole' && measures[id].grams && pieceByName(f.hit.name)) return counted(f, food, known);
+  const size = measured(value, id, food.id);
+  if (!size) return measures[id].onLabel ? ask('size-unknown') : counted(f, food, known);
+  const factor = f.head.size && size.unit !== 'ml' ? sizeFactor[f.head.size] : 1;
+  return known(weighed({ ...size, value: size.value * factor }, food), trust.usualSize + 0.1);
+}
+
+/** A bare number counts pieces where the food comes in such; of what is poured or weighed it says nothing. */
+function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: number, note?: NoteId) => Sized): Sized {
+  const value = f.head.value!;
+  const each = pieceByName(f.hit.name) ?? food.pieceG?.[0];
+  // A dried mushroom weighs a tenth of a fresh one.
+  const isDried = food.id === 'mushroom' && /\b(?:dried|sec[oa]s?)\b/.test(f.plain);
+  if (
+    !each ||
+    isDried ||
+    isUncounted(f.hit.name) ||
+    (food.kind === 'meat' && food.meat?.cut === 'ground' && food.id !== 'sausage-fresh')
+  )
+    return { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
+  const size = f.head.size ?? sizeIn(f.around);
+  if (!size || size === 'medium' || food.id === 'egg')
+    return known(
+      each === food.pieceG?.[0] ? { value, unit: 'piece' } : { value: Math.round(value * each * 100) / 100, unit: 'g' },
+    );
+  return known({ value: Math.round(value * each * sizeFactor[size]), unit: 'g' }, trust.usualSize);
+}
+
+const sizeIn = (text: string): HeadAmount['size'] =>
+  /\b(?:small|pequen[oa]s?)\b/.test(text) ? 'small' : /\b(?:large|big|grandes?)\b/.test(text) ? 'large' : null;
+
+/** Pieces stay a count where one of them has a weight; everything else is rounded as a scale shows it. */
+function weighed(amount: Amount, food: FoodRecord): Amount {
+  if (amount.unit === 'piece' && food.pieceG && Number.isInteger(amount.value * 2)) return amount;
+  const value = amount.unit === 'piece' ? amount.value * (food.pieceG?.[0] ?? 0) : amount.value;
+  return { value: Math.round(value * 100) / 100, unit: amount.unit === 'piece' ? 'g' : amount.unit };
+}
+
+/** A tin or box of a net mass, as pulses come in. */
+export const isTin = (m: Measure | null): boolean =>
+  m === 'can-400' || m === 'can-800' || m === 'jar' || m === 'carton' || m === 'box';
+
+const isContainer = (m: Measure | null): boolean =>
+  m === 'can-400' ||
+  m === 'can-800' ||
+  m === 'packet' ||
+  (m !== null && !(m in units) && measures[m as MeasureId].onLabel === true);
+
+/** So many of one size: the mass is the product, and of meat the piece's own weight is kept, for its thickness follows. */
+function timesEach(value: number, each: Amount, prep: Prep, food: FoodRecord, measure: Measure | null): Amount {
+  const kind = units[each.unit].kind;
+  if (food.kind === 'meat' && !isContainer(measure) && kind === 'mass' && !prep.shape) {
+    const pieceG = Math.round(each.value * units[each.unit].size);
+    if (pieceG >= 1 && pieceG <= 3000) prep.pieceG = pieceG;
+  }
+  return { value: Math.round(value * each.value * 1000) / 1000, unit: each.unit };
+}
+
+/** A size in brackets or after a comma: "(14.5 oz)", "about 170 g each". */
+function sizeBeside(f: LineFacts): (Amount & { each: boolean }) | null {
+  for (const text of [...f.asides, ...f.bare.split(',').slice(1)]) {
+    const m = sizeInside.exec(text);
+    const unit = m ? measureOf(m[3]!.replace(/^fl oz$/, 'floz')) : null;
+    if (!m || !unit || !(unit in units)) continue;
+    // An extra part ("plus 30 g for the top") is not the size of the whole.
+    if (/\b(?:plus|extra|more|mas)\b/.test(text)) continue;
+    const low = readNumber(m[1]!);
+    const value = m[2] ? (low + readNumber(m[2])) / 2 : low;
+    if (Number.isFinite(value) && value > 0) return { value, unit: unit as UnitId, each: eachWords.test(text) };
+  }
+  return null;
+}
+
+function withoutNumber(f: LineFacts, food: FoodRecord): Sized {
+  const taste = tasteWords.test(f.plain);
+  const seasons = food.kind === 'seasoning' || food.flags.includes('aromatic');
+  if (taste || (seasons && !f.head.vague))
+    return { amount: null, grams: 0, certain: taste ? 0.95 : 0.8, note: 'to-taste' };
+  if (food.id === 'water') return { amount: null, grams: 0, certain: 0.8, note: 'liquid-planned' };
+  const garnish = readPrep([...f.asides, f.around].join(' , ')).joins === 'topping';
+  return garnish
+    ? { amount: null, grams: 0, certain: 0.75, note: 'to-taste' }
+    : { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
+}

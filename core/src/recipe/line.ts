@@ -1,0 +1,204 @@
+import type { Ingredient } from '../dish/schema';
+import { findFood, measurable } from '../food/find';
+import type { FoodRecord } from '../food/record';
+import { toGrams } from '../quantity/convert';
+import type { Amount } from '../quantity/parse';
+import { units } from '../quantity/units';
+import { measureOf } from './amount';
+import { amountOf } from './amount-place';
+import { namesOf, type Language } from './food-names';
+import { openChoices } from './kinds';
+import { foodOf } from './line-food';
+import { eachWords, isTin, sizedAmount, sizeInside, tasteWords, trust, type LineFacts } from './line-size';
+import { misfitIn } from './misfits';
+import { headFood } from './name-head';
+import { noteText, type NoteId } from './notes';
+import { readPrep } from './prep';
+import { isPlain } from './qualifiers';
+import { plainLine, wordsOf } from './words';
+
+type Prep = NonNullable<Ingredient['prep']>;
+
+/** One ingredient line as it was read. What is not certain says so; nothing gets a made-up amount. */
+export interface ReadLine {
+  text: string;
+  food: string | null;
+  /** null: no amount that the dish can hold */
+  amount: Amount | null;
+  /** g; 0 where it is to taste; null where it is not known */
+  grams: number | null;
+  prep?: Prep;
+  joins?: NonNullable<Ingredient['joins']>;
+  /** words that were not understood */
+  left: string[];
+  /** 0 to 1; under .7 the line asks */
+  certain: number;
+  note?: string;
+  /** what is in doubt, for the question */
+  doubt?: 'food' | 'amount';
+  /** foods that it may be */
+  choices: string[];
+  /** it does not belong in such a pot, and `note` says why */
+  refused: boolean;
+}
+
+/** Below this a line asks. */
+export const askedBelow = 0.7;
+/** Of a tin of pulses, the share that is not brine [common practice: 240 g of 400 g]. */
+const drainedShare = 0.6;
+/**
+ * Reads one ingredient line; "salt and pepper" are two, so a list comes back.
+ *
+ * @param language which names and rules are tried first; the other language is tried too, and the surer reading is kept
+ */
+export function readLine(text: string, language: Language = 'en'): ReadLine[] {
+  const plain = plainLine(text);
+  const both =
+    /^(.*?)\b(salt|sal)\s*(?:and|&|\+|y)\s*((?:freshly ground |ground )?(?:black )?pepper|pimienta)\b(.*)$/.exec(plain);
+  const parts = both ? [`${both[1]}${both[2]}${both[4]}`, `${both[1]}${both[3]}${both[4]}`] : [plain];
+  return parts.map((part) => ({ ...readInEither(part, language), text }));
+}
+
+/** Words that only a Spanish line has. */
+const spanish =
+  /\b(?:de|del|con|al|y|en|para|tazas?|cucharad(?:a|it)as?|picad[oa]s?|cortad[oa]s?|sal|arroz|pollo|agua|aceite)\b/;
+
+/** The language of the line itself comes first; the other one is tried where it knows no food. */
+function readInEither(plain: string, language: Language): ReadLine {
+  const first = language === 'es' || spanish.test(plain) ? 'es' : 'en';
+  const read = readOne(plain, first);
+  if (read.food !== null || read.refused) return read;
+  const other = readOne(plain, first === 'en' ? 'es' : 'en');
+  return other.food === null ? readOne(plain, language) : other;
+}
+
+function readOne(plain: string, language: Language): ReadLine {
+  const misfit = misfitIn(plain);
+  const nothing = { text: plain, food: null, amount: null, grams: null, left: [], choices: [], refused: false };
+  if (misfit) return { ...nothing, certain: 1, note: misfit.reason[language], refused: true };
+  const asides = [...plain.matchAll(/[([]([^)\]]*)[)\]]/g)].map((m) => m[1]!);
+  const bare = plain
+    .replace(/[([][^)\]]*[)\]]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/\s,/g, ',')
+    .trim();
+  const head = amountOf(bare);
+  const named = foodOf(head, plain, language);
+  if (!named) return unknown(nothing, head.rest, language);
+  return settle({ plain, bare, asides, head, language, ...named });
+}
+
+function unknown(nothing: Omit<ReadLine, 'certain'>, words: string, language: Language): ReadLine {
+  const left = wordsOf(words).filter((w) => !isPlain(w));
+  const named = [...new Set(wordsOf(words).flatMap((w) => headFood(w, language)?.food ?? []))];
+  return {
+    ...nothing,
+    left,
+    certain: 0.2,
+    doubt: 'food',
+    choices: named.slice(0, 3),
+    note: noteText('unknown-food', language, { words: words.slice(0, 60) }),
+  };
+}
+
+/** Puts food, amount and preparation together and weighs how certain it is. */
+function settle(f: LineFacts): ReadLine {
+  const food = findFood(f.food);
+  const said = [...f.asides, f.around].join(' , ');
+  const read = readPrep(said);
+  const prep = fittingPrep(read.prep, food, f.plain);
+  const sized = sizedAmount(f, food, prep);
+  const notes: NoteId[] = [];
+  let certain = sized.certain;
+  const doubt = (id: NoteId, factor: number): void => {
+    notes.push(id);
+    certain *= factor;
+  };
+  if (sized.note) notes.push(sized.note);
+  const open = f.food === f.hit.food ? openChoices(f.hit.name) : [];
+  const isCooked = prep.state === 'cooked' && food.grain !== undefined;
+  if (open.length > 0) doubt('which-kind', trust.open);
+  if (f.hit.standsIn) doubt('stands-in', trust.standsIn);
+  if (f.alternative) doubt('first-of-two', trust.usualSize);
+  if (isCooked) doubt('already-cooked', trust.open);
+  const joined = f.hit.others.length > 0 && /\b(?:and|y)\b|&/.test(f.head.rest);
+  if (joined) doubt('two-foods', trust.twoFoods);
+  const left = leftOver(f, read.rest);
+  certain *= trust.leftWord ** Math.min(4, left.length);
+  let amount = sized.amount;
+  if (
+    amount &&
+    f.food === 'beans-canned' &&
+    read.drained &&
+    units[amount.unit].kind === 'mass' &&
+    isTin(f.head.measure)
+  ) {
+    amount = { value: Math.round(amount.value * units[amount.unit].size * drainedShare), unit: 'g' };
+    notes.push('drained');
+  }
+  const grams = amount ? Math.round(toGrams(amount, measurable(food, prep.pieceG)) * 100) / 100 : sized.grams;
+  const use = read.joins;
+  return {
+    text: f.plain,
+    food: f.food,
+    amount,
+    grams,
+    ...(Object.keys(prep).length > 0 ? { prep } : {}),
+    ...(use ? { joins: use } : {}),
+    left,
+    certain: Math.round(certain * 100) / 100,
+    ...(notes[0]
+      ? {
+          note: noteText(notes[0], f.language, {
+            food: namesOf(f.food, f.language)[0] ?? f.food,
+            measure: f.head.measureWord,
+          }),
+        }
+      : {}),
+    ...(certain < askedBelow
+      ? { doubt: grams === null || sized.certain < askedBelow ? ('amount' as const) : ('food' as const) }
+      : {}),
+    choices: [...open],
+    refused: false,
+  };
+}
+
+/** Words that neither the food, nor the amount, nor the preparation has understood. */
+function leftOver(f: LineFacts, rest: string): string[] {
+  const sizeless = rest.replace(new RegExp(sizeInside, 'g'), ' ').replace(eachWords, ' ').replace(tasteWords, ' ');
+  return [
+    ...new Set(
+      wordsOf(sizeless).filter((w) => !isPlain(w) && measureOf(w) === null && headFood(w, f.language) === null),
+    ),
+  ];
+}
+
+/** Only what can be done to such a food stays: rice is not sliced, and spices that are "whole" are not pieces of meat. */
+function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
+  const isMeat = food.kind === 'meat';
+  const inPieces = (isMeat && food.meat?.cut !== 'ground' && food.id !== 'egg') || food.plant !== undefined;
+  const isGrain = food.grain !== undefined;
+  const pours = food.kind === 'liquid' || food.kind === 'dairy';
+  const isHot = read.hot === true || (food.id === 'water' && /\b(?:hot|boiling|warm|hirviendo|caliente)\b/.test(plain));
+  const prep: Prep = {
+    ...(inPieces && read.shape && read.shape !== 'ground' ? { shape: read.shape } : {}),
+    ...(inPieces && read.thicknessMm ? { thicknessMm: read.thicknessMm } : {}),
+    ...(isMeat && read.slit ? { slit: true } : {}),
+    ...(isGrain && read.rinse ? { rinse: true } : {}),
+    ...(isGrain && read.soakMin !== undefined ? { soakMin: read.soakMin } : {}),
+    ...(isHot && (pours || read.state === 'cooked') ? { hot: true } : {}),
+    ...(read.state && statesOf(food).includes(read.state) ? { state: read.state } : {}),
+  };
+  const packet = food.packetMin && /(\d+)(?:\s*(?:-|to|a)\s*(\d+))?[\s-]*min/.exec(plain);
+  if (packet && prep.soakMin === undefined)
+    prep.packetMinutes = (Number(packet[1]) + Number(packet[2] ?? packet[1])) / 2;
+  return prep;
+}
+
+/** The states that a food can be in when it comes to the pot; of what has only one, none is said. */
+function statesOf(food: FoodRecord): readonly (Prep['state'] & string)[] {
+  if (food.grain) return ['toasted', 'cooked'];
+  if (food.kind === 'meat')
+    return food.meat?.cut === 'cooked' ? [] : ['raw', 'frozen', 'half-frozen', 'part-seared', 'browned', 'cooked'];
+  return food.plant ? ['frozen', 'browned', 'cooked'] : [];
+}

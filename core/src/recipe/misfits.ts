@@ -1,0 +1,67 @@
+import type { Language } from './food-names';
+
+/** A thing that does not belong in such a pot, with the reason and the way out. */
+export interface Misfit {
+  id: 'dry-pulse' | 'instant-rice' | 'dough' | 'deep-fat' | 'alcohol-strong' | 'whole-bird';
+  reason: Readonly<Record<Language, string>>;
+}
+
+const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
+  {
+    id: 'dry-pulse',
+    named:
+      /\b(?:(?:dry|dried|soaked)\s+(?:\w+\s+)?(?:bean|chickpea|lentil|pea|kidney bean|black bean)s?|(?:red|green|brown|black|puy|french|yellow)?\s*lentils?|split peas?|(?:mung|moong|toor|tur|chana|urad|masoor|arhar)\s*(?:dal|dhal|daal|beans?)?|d(?:h|a)al|daal|chickpeas?|garbanzo beans?|(?:kidney|black|pinto|navy|cannellini|borlotti|lima|butter|great northern|haricot|soy) beans?|beans|garbanzos?|lentejas?|alubias?|frijol(?:es)?|judias? (?:blancas?|pintas?|secas?)|habas secas|porotos?)\b/,
+    not: /\b(?:can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|sprouts?|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?|refried|baked|green beans?|string beans?|french beans?|runner beans?|judias? verdes?|vanilla|coffee|paste|sauce|broth|14|15(?:\.5)?|400)\b/,
+    reason: {
+      en: 'Dry pulses are not planned: soak them and boil them hard first (raw kidney beans hold a toxin), or use canned ones.',
+      es: 'Las legumbres secas no se planifican: remójelas y hiérvalas fuerte antes (la judía roja cruda tiene una toxina), o use las de bote.',
+    },
+  },
+  {
+    id: 'instant-rice',
+    named:
+      /\b(?:instant|minute|ready|microwave|quick[\s-]?cook(?:ing)?|arroz instantaneo|instant white|boil in bag)\s+(?:\w+\s+)?(?:rice|oats?)\b|\barroz (?:instantaneo|precocinado)\b/,
+    reason: {
+      en: 'Instant rice is cooked already and turns to paste under pressure: stir it in after opening, or use ordinary rice.',
+      es: 'El arroz instantáneo ya está cocido y se deshace a presión: añádalo al abrir, o use arroz corriente.',
+    },
+  },
+  {
+    id: 'dough',
+    named:
+      /\b(?:yeast|(?:pizza|bread|puff|pie|biscuit|cookie|filo|phyllo|shortcrust)\s+(?:dough|pastry|crust)|puff pastry|dough|self[\s-]raising flour|baking powder|baking soda|levadura|masa (?:de pan|de pizza|quebrada|de hojaldre)|hojaldre|polvo de hornear|bicarbonato)\b/,
+    reason: {
+      en: 'Dough and what makes it rise need an oven, not steam: bake it apart.',
+      es: 'La masa y lo que la hace subir piden horno, no vapor: hágala aparte.',
+    },
+  },
+  {
+    id: 'deep-fat',
+    named: /\b(?:oil|lard|aceite)\b.*\b(?:for (?:deep[\s-]?)?frying|to deep[\s-]?fry|para freir)\b/,
+    reason: {
+      en: 'Fat for frying deep never goes under pressure: fry in a pan of its own.',
+      es: 'El aceite de freír nunca va a presión: fría aparte, en una sartén.',
+    },
+  },
+  {
+    id: 'alcohol-strong',
+    named: /\b(?:brandy|cognac|whisk(?:e)?y|bourbon|vodka|rum|tequila|ron|conac)\b/,
+    reason: {
+      en: 'Strong spirits give fumes that burn: boil them off in the open pot away from the flame, or leave them out.',
+      es: 'Los licores fuertes dan vapores que arden: evapórelos con la olla abierta y lejos de la llama, o déjelos.',
+    },
+  },
+  {
+    id: 'whole-bird',
+    named: /\b(?:whole (?:chicken|turkey|duck|bird)|chicken,? whole|roasting chicken|pollo entero|pavo entero)\b/,
+    not: /\b(?:cut|jointed|pieces|cut up|troceado|broken down)\b/,
+    reason: {
+      en: 'A whole bird is thicker than what is planned here (90 mm): cut it into pieces and name them.',
+      es: 'Un ave entera es más gruesa de lo que aquí se planifica (90 mm): córtela en piezas y nómbrelas.',
+    },
+  },
+];
+
+/** The reason why what a plain line names is not planned, or nothing. */
+export const misfitIn = (plain: string): Misfit | undefined =>
+  misfits.find((m) => m.named.test(plain) && !m.not?.test(plain));

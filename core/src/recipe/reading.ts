@@ -1,0 +1,213 @@
+import * as z from 'zod';
+import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ingredient } from '../dish/schema';
+import { findFood } from '../food/find';
+import { Problem } from '../problem';
+import { asksOf, remarks, type Remark } from './asks';
+import { recogniseFamily } from './family';
+import { namesOf, type Language } from './food-names';
+import { readLine, type ReadLine } from './line';
+import { readMethod, type Method } from './method';
+import { withoutMarkup } from './page';
+import { saying } from './sayings';
+import type { RecipeParts } from './sections';
+import { noRecipe, sourceOf } from './source-text';
+import { findRecipe, partsOfRecipe } from './structured';
+import { fold } from './words';
+
+export const readingFormat = 'einkorn.reading/1';
+
+/** The longest text that is read, characters: a cookbook of recipes; a longer file is no recipe. */
+const longest = 2_000_000;
+const mostLines = 60;
+
+const lineSchema = z.object({
+  text: z.string(),
+  food: z.string().nullable(),
+  grams: z.number().nullable(),
+  amount: z.object({ value: z.number(), unit: z.string() }).nullable(),
+  prep: prepSchema.optional(),
+  joins: z.string().optional(),
+  left: z.array(z.string()),
+  certain: z.number().min(0).max(1),
+  note: z.string().optional(),
+  choices: z.array(z.string()),
+  refused: z.boolean(),
+});
+
+/** What a recipe was understood to say; see `docs/formats.md`. */
+export const readingSchema = z.object({
+  format: z.literal(readingFormat),
+  language: z.enum(['en', 'es']),
+  dish: dishSchema.nullable(),
+  lines: z.array(lineSchema),
+  cooked: z.object({
+    holdMin: z.number().optional(),
+    pressure: z.enum(['high', 'low']).optional(),
+    release: asCookedSchema.shape.release.optional(),
+    liquidMl: z.number().optional(),
+    sauteMin: z.number().optional(),
+    whistles: z.number().optional(),
+    from: z.array(z.string()),
+  }),
+  asks: z.array(z.object({ path: z.string(), question: z.string(), choices: z.array(z.string()) })),
+  report: z.array(z.object({ severity: z.enum(['info', 'caution']), text: z.string(), line: z.number().optional() })),
+});
+export type Reading = z.infer<typeof readingSchema>;
+
+/**
+ * Reads a recipe: plain text, Markdown, JSON-LD, a saved page, or a dish document of our own. Nothing in it is run, fetched
+ * or kept but the recipe. Throws Problem `recipe-empty`, `recipe-too-long` or `recipe-unknown` where there is none.
+ */
+export function readRecipe(source: string, asked?: Language): Reading {
+  if (source.length > longest)
+    throw new Problem('recipe-too-long', 'This file is too long for a recipe. Copy the recipe itself and paste that.', [
+      { path: 'text', message: `At most ${longest / 1_000_000} million characters.` },
+    ]);
+  const text = source.replace(/^\uFEFF/, '').replaceAll('\0', '');
+  if (text.trim() === '')
+    throw new Problem('recipe-empty', 'Paste a recipe, drop a file, or type what you have, one ingredient a line.', [
+      { path: 'text', message: 'There is nothing to read.' },
+    ]);
+  const found = sourceOf(text);
+  if ('dish' in found) return ownDish(found.dish, found.leftOut, asked ?? 'en');
+  return readingOf(found, asked ?? languageOf(found));
+}
+
+/** Reads a schema.org document that was already parsed. */
+export function readLinkedData(doc: unknown, asked?: Language): Reading {
+  const recipe = findRecipe(doc);
+  if (!recipe) throw noRecipe();
+  const parts = partsOfRecipe(recipe, withoutMarkup);
+  return readingOf(parts, asked ?? languageOf(parts));
+}
+
+const spanishWords =
+  /\b(?:de|del|con|para|tazas?|cucharad(?:a|it)as?|picad[oa]s?|cebolla|ajo|aceite|agua|arroz|pollo|sal|ingredientes|preparacion)\b/g;
+const englishWords =
+  /\b(?:of|with|the|and|cups?|tablespoons?|teaspoons?|tbsp|tsp|chopped|onion|garlic|oil|water|rice|chicken|salt|ingredients)\b/g;
+
+const languageOf = (parts: RecipeParts): Language => {
+  const all = fold([parts.title, ...parts.lines.map((l) => l.text), ...parts.steps].join(' ').slice(0, 8000));
+  return (all.match(spanishWords)?.length ?? 0) > (all.match(englishWords)?.length ?? 0) ? 'es' : 'en';
+};
+
+function readingOf(parts: RecipeParts, language: Language): Reading {
+  if (parts.lines.length === 0 && parts.steps.length === 0) throw noRecipe();
+  const say = saying[language];
+  const report: Remark[] = [];
+  const read = parts.lines
+    .slice(0, mostLines)
+    .flatMap(({ text, group }) =>
+      readLine(text, language).map((line): ReadLine =>
+        group && !line.joins && line.food ? { ...line, joins: group } : line,
+      ),
+    );
+  if (parts.lines.length > mostLines)
+    report.push({ severity: 'caution', text: say.tooMany(mostLines, parts.lines.length) });
+  const method = readMethod(parts.steps);
+  const weighed = read.flatMap((l) => (l.food && (l.grams ?? 0) > 0 ? [{ food: l.food, grams: l.grams! }] : []));
+  const { family, because } = recogniseFamily(parts.title, weighed, parts.steps);
+  const serves = parts.serves ?? peopleFor(weighed);
+  if (parts.serves === null) report.push({ severity: 'info', text: say.serves(serves) });
+  const dish = dishOf(parts, read, method, family, serves);
+  if (dish) report.push({ severity: 'info', text: say.family(say.families[family], because) });
+  read.forEach((l, i) => report.push(...remarks(l, i, language)));
+  const liquidMl = Math.round(read.reduce((n, l) => n + pouredMl(l), 0));
+  return {
+    format: readingFormat,
+    language,
+    dish,
+    lines: read.map(({ doubt: _, ...line }) => line),
+    cooked: { ...method, ...(liquidMl > 0 ? { liquidMl } : {}) },
+    asks: asksOf(read, method, language),
+    report,
+  };
+}
+
+const plainLiquids = new Set(['water', 'broth', 'broth-low-salt']);
+const pouredMl = (l: ReadLine): number =>
+  l.food !== null && plainLiquids.has(l.food) ? (l.grams ?? 0) / findFood(l.food).bulkGPerMl[0] : 0;
+
+/** People that so much dry grain or pasta, or meat, is usually cooked for [common practice: 75 g, 100 g, 150 g each]. */
+function peopleFor(foods: readonly { food: string; grams: number }[]): number {
+  const of = (kind: string): number =>
+    foods.filter((f) => findFood(f.food).kind === kind).reduce((n, f) => n + f.grams, 0);
+  const people = Math.round(of('grain') / 75 + of('pasta') / 100) || Math.round(of('meat') / 150) || 4;
+  return Math.min(60, Math.max(1, people));
+}
+
+/** The dish: every line with a food and an amount. What is to taste, unknown or cooked already stays out and is in the report. */
+function dishOf(
+  parts: RecipeParts,
+  read: readonly ReadLine[],
+  method: Method,
+  family: Dish['family'],
+  serves: number,
+): Dish | null {
+  const ids = new Set<string>();
+  const ingredients = read.flatMap((l): Ingredient[] => {
+    if (!isPlanned(l)) return [];
+    let id = l.food!;
+    for (let n = 2; ids.has(id); n++) id = `${l.food}-${n}`;
+    ids.add(id);
+    return [
+      {
+        id,
+        food: l.food!,
+        amount: l.amount!,
+        ...(l.prep ? { prep: l.prep } : {}),
+        ...(l.joins ? { joins: l.joins } : {}),
+      },
+    ];
+  });
+  const dish = {
+    format: dishFormat,
+    title: parts.title.slice(0, 120) || titleFrom(ingredients),
+    family,
+    serves,
+    ingredients,
+    ...(method.holdMin !== undefined && method.release
+      ? {
+          asCooked: {
+            pressure: method.pressure ?? ('high' as const),
+            holdMin: method.holdMin,
+            release: method.release,
+            ...(method.whistles ? { whistles: method.whistles } : {}),
+          },
+        }
+      : {}),
+  };
+  const checked = dishSchema.safeParse(dish);
+  return checked.success ? checked.data : null;
+}
+
+const isCookedStarch = (l: ReadLine): boolean =>
+  l.prep?.state === 'cooked' && l.food !== null && findFood(l.food).grain !== undefined;
+const isPlanned = (l: ReadLine): boolean => l.food !== null && l.amount !== null && !l.refused && !isCookedStarch(l);
+
+function titleFrom(ingredients: readonly Ingredient[]): string {
+  const first = ingredients.filter((i) => ['meat', 'grain', 'pasta'].includes(findFood(i.food).kind)).slice(0, 2);
+  const words = first.map((i) => namesOf(i.food, 'en')[0] ?? i.food).join(' and ') || 'New dish';
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+function ownDish(dish: Dish, leftOut: readonly { message: string }[], language: Language): Reading {
+  const as = dish.asCooked;
+  return {
+    format: readingFormat,
+    language,
+    dish,
+    lines: [],
+    cooked: as
+      ? {
+          holdMin: as.holdMin,
+          pressure: as.pressure,
+          release: as.release,
+          ...(as.liquidMl === undefined ? {} : { liquidMl: as.liquidMl }),
+          from: [],
+        }
+      : { from: [] },
+    asks: [],
+    report: leftOut.map((i) => ({ severity: 'caution', text: i.message })),
+  };
+}

@@ -1,0 +1,136 @@
+import { headAmount } from './amount';
+import { foodsIn } from './food-names';
+import { fold, plainLine, wordsOf } from './words';
+
+/** A recipe as text, taken apart; nothing is understood yet. */
+export interface RecipeParts {
+  title: string;
+  serves: number | null;
+  lines: { text: string; group?: 'marinade' | 'topping' }[];
+  steps: string[];
+  notes: string[];
+}
+
+type Section = 'start' | 'lines' | 'steps' | 'notes';
+
+const headings: readonly (readonly [Section, RegExp])[] = [
+  [
+    'lines',
+    /^(?:ingredients?|what you need|you need|shopping list|ingredientes?|lista de ingredientes|necesitas)\b[^.]{0,30}$/,
+  ],
+  [
+    'steps',
+    /^(?:method|directions?|instructions?|steps?|preparation|how to(?: make it| cook)?|procedure|cooking|preparacion|elaboracion|pasos|instrucciones|modo de preparacion|procedimiento|como se hace)\b[^.]{0,20}$/,
+  ],
+  ['notes', /^(?:notes?|tips?|storage|nutrition|notas?|consejos?|trucos?)\b[^.]{0,20}$/],
+];
+const servesWords =
+  /\b(?:serves|servings?|yields?|makes|feeds|for (?=\d+ (?:people|persons))|raciones|porciones|comensales|para (?=\d+ (?:personas|raciones|porciones)))\D{0,12}?(\d{1,2})\b|\b(\d{1,2})\s+(?:servings|people|persons|portions|raciones|porciones|personas|comensales)\b/;
+const isGroup = /^(?:for|para)\b.{2,40}:?$|^[^\d.]{3,40}:$/;
+const verbs =
+  /^(?:add|heat|cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return|anade|agrega|cocina|calienta|sofrie|mezcla|cierra|libera|sirve|pon|vierte|deja|lava|corta|pica|abre|dora|remueve|incorpora|tapa|echa|salpimienta|programa)\b/;
+
+/** The people that a line or a yield in words speaks of: "Serves 4", "4 to 6 servings" (the first), "Para 6 personas". */
+export function servesIn(text: string): number | null {
+  const m = servesWords.exec(fold(text));
+  const n = Number(m?.[1] ?? m?.[2]);
+  return Number.isInteger(n) && n >= 1 && n <= 60 ? n : null;
+}
+
+/** The use that a group of ingredients names: "For the marinade:". */
+export const groupUse = (text: string): 'marinade' | 'topping' | undefined => {
+  const t = fold(text);
+  return /marinad|adobo|macerar/.test(t)
+    ? 'marinade'
+    : /topping|garnish|to serve|for serving|servir|decorar|to finish/.test(t)
+      ? 'topping'
+      : undefined;
+};
+
+/** Takes plain text or Markdown apart into title, ingredient lines and steps, in any usual order, with or without headings. */
+export function partsOf(text: string): RecipeParts {
+  const out: RecipeParts = { title: '', serves: null, lines: [], steps: [], notes: [] };
+  let section: Section = 'start';
+  let group: 'marinade' | 'topping' | undefined;
+  for (const raw of text.split(/\r?\n/)) {
+    const line = raw
+      .replace(/^\s*>\s?/, '')
+      .replace(/^\s*#{1,6}\s*/, '')
+      .trim();
+    if (line === '' || /^[-=*_\s]{3,}$/.test(line)) continue;
+    const plain = plainLine(line).replace(/:$/, '');
+    const heading = headings.find(([, re]) => re.test(plain));
+    if (heading && !(section === 'steps' && /^(?:cook|step|prepar)/.test(plain) && plain.split(' ').length > 2)) {
+      section = heading[0];
+      group = undefined;
+      out.serves ??= servesIn(line);
+      continue;
+    }
+    const people = servesIn(line);
+    if (people !== null && plain.length < 60 && !verbs.test(plain)) {
+      out.serves ??= people;
+      continue;
+    }
+    if (
+      out.title === '' &&
+      section === 'start' &&
+      !looksLikeIngredient(plain) &&
+      plain.length <= 120 &&
+      !isStep(line, plain)
+    ) {
+      out.title = line.replace(/\*\*|__/g, '');
+      continue;
+    }
+    if (
+      section !== 'steps' &&
+      section !== 'notes' &&
+      isGroup.test(plain + (line.endsWith(':') ? ':' : '')) &&
+      headAmount(plain).value === null
+    ) {
+      group = groupUse(plain);
+      continue;
+    }
+    place(line, plain);
+  }
+  return out;
+
+  function place(line: string, plain: string): void {
+    if (section === 'notes') out.notes.push(line);
+    else if (section === 'steps') out.steps.push(stepText(line));
+    else if (section === 'lines' && !(isStep(line, plain) && plain.length > 60))
+      out.lines.push({ text: bare(line), ...(group ? { group } : {}) });
+    else if (isStep(line, plain)) out.steps.push(stepText(line));
+    else if (looksLikeIngredient(plain)) out.lines.push({ text: bare(line), ...(group ? { group } : {}) });
+    else out.notes.push(line);
+  }
+}
+
+const bare = (line: string): string => line.replace(/^(?:[-*•·▢□☐]|\[\s?[xX]?\])\s+/u, '');
+const stepText = (line: string): string => line.replace(/^\s*(?:\d+[.)]\s*|[-*•]\s+|step \d+[:.]?\s*)/i, '');
+
+/** A sentence that tells the cook to do something. */
+function isStep(line: string, plain: string): boolean {
+  const bare = plain.replace(/^\d+[.)]\s*/, '');
+  if (
+    /\b(?:high|low|alta|baja) (?:pressure|presion)\b|presion (?:alta|baja)|\b(?:natural|quick) (?:pressure )?release\b|\bwhistles\b/.test(
+      plain,
+    )
+  )
+    return true;
+  if (/^\d+[.)]\s+\D/.test(plain) && bare.length > 15) return true;
+  return (
+    verbs.test(bare) &&
+    !(headAmount(plain).value !== null && plain.length < 40) &&
+    (plain.length > 25 || line.endsWith('.'))
+  );
+}
+
+/** A number at its head, or a short line that names a food. */
+function looksLikeIngredient(plain: string): boolean {
+  if (plain.length > 140) return false;
+  const head = headAmount(plain);
+  const words = wordsOf(plain);
+  const named = foodsIn(words, 'en').length + foodsIn(words, 'es').length > 0;
+  if (head.value !== null && (head.measure !== null || /^\d/.test(plain))) return true;
+  return named && (/\bto taste\b|\bal gusto\b|\bpinch\b/.test(plain) || /\d/.test(plain));
+}

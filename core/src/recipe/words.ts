@@ -1,0 +1,46 @@
+/** Lower case, without accents: cooks type "jalapeño", "jalapeno" and "Jalapeño". */
+export const fold = (text: string): string =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/\p{M}+/gu, '');
+
+const vulgar: Readonly<Record<string, string>> = {
+  ...{ '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' },
+};
+
+/**
+ * A line made plain for reading: no bullet, no markup, fractions as 1/2, one kind of dash and quote, folded. "T" is the
+ * tablespoon and "t" the teaspoon only as long as capitals are seen, so they are written out here.
+ */
+export function plainLine(line: string): string {
+  const written = line
+    .replace(/^\s*(?:[-*•·▢□☐◦–—]|\[\s?[xX]?\])\s+/u, '')
+    .replace(/\*\*|__|`/g, '')
+    .replace(/\s*([½¼¾⅓⅔⅛⅜⅝⅞])/gu, (_, c: string) => ` ${vulgar[c]}`)
+    .replaceAll('⁄', '/')
+    .replace(/[–—]/g, '-')
+    .replace(/[’‘]/g, "'")
+    .replace(/[“”″]/g, '"')
+    .replace(/(\d)\s*T\b\.?/g, '$1 tbsp')
+    .replace(/(\d)\s*t\b\.?/g, '$1 tsp');
+  return fold(written).replace(/\s+/g, ' ').trim();
+}
+
+/** Words and numbers of a text; hyphens part words, so that "low-sodium" is two. */
+export const wordsOf = (text: string): string[] => text.match(/[\p{L}]+|\d+(?:[.,]\d+)?/gu) ?? [];
+
+/**
+ * What the singular of a word may be, the word itself first: English and Spanish plurals are regular enough for foods, and a
+ * wrong guess names nothing.
+ */
+export function singulars(word: string): string[] {
+  const out = [word];
+  if (word.length < 4) return out;
+  if (word.endsWith('ies')) out.push(`${word.slice(0, -3)}y`);
+  if (word.endsWith('ves')) out.push(`${word.slice(0, -3)}f`, `${word.slice(0, -3)}fe`);
+  if (word.endsWith('ces')) out.push(`${word.slice(0, -3)}z`);
+  if (word.endsWith('es')) out.push(word.slice(0, -2));
+  if (word.endsWith('s') && !word.endsWith('ss')) out.push(word.slice(0, -1));
+  return out;
+}

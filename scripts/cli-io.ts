@@ -1,0 +1,27 @@
+import { readFileSync, statSync } from 'node:fs';
+import { Problem } from '@einkorn/core';
+
+/** No file that these commands read is larger, bytes: what is more is not read at all. */
+const largestBytes = 8_000_000;
+
+/** The text of a file. Throws Problem `file-missing` or `file-large`; `path` names the argument. */
+export function readText(file: string, path: string): string {
+  const shown = file.slice(0, 200);
+  try {
+    if (statSync(file).size <= largestBytes) return readFileSync(file, 'utf8');
+  } catch {
+    throw new Problem('file-missing', `I cannot read the file "${shown}". Check its name and place.`, [
+      { path, message: 'The file does not exist or cannot be read.' },
+    ]);
+  }
+  throw new Problem('file-large', `"${shown}" is too large. Save only what is to be read.`, [
+    { path, message: `At most ${largestBytes / 1_000_000} MB.` },
+  ]);
+}
+
+/** Bad input: one error object on stderr, exit code 2; never a stack trace. */
+export function failed(e: unknown, otherwise: string): 2 {
+  const error = e instanceof Problem ? e.toJSON() : { code: 'internal', message: otherwise, issues: [] };
+  process.stderr.write(`${JSON.stringify({ error })}\n`);
+  return 2;
+}
