@@ -44,7 +44,6 @@ const heaps: Readonly<Record<string, number>> = {
     level: 1,
     levelled: 1,
     packed: 1,
-    full: 1,
   },
   ...{ colmada: 1.5, colmadas: 1.5, colmado: 1.5, rasa: 1, rasas: 1, generosa: 1.15, escasa: 0.9 },
 };
