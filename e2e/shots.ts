@@ -91,6 +91,33 @@ async function cookTo(p: Page, until: 'fry' | 'hold'): Promise<void> {
   await p.locator('.js-plotly-plot').first().waitFor();
 }
 
+const pasted = `Weeknight chicken and rice
+Serves 4
+
+Ingredients
+1½ lb boneless, skinless chicken thighs, cut into 1-inch pieces
+1 tbsp olive oil
+1 large onion, chopped
+3 cloves garlic, minced
+1 1/2 cups rice, rinsed
+1 3/4 cups low-sodium chicken broth
+1 tsp smoked paprika
+Salt and pepper to taste
+1 jar pesto
+1 cup frozen peas
+
+Directions
+Brown the chicken for 5 minutes. Pour in the broth, spread the rice over the top, do not stir.
+Cook on high pressure for 8 minutes. Let the pressure release naturally for 10 minutes.`;
+const readOf = async (p: Page): Promise<void> => {
+  await p.goto(`${hut.url}/recipe`);
+  await p.getByLabel('Paste a recipe').fill(pasted);
+  await p.getByRole('columnheader', { name: 'As written' }).waitFor();
+  await p.evaluate(() => (document.activeElement as HTMLElement).blur());
+};
+await shot('recipe', wide, readOf);
+await shot('recipe-phone', phone, readOf);
+
 await shot('shelf', wide, async (p) => {
   await p.goto(`${hut.url}/shelf`);
   await p.locator('ek-mini-pot').nth(2).waitFor();

@@ -23,6 +23,8 @@ export { suggestFoods } from './recipe/suggest';
 export { namesOf, type Language } from './recipe/food-names';
 export { askedBelow, readLine, type ReadLine } from './recipe/line';
 export * from './recipe/reading';
+export { answeredLine } from './recipe/answer';
+export { recipeText } from './recipe/recipe-text';
 export { importDish, type Imported } from './dish/import';
 export { readDish, readKitchen, upgradeDish, problemOf } from './dish/read';
 export { scaleBy, scaleDish, scaleToGrain, type NotScaled, type Scaled } from './dish/scale';

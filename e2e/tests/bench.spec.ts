@@ -1,33 +1,14 @@
 import { expect, test } from '@playwright/test';
-import { aHut, answer, millilitres, noBarriers, tab } from '../helpers';
+import { aHut, millilitres, noBarriers, tab } from '../helpers';
 
 const hut = aHut();
 
 test('a jambalaya from nothing, by the keyboard alone', async ({ page }) => {
   await page.goto(`${hut.url}/shelf`);
-  await page.getByRole('button', { name: 'New dish' }).focus();
+  await page.getByRole('link', { name: 'New dish' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('menuitem', { name: 'one pot', exact: true })).toBeVisible();
-  const focused = (): Promise<string> =>
-    page.evaluate(
-      () =>
-        document
-          .getElementById(document.activeElement?.getAttribute('aria-activedescendant') ?? '')
-          ?.textContent.trim() ?? '',
-    );
-  await expect(page.getByRole('menu')).toBeFocused();
-  for (let i = 0; i < 14 && (await focused()) !== 'one pot'; i++) {
-    const before = await focused();
-    await page.keyboard.press('ArrowDown');
-    await expect.poll(focused).not.toBe(before);
-  }
+  await page.getByRole('button', { name: /^one pot/ }).focus();
   await page.keyboard.press('Enter');
-  const link = page.getByRole('link', { name: /New: one pot/ });
-  await expect(link).toBeVisible();
-  await link.focus();
-  await page.keyboard.press('Enter');
-  await expect(answer(page)).toBeVisible();
-  await page.keyboard.press('1');
   await expect(page.locator('[data-amount="rice-long"]')).toBeVisible();
   const line = page.getByRole('combobox', { name: 'Add what you have, in one line' });
   for (const [typed, id] of [

@@ -12,6 +12,12 @@ export const noRecipe = (): Problem =>
 /** A recipe taken apart, or a dish document of our own. */
 type Source = RecipeParts | Imported;
 
+const isMarkup = (text: string): boolean =>
+  /<(?:!doctype|html|body|script|div|ul|ol|p|li|h1)\b/i.test(text.trimStart().slice(0, 20_000));
+
+/** Whether a text is JSON or a page, and not what a person writes. */
+export const isStructured = (text: string): boolean => /^\s*[[{]/.test(text) || isMarkup(text);
+
 /** Finds the recipe in a text: JSON-LD, a saved page, our own document, or plain text and Markdown. */
 export function sourceOf(text: string): Source {
   const start = text.trimStart();
@@ -19,7 +25,7 @@ export function sourceOf(text: string): Source {
     const doc = parsed(start);
     if (doc !== undefined) return ofJson(doc);
   }
-  if (/<(?:!doctype|html|body|script|div|ul|ol|p|li|h1)\b/i.test(start.slice(0, 20_000))) {
+  if (isMarkup(start)) {
     const page = readPage(text);
     for (const data of page.linkedData) {
       const recipe = findRecipe(parsed(data));

@@ -1,4 +1,8 @@
 import type { Routes } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState } from '@ngrx/store';
+import * as recipeEffects from './recipe/recipe.effects';
+import { recipeFeature } from './recipe/recipe.slice';
 
 /** Every place has an address, and so has every sheet of the bench and every cook. */
 export const routes: Routes = [
@@ -7,6 +11,12 @@ export const routes: Routes = [
     path: 'shelf',
     loadComponent: () => import('./shelf/shelf-page').then((m) => m.ShelfPage),
     title: 'Einkorn: Shelf',
+  },
+  {
+    path: 'recipe',
+    loadComponent: () => import('./recipe/recipe-page').then((m) => m.RecipePage),
+    providers: [provideState(recipeFeature), provideEffects(recipeEffects)],
+    title: 'Einkorn: New dish',
   },
   {
     path: 'bench',

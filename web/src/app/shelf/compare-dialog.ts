@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { starchOf, type Plan } from '@einkorn/core';
+import type { Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
 import { MiniPot } from '../ui/mini-pot';
+import { planRows, type PlanRow } from '../ui/plan-rows';
 
 export interface Comparable {
   id: string;
@@ -107,38 +108,11 @@ export class CompareDialog {
     return [a, b].filter((x) => x !== undefined);
   });
 
-  rows(t: (key: string, p?: Record<string, unknown>) => string): { name: string; values: string[] }[] {
-    const row = (name: string, of: (p: Plan) => string) => ({
-      name: t(`compare.${name}`),
-      values: this.pair().map((x) => of(x.plan)),
-    });
-    return [
-      row('liquid', (p) => this.fmt.ml(p.liquid.addMl)),
-      row('program', (p) => this.program(t, p)),
-      row('first', (p) => (p.firstStage ? `${this.fmt.minutes(p.firstStage.holdMin)} min` : '–')),
-      row('starch', (p) => {
-        const s = starchOf(p);
-        return s
-          ? `${t(`food.${(p.grain ?? p.pasta)!.food}`)}: ${t(`band.${s.band}`)}, ${this.fmt.percent(s.chance)}`
-          : '–';
-      }),
-      row(
-        'meat',
-        (p) => p.meats.map((m) => `${t(`meat.${m.texture}`)} ${this.fmt.celsius(m.coreC)}`).join(', ') || '–',
-      ),
-      row('scorch', (p) => t(`scorch.${p.scorch.level}`)),
-      row('fill', (p) => this.fmt.percent(p.pot.fillFraction)),
-      row('hands', (p) => this.minutes(p, true)),
-      row('total', (p) => `${this.fmt.number(Math.round(p.timeline.at(-1)?.endMin ?? 0))} min`),
-    ];
-  }
-  private minutes(p: Plan, hands: boolean): string {
-    const sum = p.steps.filter((s) => (s.kind === 'do') === hands).reduce((m, s) => m + s.minutes, 0);
-    return `${this.fmt.number(Math.round(sum))} min`;
-  }
-  private program(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
-    const r = p.program.release;
-    const hold = this.fmt.minutes(p.program.holdMin);
-    return t(`pressure.name-${r.kind}`, { hold, natural: this.fmt.minutes(r.naturalMin ?? 0) });
+  rows(t: (key: string, p?: Record<string, unknown>) => string): PlanRow[] {
+    return planRows(
+      this.pair().map((x) => x.plan),
+      t,
+      this.fmt,
+    );
   }
 }

@@ -1,21 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import {
-  families,
-  importDish,
-  Problem,
-  starter,
-  worstMeat,
-  type Dish,
-  type Family,
-  type Issue,
-  type Plan,
-} from '@einkorn/core';
+import { importDish, Problem, worstMeat, type Dish, type Issue, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type { MenuItem } from 'primeng/api';
-import { Button } from 'primeng/button';
+import { Button, ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Menu } from 'primeng/menu';
 import { Select } from 'primeng/select';
@@ -34,6 +24,7 @@ import { VaryDialog } from './vary-dialog';
     RouterLink,
     TranslocoDirective,
     Button,
+    ButtonDirective,
     InputText,
     Menu,
     Select,
@@ -50,8 +41,7 @@ import { VaryDialog } from './vary-dialog';
           {{ t('shelf.kitchen', { pot: t('pot-name.' + kitchen().potId), m: fmt.number(kitchen().altitudeM) }) }}
         </p>
         <span class="tools">
-          <p-button [label]="t('shelf.new')" aria-haspopup="menu" (onClick)="starters.toggle($event)" />
-          <p-menu #starters [model]="families()" [popup]="true" appendTo="body" />
+          <a pButton routerLink="/recipe">{{ t('shelf.new') }}</a>
           <input #file type="file" accept=".json,application/json" hidden (change)="bring(file)" />
           <p-button severity="secondary" [label]="t('shelf.import')" (onClick)="file.click()" />
           <p-button
@@ -254,9 +244,6 @@ export class ShelfPage {
     const f = this.filter();
     return f.text !== '' || f.family !== null || f.starch !== null || f.mostMin !== null;
   });
-  readonly families = computed((): MenuItem[] =>
-    families.map((id) => ({ label: this.word(`family.${id}`), command: () => this.begin(id) })),
-  );
   readonly familyChoices = computed(() => [
     { id: null, label: this.word('shelf.any-family') },
     ...this.choices().families.map((id) => ({ id, label: this.word(`family.${id}`) })),
@@ -310,13 +297,6 @@ export class ShelfPage {
   }
   widen(): void {
     this.narrow({ text: '', family: null, starch: null, mostMin: null });
-  }
-  begin(family: Family): void {
-    this.store.dispatch(
-      ShelfActions.add({
-        dish: starter(family, this.transloco.translate('shelf.new-title', { family: this.word(`family.${family}`) })),
-      }),
-    );
   }
   /** A file from outside: what is understood goes on the shelf, what is not is told with its place. */
   bring(input: HTMLInputElement): void {

@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
-import type { Dish, DonenessMap, Kitchen, Near, Outlook, Plan, Reality } from '@einkorn/core';
+import type { Dish, DonenessMap, Kitchen, Near, Outlook, Plan, Reading, Reality } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
-import type { Answers, Ask, Kind, ProblemDoc, Reply } from './protocol';
+import type { Answers, Ask, Kind, ProblemDoc, ReadAsk, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
 
 /** A refusal of the planner, as an error of the stream. */
@@ -13,7 +13,7 @@ export class PlanProblem extends Error {
 
 interface Job {
   id: number;
-  ask: Ask;
+  ask: Ask | ReadAsk;
   out: Subscriber<Reply>;
 }
 
@@ -31,7 +31,7 @@ class Lane {
     private readonly keepAll: boolean,
   ) {}
 
-  ask(ask: Ask, id: number): Observable<Reply> {
+  ask(ask: Ask | ReadAsk, id: number): Observable<Reply> {
     return new Observable<Reply>((out) => {
       const job = { id, ask, out };
       if (!this.keepAll) this.waiting = [];
@@ -90,6 +90,11 @@ export class Planner {
   /** The plan of what is on the bench; a newer question overtakes a waiting one. */
   plan(dish: Dish, kitchen: Kitchen, near: Near | null = null): Observable<Plan> {
     return this.done(this.fast.ask({ kind: 'plan', dish, kitchen, ...(near ? { near } : {}) }, ++this.ids));
+  }
+
+  /** What a recipe says; a newer text overtakes a waiting one. */
+  read(text: string): Observable<Reading> {
+    return this.done(this.fast.ask({ kind: 'recipe', text }, ++this.ids));
   }
 
   /** A plan that may wait its turn (the shelf, a comparison). */

@@ -2,10 +2,12 @@ import {
   compareSchools,
   donenessMap,
   equalise,
+  evaluate,
   outlook,
   plan,
   Problem,
   ratios,
+  readRecipe,
   scaleToPot,
   solvePlan,
   uncertainty,
@@ -13,7 +15,7 @@ import {
   type Kitchen,
   type Plan,
 } from '@einkorn/core';
-import type { Answers, Ask, Kind, Reply } from './protocol';
+import type { Answers, Ask, Kind, ReadAsk, Reply } from './protocol';
 
 const reply = (r: Reply): void => postMessage(r);
 
@@ -27,6 +29,7 @@ type Answer<K extends Kind> = (
 
 const answers: { [K in Kind]: Answer<K> } = {
   plan: (dish, kitchen, _p, _progress, { near }) => plan(dish, kitchen, near ? { near } : {}),
+  evaluate: (dish, kitchen) => evaluate(dish, kitchen),
   schools: (dish, kitchen, p) => compareSchools(dish, kitchen, p),
   map: (dish, kitchen, p, progress) => donenessMap(dish, kitchen, p, progress),
   proposals: (dish, kitchen, p) => equalise(dish, kitchen, p),
@@ -36,14 +39,19 @@ const answers: { [K in Kind]: Answer<K> } = {
   'scale-pot': (dish, kitchen) => scaleToPot(dish, kitchen),
 };
 
-addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask }>) => {
+addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask | ReadAsk }>) => {
   const { id, ask } = data;
   try {
-    const p = ask.plan ?? (ask.kind === 'plan' ? (null as never) : solvePlan(ask.dish, ask.kitchen));
-    const value = answers[ask.kind](ask.dish, ask.kitchen, p, (share) => reply({ id, type: 'progress', share }), ask);
-    reply({ id, type: 'done', value });
+    reply({ id, type: 'done', value: ask.kind === 'recipe' ? readRecipe(ask.text) : answer(id, ask) });
   } catch (e) {
     const problem = e instanceof Problem ? e.toJSON() : { code: 'internal', message: String(e), issues: [] };
     reply({ id, type: 'problem', problem });
   }
 });
+
+/** Questions that bring no plan along and need one are planned first. */
+function answer(id: number, ask: Ask): Answers[Kind] {
+  const planless = ask.kind === 'plan' || ask.kind === 'evaluate';
+  const p = ask.plan ?? (planless ? (null as never) : solvePlan(ask.dish, ask.kitchen));
+  return answers[ask.kind](ask.dish, ask.kitchen, p, (share) => reply({ id, type: 'progress', share }), ask);
+}

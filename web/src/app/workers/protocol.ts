@@ -8,6 +8,7 @@ import type {
   Plan,
   Proposal,
   Ratios,
+  Reading,
   Reality,
   Scaled,
   School,
@@ -17,6 +18,8 @@ import type {
 /** What each kind of question is answered with. */
 export interface Answers {
   plan: Plan;
+  /** what the numbers of a recipe will give */
+  evaluate: Plan;
   schools: School[];
   map: DonenessMap;
   proposals: Proposal[];
@@ -39,6 +42,12 @@ export interface Ask {
   real?: Reality;
 }
 
+/** A recipe to be read; it knows no dish and no kitchen yet. */
+export interface ReadAsk {
+  kind: 'recipe';
+  text: string;
+}
+
 export interface ProblemDoc {
   code: string;
   message: string;
@@ -46,6 +55,6 @@ export interface ProblemDoc {
 }
 
 export type Reply =
-  | { id: number; type: 'done'; value: Answers[Kind] }
+  | { id: number; type: 'done'; value: Answers[Kind] | Reading }
   | { id: number; type: 'progress'; share: number }
   | { id: number; type: 'problem'; problem: ProblemDoc };

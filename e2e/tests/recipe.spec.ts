@@ -1,0 +1,129 @@
+import { expect, test, type Page } from '@playwright/test';
+import { aHut, answer, noBarriers, tab } from '../helpers';
+
+const hut = aHut();
+
+const recipe = `Weeknight chicken and rice
+Serves 4
+
+Ingredients
+1½ lb boneless, skinless chicken thighs, cut into 1-inch pieces
+1 large onion, chopped
+1 1/2 cups rice, rinsed
+1 3/4 cups low-sodium chicken broth
+1 jar pesto
+1 cup unicorn dust
+Salt and pepper to taste
+
+Directions
+Brown the chicken for 5 minutes. Spread the rice over the top, do not stir.
+Cook on high pressure for 8 minutes. Let the pressure release naturally for 10 minutes.`;
+
+const field = (page: Page) => page.getByLabel('Paste a recipe');
+const line = (page: Page, text: string) => page.locator('ek-read-line-row').filter({ hasText: text });
+const questions = (page: Page) => page.getByRole('region', { name: 'What was understood' }).getByRole('status');
+const toBench = (page: Page) => page.getByRole('button', { name: 'Take our plan to the Bench' });
+
+test('a recipe is pasted, its questions are answered in the text, its own numbers are judged, and it is planned', async ({
+  page,
+}) => {
+  await page.goto(`${hut.url}/shelf`);
+  await page.getByRole('link', { name: 'New dish' }).click();
+  await noBarriers(page);
+  await field(page).fill(recipe);
+  await expect(questions(page)).toHaveText('3 questions');
+  await expect(line(page, 'unicorn')).toContainText('I do not know the food');
+  await expect(line(page, 'low-sodium')).toContainText('415 g');
+  await noBarriers(page);
+
+  await line(page, 'cups rice').getByRole('button', { name: 'basmati' }).click();
+  await expect(field(page)).toHaveValue(/1 1\/2 cups basmati rice, rinsed/);
+  const pesto = line(page, 'jar pesto');
+  await pesto.getByRole('textbox').fill('lots');
+  await pesto.getByRole('button', { name: 'That much' }).click();
+  await expect(pesto).toContainText('is no amount');
+  await pesto.getByRole('textbox').fill('2 tbsp');
+  await pesto.getByRole('textbox').press('Enter');
+  await expect(field(page)).toHaveValue(/2 tbsp pesto/);
+  await expect(questions(page)).toHaveText('One question');
+  await line(page, 'unicorn').getByRole('button', { name: 'Leave it out' }).click();
+  await expect(questions(page)).toHaveText('Understood.');
+  await expect(field(page)).not.toHaveValue(/unicorn/);
+
+  const bar = page.getByRole('region', { name: 'The plan in short' });
+  await expect(bar).toContainText('8 min + 10');
+  await expect(page.getByRole('columnheader', { name: 'As written' })).toBeVisible();
+  await page.getByLabel('Title').fill('Chicken for Friday');
+  await page.getByLabel('Title').blur();
+  await toBench(page).click();
+  await expect(page).toHaveURL(/\/bench\/.+\/gather/);
+  await expect(page.locator('[data-amount="rice-basmati"]')).toHaveValue('1½ cups');
+  await tab(page, 'Water').click();
+  await expect(answer(page)).toBeVisible();
+  await page.goto(`${hut.url}/shelf`);
+  await expect(page.getByRole('link', { name: /Chicken for Friday/ })).toBeVisible();
+  await page.goto(`${hut.url}/recipe`);
+  await expect(field(page)).toHaveValue('');
+});
+
+test('as written: the numbers of the recipe are the cook’s own on the Bench, and can be given back', async ({
+  page,
+}) => {
+  await page.goto(`${hut.url}/recipe`);
+  await field(page).fill(recipe);
+  await page.getByRole('button', { name: 'Take it as written' }).click();
+  await expect(page).toHaveURL(/\/bench\/.+\/gather/);
+  await page.goto(page.url().replace('gather', 'pressure'));
+  await expect(page.locator('[data-answer="hold"], ek-pressure-sheet').first()).toContainText('8');
+});
+
+test('a saved page is chosen as a file: its recipe becomes text, nothing in it is run', async ({ page }) => {
+  const data = {
+    '@graph': [
+      {
+        '@type': 'Recipe',
+        name: 'Mushroom risotto',
+        recipeYield: '4 servings',
+        recipeIngredient: [
+          '1 1/2 cups arborio rice',
+          '4 cups vegetable broth',
+          '8 oz mushrooms, sliced',
+          '2 tbsp butter',
+        ],
+        recipeInstructions: [
+          { '@type': 'HowToStep', text: 'Pressure cook on HIGH for 6 minutes, then quick release.' },
+        ],
+      },
+    ],
+  };
+  const html = `<html><head><script type="application/ld+json">${JSON.stringify(data)}</script><script>document.title='run'</script></head><body></body></html>`;
+  await page.goto(`${hut.url}/recipe`);
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'risotto.html', mimeType: 'text/html', buffer: Buffer.from(html) });
+  await expect(field(page)).toHaveValue(/Mushroom risotto[\s\S]*4 cups vegetable broth/);
+  await expect(page.getByLabel('Cooked as')).toHaveValue('risotto');
+  await expect(page).toHaveTitle(/New dish/);
+  await expect(page.getByRole('region', { name: 'The plan in short' })).toContainText('As written');
+  await page.reload();
+  await expect(field(page)).toHaveValue(/Mushroom risotto/);
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"a": 1}') });
+  await expect(page.getByRole('alert')).toContainText('I find no recipe');
+});
+
+test('from nothing to the Bench by the keyboard alone, and on the phone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${hut.url}/recipe`);
+  await expect(field(page)).toBeVisible();
+  await field(page).focus();
+  await page.keyboard.type('300 g basmati rice, rinsed\n500 g chicken thighs, cubes 2 cm\n1 onion\n');
+  await expect(toBench(page)).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+  await noBarriers(page);
+  await field(page).focus();
+  await page.keyboard.press('Control+Enter');
+  await expect(page).toHaveURL(/\/bench\/.+\/gather/);
+  await expect(page.locator('[data-amount="chicken-thigh"]')).toHaveValue('500 g');
+});

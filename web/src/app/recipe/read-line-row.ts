@@ -1,0 +1,173 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { askedBelow, showAmount, type Reading, type UnitId } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Format } from '../i18n/format';
+
+/** One line as it was understood: how much of what, cut and state; where it is not certain, a choice or an amount to give. */
+@Component({
+  selector: 'ek-read-line-row',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'listitem', '[class.asks]': 'asks()', '[class.refused]': 'line().refused' },
+  template: `
+    <ng-container *transloco="let t">
+      <span class="grams mono">{{ grams(t) }}</span>
+      <span class="what">
+        <span class="food">
+          @if (line().food; as food) {
+            <strong>{{ t('food.' + food) }}</strong>
+          } @else {
+            <strong class="stop-text">{{ line().text }}</strong>
+          }
+          @for (p of prep(t); track p) {
+            <span class="chip">{{ p }}</span>
+          }
+        </span>
+        @if (line().food) {
+          <span class="said quiet">{{ line().text }}</span>
+        }
+        @if (line().left.length > 0 && line().food) {
+          <span class="said stop-text">{{ t('gather.not-read', { words: line().left.join(' ') }) }}</span>
+        }
+        @if (line().grams !== 0 && line().note; as note) {
+          <span class="said" [class.quiet]="!asks() && !line().refused">{{ note }}</span>
+        }
+        @if (asks() || line().refused) {
+          <span class="answers">
+            @for (c of line().choices; track c) {
+              <button type="button" (click)="answered.emit({ food: c })">{{ t('food.' + c) }}</button>
+            }
+            @if (needsAmount()) {
+              <input
+                type="text"
+                #amount
+                [attr.aria-label]="t('recipe.how-much', { line: line().text })"
+                [placeholder]="t('recipe.amount')"
+                (keydown.enter)="give(amount.value)"
+              />
+              <button type="button" (click)="give(amount.value)">{{ t('recipe.give') }}</button>
+            }
+            <button type="button" class="out" (click)="leftOut.emit()">{{ t('recipe.leave-out') }}</button>
+          </span>
+          @if (bad()) {
+            <span class="said stop-text" role="alert">{{ t('recipe.bad-amount', { text: bad() }) }}</span>
+          }
+        }
+      </span>
+    </ng-container>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      gap: 12px;
+      padding: 7px 10px;
+      border-bottom: 1px solid var(--hair);
+      border-left: 4px solid transparent;
+    }
+    :host(.asks) {
+      border-left-color: var(--turmeric-fill);
+      background: var(--turmeric-tint);
+    }
+    :host(.refused) {
+      border-left-color: var(--paprika);
+      background: var(--paprika-tint);
+    }
+    .grams {
+      flex: 0 0 5.6rem;
+      text-align: right;
+      padding-top: 1px;
+    }
+    .what {
+      display: grid;
+      gap: 2px;
+      min-width: 0;
+    }
+    .food {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 8px;
+      align-items: baseline;
+    }
+    .chip {
+      background: var(--well);
+      border: 1px solid var(--hair);
+      border-radius: 999px;
+      padding: 1px 10px;
+      font-size: 15.5px;
+    }
+    .said {
+      font-size: 15.5px;
+      overflow-wrap: anywhere;
+    }
+    .answers {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      padding: 4px 0;
+    }
+    .answers button,
+    .answers input {
+      min-height: 44px;
+      box-sizing: border-box;
+      padding: 4px 14px;
+      border: 2px solid var(--rim);
+      border-radius: 8px;
+      background: var(--enamel);
+      color: var(--ink);
+      font: 16px/1.3 var(--read);
+    }
+    .answers button {
+      cursor: pointer;
+    }
+    .answers .out {
+      border-color: var(--edge);
+      background: none;
+    }
+    .answers input {
+      width: 9rem;
+    }
+  `,
+})
+export class ReadLineRow {
+  readonly line = input.required<Reading['lines'][number]>();
+  readonly answered = output<{ food: string } | { amount: string }>();
+  readonly leftOut = output();
+  private readonly fmt = inject(Format);
+  readonly bad = signal('');
+  readonly asks = computed(() => this.line().certain < askedBelow && !this.line().refused);
+  readonly needsAmount = computed(() => this.asks() && this.line().food !== null && this.line().choices.length === 0);
+
+  grams(t: (key: string) => string): string {
+    const { grams, amount } = this.line();
+    if (grams === null) return this.line().refused ? '–' : '?';
+    if (grams === 0 || !amount) return t('recipe.to-taste');
+    return amount.unit === 'g' || amount.unit === 'kg' ? this.fmt.grams(grams) : this.shown(amount.value, amount.unit);
+  }
+  private shown(value: number, unit: string): string {
+    const id = unit as UnitId;
+    return `${showAmount(value, id, this.fmt.locale())} ${this.fmt.unit(id, value)}`;
+  }
+  prep(t: (key: string, p?: Record<string, unknown>) => string): string[] {
+    const { prep: p = {}, joins, grams, amount } = this.line();
+    const weighs = amount && grams && !['g', 'kg'].includes(amount.unit);
+    return [
+      ...(weighs ? [this.fmt.grams(grams)] : []),
+      ...(p.shape ? [t(`shape.${p.shape}`)] : []),
+      ...(p.thicknessMm ? [`${this.fmt.number(p.thicknessMm)} mm`] : []),
+      ...(p.pieceG ? [`${this.fmt.grams(p.pieceG)} ${t('recipe.each')}`] : []),
+      ...(p.state ? [t(`state.${p.state}`)] : []),
+      ...(p.slit ? [t('recipe.slit')] : []),
+      ...(p.rinse ? [t('gather.rinsed')] : []),
+      ...(p.soakMin ? [`${t('gather.soak')} ${p.soakMin} min`] : []),
+      ...(p.packetMinutes ? [t('recipe.packet', { min: this.fmt.number(p.packetMinutes, 1) })] : []),
+      ...(p.hot ? [t('gather.hot')] : []),
+      ...(joins ? [t(`recipe.joins-${joins}`)] : []),
+    ];
+  }
+  /** An amount begins with a number; anything else is said and stays in the field. */
+  give(amount: string): void {
+    const isAmount = /\d|[½¼¾]/.test(amount);
+    this.bad.set(isAmount ? '' : amount.trim() || '…');
+    if (isAmount) this.answered.emit({ amount });
+  }
+}

@@ -1,0 +1,172 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+  type ElementRef,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  answeredLine,
+  families,
+  Problem,
+  readRecipe,
+  recipeText,
+  starter,
+  type Family,
+  type Language,
+  type Plan,
+  type Reading,
+} from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
+import { MiniPot } from '../ui/mini-pot';
+import { planRows, type PlanRow } from '../ui/plan-rows';
+import { ReadLineRow } from './read-line-row';
+import { RecipeActions, recipeFeature, type OwnWords } from './recipe.slice';
+
+/** Pasted text that is markup or JSON is made plain, so that what was read can be seen and corrected. */
+const looksStructured = /^\s*(?:[[{]|<)/;
+
+/** New dish: a text on the left, what was understood of it on the right, the recipe as written beside our plan, the Bench. */
+@Component({
+  selector: 'ek-recipe-page',
+  imports: [RouterLink, TranslocoDirective, Button, MiniPot, ReadLineRow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './recipe-page.html',
+  styleUrl: './recipe-page.css',
+})
+export class RecipePage {
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  readonly fmt = inject(Format);
+  private readonly field = viewChild.required<ElementRef<HTMLTextAreaElement>>('field');
+
+  readonly text = this.store.selectSignal(recipeFeature.selectText);
+  readonly reading = this.store.selectSignal(recipeFeature.selectReading);
+  readonly message = this.store.selectSignal(recipeFeature.selectMessage);
+  readonly dish = this.store.selectSignal(recipeFeature.selectDish);
+  readonly planned = this.store.selectSignal(recipeFeature.selectPlanned);
+  readonly failure = this.store.selectSignal(recipeFeature.selectFailure);
+  readonly isKeeping = this.store.selectSignal(recipeFeature.selectIsKeeping);
+  readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  /** a file that could not be read */
+  readonly refused = signal('');
+  readonly isOver = signal(false);
+
+  readonly families = families;
+  readonly isEmpty = computed(() => this.text().trim() === '');
+  readonly asks = computed(() => this.reading()?.asks.length ?? 0);
+  /** remarks about the whole recipe; those of a line stand beside it */
+  readonly remarks = computed(() => this.reading()?.report.filter((r) => r.line === undefined) ?? []);
+
+  constructor() {
+    this.store.dispatch(RecipeActions.opened());
+  }
+
+  private word(key: string, values: Record<string, string> = {}): string {
+    return this.transloco.translate(key, values);
+  }
+  typed(text: string): void {
+    this.refused.set('');
+    this.store.dispatch(RecipeActions.typed({ text }));
+  }
+  pasted(e: ClipboardEvent): void {
+    const text = e.clipboardData?.getData('text/plain') ?? '';
+    if (!looksStructured.test(text) || !this.isEmpty()) return;
+    e.preventDefault();
+    this.bring(text);
+  }
+  dropped(e: DragEvent): void {
+    e.preventDefault();
+    this.isOver.set(false);
+    const file = e.dataTransfer?.files[0];
+    if (file) void this.bringFile(file);
+  }
+  chosen(input: HTMLInputElement): void {
+    const file = input.files?.[0];
+    input.value = '';
+    if (file) void this.bringFile(file);
+  }
+  private async bringFile(file: File): Promise<void> {
+    // More than a saved page weighs is not read into the page at all.
+    if (file.size > 8_000_000) this.refused.set(this.word('recipe.file-large', { name: file.name }));
+    else this.bring(await file.text());
+  }
+  /** A page, JSON-LD or text becomes the text of the field; a dish document goes to the Bench as it is. */
+  private bring(source: string): void {
+    try {
+      const text = recipeText(source);
+      if (text === null) {
+        const { dish } = readRecipe(source);
+        if (dish) this.store.dispatch(RecipeActions.keepDish({ dish }));
+      } else {
+        this.rewrite(text);
+      }
+    } catch (e) {
+      if (!(e instanceof Problem)) throw e;
+      this.refused.set(e.message);
+    }
+  }
+
+  /** The cook's answer is written into the text, where it can be seen, corrected and taken back. */
+  answer(reading: Reading, index: number, answer: { food: string } | { amount: string }): void {
+    const line = reading.lines[index]?.text;
+    if (line === undefined || !this.text().includes(line)) return;
+    const language: Language = reading.language;
+    this.rewrite(this.text().replace(line, () => answeredLine(line, answer, language)));
+  }
+  /** The line is taken out of the text. */
+  leaveOut(line: string): void {
+    const lines = this.text().split('\n');
+    const at = lines.findIndex((l) => l.includes(line));
+    if (at >= 0) this.rewrite(lines.filter((_, i) => i !== at).join('\n'));
+  }
+  private rewrite(text: string): void {
+    this.field().nativeElement.value = text;
+    this.typed(text);
+  }
+  own(own: OwnWords): void {
+    this.store.dispatch(RecipeActions.ownWords({ own }));
+  }
+  ownServes(field: HTMLInputElement): void {
+    const serves = Number(field.value);
+    if (Number.isInteger(serves) && serves >= 1 && serves <= 60) this.own({ serves });
+    else field.value = String(this.dish()?.serves ?? 4);
+  }
+  ownTitle(field: HTMLInputElement): void {
+    const title = field.value.trim().slice(0, 120);
+    if (title === '') field.value = this.dish()?.title ?? '';
+    else this.own({ title });
+  }
+  ownFamily(value: string): void {
+    const family = families.find((f) => f === value);
+    if (family) this.own({ family });
+  }
+  keep(asWritten = false): void {
+    if (this.dish() && !this.isKeeping()) this.store.dispatch(RecipeActions.keep({ asWritten }));
+  }
+  begin(family: Family): void {
+    const title = this.word('shelf.new-title', { family: this.word(`family.${family}`) });
+    this.store.dispatch(RecipeActions.keepDish({ dish: starter(family, title) }));
+  }
+  /** The liquid, the program, the grain and the base of a plan in a line. */
+  inShort(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
+    const wanted = new Set(['liquid', 'program', 'starch', 'scorch'].map((x) => t(`compare.${x}`)));
+    const values = planRows([p], t, this.fmt).flatMap((r) =>
+      wanted.has(r.name) && r.values[0] !== '–' ? r.values : [],
+    );
+    return values.map((v, i) => (i === values.length - 1 ? `${t('compare.scorch')} ${v}` : v)).join(' · ');
+  }
+  rows(t: (key: string, p?: Record<string, unknown>) => string): PlanRow[] {
+    const p = this.planned();
+    if (!p) return [];
+    const rows = planRows(p.asWritten ? [p.asWritten, p.ours] : [p.ours], t, this.fmt);
+    return rows.filter((r) => r.values.some((v) => v !== '–'));
+  }
+}

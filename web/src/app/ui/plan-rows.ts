@@ -1,0 +1,42 @@
+import { starchOf, type Plan } from '@einkorn/core';
+import type { Format } from '../i18n/format';
+
+type Translate = (key: string, p?: Record<string, unknown>) => string;
+
+export interface PlanRow {
+  name: string;
+  values: string[];
+}
+
+/** The figures of several plans beside each other, a row for each figure. */
+export function planRows(plans: readonly Plan[], t: Translate, fmt: Format): PlanRow[] {
+  const row = (name: string, of: (p: Plan) => string): PlanRow => ({
+    name: t(`compare.${name}`),
+    values: plans.map(of),
+  });
+  return [
+    row('liquid', (p) => fmt.ml(p.liquid.addMl)),
+    row('program', (p) => programName(p, t, fmt)),
+    row('first', (p) => (p.firstStage ? `${fmt.minutes(p.firstStage.holdMin)} min` : '–')),
+    row('starch', (p) => {
+      const s = starchOf(p);
+      return s ? `${t(`food.${(p.grain ?? p.pasta)!.food}`)}: ${t(`band.${s.band}`)}, ${fmt.percent(s.chance)}` : '–';
+    }),
+    row('meat', (p) => p.meats.map((m) => `${t(`meat.${m.texture}`)} ${fmt.celsius(m.coreC)}`).join(', ') || '–'),
+    row('scorch', (p) => t(`scorch.${p.scorch.level}`)),
+    row('fill', (p) => fmt.percent(p.pot.fillFraction)),
+    row('hands', (p) => minutesOf(p, true, fmt)),
+    row('total', (p) => `${fmt.number(Math.round(p.timeline.at(-1)?.endMin ?? 0))} min`),
+  ];
+}
+
+function minutesOf(p: Plan, hands: boolean, fmt: Format): string {
+  const sum = p.steps.filter((s) => (s.kind === 'do') === hands).reduce((m, s) => m + s.minutes, 0);
+  return `${fmt.number(Math.round(sum))} min`;
+}
+
+function programName(p: Plan, t: Translate, fmt: Format): string {
+  const r = p.program.release;
+  const hold = fmt.minutes(p.program.holdMin);
+  return t(`pressure.name-${r.kind}`, { hold, natural: fmt.minutes(r.naturalMin ?? 0) });
+}
