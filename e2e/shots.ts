@@ -116,7 +116,6 @@ const readOf = async (p: Page): Promise<void> => {
   await p.evaluate(() => (document.activeElement as HTMLElement).blur());
 };
 await shot('recipe', wide, readOf);
-await shot('recipe-phone', phone, readOf);
 
 await shot('shelf', wide, async (p) => {
   await p.goto(`${hut.url}/shelf`);
@@ -137,11 +136,6 @@ await shot('bench-fry', wide, bench('fry'));
 await shot('bench-finish', wide, benchOf('beef-beetroot-dill-pasta', 'finish'));
 await shot('bench-stack', wide, benchOf('goat-curry-bowl-rice', 'stack'));
 await shot('bench-pasta', wide, benchOf('pork-fennel-bean-rigatoni', 'water'));
-await shot('bench-rack', wide, async (p) => {
-  await benchOf('chicken-rack-red-rice', 'pressure')(p);
-  await p.locator('[data-program="B"]').waitFor();
-  await p.locator('.map .js-plotly-plot .contourlayer').waitFor();
-});
 
 await shot('stove', wide, (p) => cookTo(p, 'hold'));
 await shot('stove-rescue', wide, async (p) => {

@@ -69,7 +69,11 @@ export const buildServer = () =>
     'server/dist/stamp',
     'server/dist/main.mjs',
     ['core/src', 'devices/src', 'server/src', 'package-lock.json'],
-    () => bundle('server/src/main.ts', 'server/dist/main.mjs'),
+    () =>
+      Promise.all([
+        bundle('server/src/main.ts', 'server/dist/main.mjs'),
+        bundle('server/src/sums/worker.ts', 'server/dist/sums-worker.mjs'),
+      ]),
   );
 
 export const buildWeb = () =>

@@ -22,7 +22,7 @@ Cook on high pressure for 8 minutes. Let the pressure release naturally for 10 m
 const field = (page: Page) => page.getByLabel('Paste a recipe');
 const line = (page: Page, text: string) => page.locator('ek-read-line-row').filter({ hasText: text });
 const questions = (page: Page) => page.getByRole('region', { name: 'What was understood' }).getByRole('status');
-const toBench = (page: Page) => page.getByRole('button', { name: 'Take our plan to the Bench' });
+const toBench = (page: Page) => page.getByRole('button', { name: 'Our plan to the Bench' });
 
 test('a recipe is pasted, its questions are answered in the text, its own numbers are judged, and it is planned', async ({
   page,
@@ -71,7 +71,7 @@ test('as written: the numbers of the recipe are the cook’s own on the Bench, a
 }) => {
   await page.goto(`${hut.url}/recipe`);
   await field(page).fill(recipe);
-  await page.getByRole('button', { name: 'Take it as written' }).click();
+  await page.getByRole('button', { name: 'As written', exact: true }).click();
   await expect(page).toHaveURL(/\/bench\/.+\/gather/);
   await page.goto(page.url().replace('gather', 'pressure'));
   await expect(page.locator('[data-answer="hold"], ek-pressure-sheet').first()).toContainText('8');

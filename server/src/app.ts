@@ -15,12 +15,13 @@ import { planRoutes } from './routes/plan';
 import { noRoute, problems } from './routes/problems';
 import { recipeRoutes } from './routes/recipe';
 import type { Store } from './store/connect';
+import { sumsHere, type Sums } from './sums/sums';
 
 /** A household asks for a page, a plan and some taps a minute; a loop gone wrong asks for thousands. */
 const mostRequestsPerMin = 1500;
 
 /** The whole server as one Express app: the API below /api, the built interface for everything else. */
-export function createApp(store: Store, log: Logger, webFolder?: string): Express {
+export function createApp(store: Store, log: Logger, webFolder?: string, sums: Sums = sumsHere): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
@@ -48,11 +49,11 @@ export function createApp(store: Store, log: Logger, webFolder?: string): Expres
   );
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
-  app.use('/api/plan', planRoutes());
-  app.use('/api/recipe', recipeRoutes());
+  app.use('/api/plan', planRoutes(sums));
+  app.use('/api/recipe', recipeRoutes(sums));
   app.use('/api/dishes', dishRoutes(store));
   const bus = new Bus();
-  app.use('/api/cooks', cookRoutes(store, bus));
+  app.use('/api/cooks', cookRoutes(store, bus, sums));
   app.use('/api/devices', deviceRoutes(store, bus));
   app.use('/api/kitchen', kitchenRoutes(store, bus));
   app.use('/api', noRoute);

@@ -5,6 +5,7 @@ import { runSimulatedDevices } from '@einkorn/devices';
 import { createApp } from './app';
 import { seedDemo } from './demo/seed';
 import { openStore } from './store/connect';
+import { openPool } from './sums/pool';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const root = join(here, '..', '..');
@@ -19,8 +20,9 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 const store = await openStore(folder);
 await seedDemo(store);
+const pool = openPool(join(here, 'sums-worker.mjs'));
 let stopDevices = (): void => undefined;
-const server = createApp(store, log, join(root, 'web', 'dist', 'browser')).listen(port, () => {
+const server = createApp(store, log, join(root, 'web', 'dist', 'browser'), pool.sums).listen(port, () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   stopDevices = runSimulatedDevices(`http://localhost:${at}`);
@@ -36,6 +38,7 @@ function stop(): void {
   if (stopping) return;
   stopping = true;
   stopDevices();
+  void pool.close();
   // What is being written is written to its end.
   server.close(() => void store.inTurn(() => store.sequelize.close()).then(() => process.exit(0)));
   // Open streams have no end of their own.

@@ -9,10 +9,11 @@ import {
   problemOf,
   upgradeEvents,
 } from '@einkorn/core';
-import { debrief, drawFaults } from '@einkorn/devices';
+import { drawFaults } from '@einkorn/devices';
 import type { Bus } from '../live/bus';
 import { openStream } from '../live/stream';
 import type { Store } from '../store/connect';
+import type { Sums } from '../sums/sums';
 import { getKitchen } from '../store/kitchen';
 import { addCook, addEvents, finishCook, getCook, listCooks, removeCook, runningCooks } from '../store/cooks';
 
@@ -40,7 +41,7 @@ const commandBody = z.discriminatedUnion('kind', [
  * /api/cooks: cooks in progress and the log. Events are only ever added; each has an id, so a repeat is harmless, and
  * every screen of a cook is told of them as they come.
  */
-export function cookRoutes(store: Store, bus: Bus): Router {
+export function cookRoutes(store: Store, bus: Bus, sums: Sums): Router {
   const r = Router();
   r.get(
     '/',
@@ -88,7 +89,7 @@ export function cookRoutes(store: Store, bus: Bus): Router {
   });
   r.get('/:id/debrief', async (req, res) => {
     const cook = await getCook(store, req.params.id);
-    res.json(cook.practice ? debrief(cook) : null);
+    res.json(cook.practice ? await sums('look-back', cook) : null);
   });
   r.patch('/:id', async (req, res) => {
     const { id } = req.params;

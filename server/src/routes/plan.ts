@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import * as z from 'zod';
-import { evaluate, plan, problemOf, readDish, readKitchen } from '@einkorn/core';
+import { problemOf } from '@einkorn/core';
+import type { Sums } from '../sums/sums';
 
 const body = z.strictObject({
   dish: z.unknown(),
@@ -10,16 +11,12 @@ const body = z.strictObject({
 });
 
 /** POST /api/plan {dish, kitchen?, mode?, texture?}: the headless planner over HTTP. */
-export function planRoutes(): Router {
+export function planRoutes(sums: Sums): Router {
   const r = Router();
-  r.post('/', (req, res) => {
+  r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
     if (!parsed.success) throw problemOf('request-invalid', 'The request cannot be read.', parsed.error);
-    const { dish, kitchen, mode, texture } = parsed.data;
-    const options = texture ? { texture } : {};
-    const d = readDish(dish);
-    const k = readKitchen(kitchen);
-    res.json(mode === 'evaluate' ? evaluate(d, k, options) : plan(d, k, options));
+    res.json(await sums('plan', parsed.data));
   });
   return r;
 }

@@ -8,6 +8,7 @@ const statusByCode: Record<string, number> = {
   'route-missing': 404,
   'dish-changed': 409,
   'too-large': 413,
+  busy: 503,
 };
 
 /** RFC 9457 problem+json from any error. What is not a Problem is ours: logged, and told without its inside. */

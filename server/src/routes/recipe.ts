@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import * as z from 'zod';
-import { problemOf, readLinkedData, readRecipe } from '@einkorn/core';
+import { problemOf } from '@einkorn/core';
+import type { Sums } from '../sums/sums';
 
 const lang = z.enum(['en', 'es']).optional();
 const body = z.union([
@@ -9,14 +10,13 @@ const body = z.union([
 ]);
 
 /** POST /api/recipe {text, lang?} or {jsonld, lang?}: the reader of recipes over HTTP. Nothing is stored. */
-export function recipeRoutes(): Router {
+export function recipeRoutes(sums: Sums): Router {
   const r = Router();
-  r.post('/', (req, res) => {
+  r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
     if (!parsed.success)
       throw problemOf('request-invalid', 'Send {"text": …} or {"jsonld": …} with the recipe.', parsed.error);
-    const asked = parsed.data;
-    res.json('text' in asked ? readRecipe(asked.text, asked.lang) : readLinkedData(asked.jsonld, asked.lang));
+    res.json(await sums('recipe', parsed.data));
   });
   return r;
 }

@@ -50,7 +50,7 @@ export async function lastCook(store: Store, dishId: string): Promise<Cook | nul
 export async function addCook({ models, sequelize, inTurn }: Store, cook: Cook): Promise<void> {
   await inTurn(() =>
     sequelize.transaction(async (transaction) => {
-      if (await models.Cooks.findByPk(cook.id, { transaction })) return;
+      if (await models.Cooks.findByPk(cook.id, { attributes: ['id'], transaction })) return;
       const dish = cook.dishId === null ? null : await models.Dishes.findByPk(cook.dishId, { transaction });
       const { id, startedMs, finishedMs, outcome } = cook;
       await models.Cooks.create(
@@ -85,7 +85,8 @@ export function addEvents(
 ): Promise<CookEvent[]> {
   return inTurn(() =>
     sequelize.transaction(async (transaction) => {
-      if (!(await models.Cooks.findByPk(cookId, { transaction }))) throw missing();
+      // Only whether it is there: its plan is large, and a tap does not wait for it to be read.
+      if (!(await models.Cooks.findByPk(cookId, { attributes: ['id'], transaction }))) throw missing();
       const ids = [...new Set(events.map((e) => e.id))];
       const there = await models.Events.findAll({ where: { cookId, id: ids }, transaction });
       const kept = new Map(there.map((row) => [row.id, toEvent(row)]));

@@ -1,0 +1,59 @@
+import { Hut } from '../e2e/hut';
+
+/*
+ * npm run bench -- taps: how long the server takes to keep a tap while it has nothing else to do, and while four screens ask
+ * for one plan after the other. A measurement, not a test: it prints a table.
+ */
+const taps = Number(process.argv.find((a) => /^\d+$/.test(a)) ?? 400);
+const hut = await Hut.open();
+const json = { 'content-type': 'application/json' };
+const get = async (path: string): Promise<unknown> => (await fetch(`${hut.url}${path}`)).json();
+const dishes = (await get('/api/dishes')) as { id: string; dish: unknown }[];
+const { dish } = dishes.find((d) => d.id === 'goat-curry-bowl-rice')!;
+const plan = (): Promise<unknown> =>
+  fetch(`${hut.url}/api/plan`, { method: 'POST', headers: json, body: JSON.stringify({ dish }) }).then((r) => r.json());
+const [first] = (await get('/api/cooks')) as { id: string }[];
+
+let count = 0;
+async function tap(): Promise<number> {
+  const event = { id: `bench-${count++}`, kind: 'noted', atMs: Date.now(), text: 'bench' };
+  const start = performance.now();
+  const r = await fetch(`${hut.url}/api/cooks/${first!.id}/events`, {
+    method: 'POST',
+    headers: json,
+    body: JSON.stringify({ events: [event] }),
+  });
+  await r.arrayBuffer();
+  if (!r.ok) throw new Error(`the tap was answered with ${r.status}`);
+  return performance.now() - start;
+}
+const at = (sorted: readonly number[], share: number): number => sorted[Math.floor(share * (sorted.length - 1))]!;
+async function measured(): Promise<{ p50: number; p99: number }> {
+  const ms: number[] = [];
+  for (let i = 0; i < taps; i++) ms.push(await tap());
+  ms.sort((a, b) => a - b);
+  return { p50: at(ms, 0.5), p99: at(ms, 0.99) };
+}
+
+await measured();
+const idle = await measured();
+let busy = true;
+let plans = 0;
+const screens = [1, 2, 3, 4].map(async () => {
+  while (busy) {
+    await plan();
+    plans += 1;
+  }
+});
+const under = await measured();
+busy = false;
+await Promise.all(screens);
+await hut.close();
+
+const row = (name: string, x: { p50: number; p99: number }): string =>
+  `| ${name.padEnd(30)} | ${x.p50.toFixed(1).padStart(6)} | ${x.p99.toFixed(1).padStart(6)} | ${(x.p99 / idle.p99).toFixed(1).padStart(12)} |`;
+console.log(
+  ['| a tap is kept                  | p50 ms | p99 ms | p99 to idle  |', '| --- | --- | --- | --- |'].join('\n'),
+);
+console.log(row('nothing else to do', idle));
+console.log(row(`while ${plans} plans are made`, under));

@@ -1,0 +1,26 @@
+import { availableParallelism } from 'node:os';
+import { Piscina } from 'piscina';
+import { Problem } from '@einkorn/core';
+import type { Sums } from './sums';
+import type { Returned } from './worker';
+
+/** Sums that may wait; a household asks for a few, a loop gone wrong for thousands. */
+const mostWaiting = 64;
+
+/** Sums in threads of their own; one core is left to the taps. `file` is the built worker. */
+export function openPool(file: string): { sums: Sums; close: () => Promise<void> } {
+  const pool = new Piscina({
+    filename: file,
+    minThreads: 1,
+    maxThreads: Math.max(1, availableParallelism() - 1),
+    maxQueue: mostWaiting,
+  });
+  const sums: Sums = async (kind, asked) => {
+    if (pool.queueSize >= mostWaiting)
+      throw new Problem('busy', 'Too many plans are being worked out at once. Ask again in a moment.');
+    const back = (await pool.run({ kind, asked })) as Returned;
+    if ('problem' in back) throw new Problem(back.problem.code, back.problem.message, back.problem.issues);
+    return back.value as never;
+  };
+  return { sums, close: () => pool.close({ force: true }) };
+}

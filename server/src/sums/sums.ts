@@ -1,0 +1,44 @@
+import {
+  evaluate,
+  plan,
+  readDish,
+  readKitchen,
+  readLinkedData,
+  readRecipe,
+  type Cook,
+  type Language,
+  type Plan,
+  type Reading,
+  type Texture,
+} from '@einkorn/core';
+import { debrief } from '@einkorn/devices';
+
+/** What may take long, and what each is asked with; everything is plain data, so that it can cross to another thread. */
+interface Asked {
+  plan: { dish: unknown; kitchen?: unknown; mode?: 'solve' | 'evaluate' | undefined; texture?: Texture | undefined };
+  recipe: { text: string; lang?: Language | undefined } | { jsonld: unknown; lang?: Language | undefined };
+  'look-back': Cook;
+}
+interface Answered {
+  plan: Plan;
+  recipe: Reading;
+  'look-back': ReturnType<typeof debrief>;
+}
+export type SumKind = keyof Asked;
+
+const sums: { [K in SumKind]: (asked: Asked[K]) => Answered[K] } = {
+  plan: ({ dish, kitchen, mode, texture }) => {
+    const options = texture ? { texture } : {};
+    return (mode === 'evaluate' ? evaluate : plan)(readDish(dish), readKitchen(kitchen), options);
+  },
+  recipe: (asked) => ('text' in asked ? readRecipe(asked.text, asked.lang) : readLinkedData(asked.jsonld, asked.lang)),
+  'look-back': (cook) => debrief(cook),
+};
+
+/** Does one sum, here and now. Throws Problem where what was asked cannot be read. */
+export const sum = <K extends SumKind>(kind: K, asked: Asked[K]): Answered[K] => sums[kind](asked);
+
+/** Where sums are done: in this thread (tests) or in others (`pool.ts`), so that a tap never waits for a plan. */
+export type Sums = <K extends SumKind>(kind: K, asked: Asked[K]) => Promise<Answered[K]>;
+
+export const sumsHere: Sums = (kind, asked) => Promise.resolve().then(() => sum(kind, asked));
