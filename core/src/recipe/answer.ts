@@ -1,7 +1,7 @@
 import { amountOf } from './amount-place';
 import { namesOf, type Language } from './food-names';
 import { headFood } from './name-head';
-import { fold, plainLine } from './words';
+import { fold, plainLine, withoutBrackets } from './words';
 
 /**
  * A line with the cook's answer written into it, so that what was answered stands in the text like everything else: a food
@@ -20,9 +20,3 @@ export function answeredLine(line: string, answer: { food: string } | { amount: 
   const amount = line.slice(0, Math.max(0, line.length - rest.length)).trim();
   return `${amount} ${name}`.trim();
 }
-
-const withoutBrackets = (line: string): string =>
-  line
-    .replace(/[([][^)\]]*[)\]]/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();

@@ -34,6 +34,8 @@ const containers = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton
 export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: string, measure: Measure | null): string {
   const says = (re: RegExp): boolean => re.test(line);
   const { food, name } = hit;
+  // Two spoons of purée are the concentrate; cups of it are sieved tomato.
+  if (/^tomato puree/.test(name) && spoons.has(measure)) return 'tomato-paste';
   if (food === 'broth' && measure === 'cube') return 'stock-concentrate';
   if (
     food === 'broth' &&

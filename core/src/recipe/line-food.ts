@@ -2,6 +2,7 @@ import type { HeadAmount } from './amount';
 import type { Language } from './food-names';
 import { isPulse, kindOf, pulseWords } from './kinds';
 import { headFood, type HeadFood } from './name-head';
+import { withoutBrackets } from './words';
 
 /** The food of a line. */
 export interface Named {
@@ -14,7 +15,7 @@ export interface Named {
 
 /** The food of a line whose amount was taken off; null where no name is known. */
 export function foodOf(head: HeadAmount, plain: string, language: Language): Named | null {
-  if (isPulse(plain)) {
+  if (isPulse(withoutBrackets(plain))) {
     const hit = {
       food: 'beans-canned',
       start: 0,

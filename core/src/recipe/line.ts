@@ -15,7 +15,7 @@ import { headFood } from './name-head';
 import { noteText, type NoteId } from './notes';
 import { readPrep } from './prep';
 import { isPlain } from './qualifiers';
-import { plainLine, wordsOf } from './words';
+import { plainLine, withoutBrackets, wordsOf } from './words';
 
 type Prep = NonNullable<Ingredient['prep']>;
 
@@ -53,10 +53,20 @@ const drainedShare = 0.6;
  */
 export function readLine(text: string, language: Language = 'en'): ReadLine[] {
   const plain = plainLine(text);
-  const both =
-    /^(.*?)\b(salt|sal)\s*(?:and|&|\+|y)\s*((?:freshly ground |ground )?(?:black )?pepper|pimienta)\b(.*)$/.exec(plain);
-  const parts = both ? [`${both[1]}${both[2]}${both[4]}`, `${both[1]}${both[3]}${both[4]}`] : [plain];
-  return parts.map((part) => ({ ...readInEither(part, language), text }));
+  return (seasoningsOf(plain) ?? [plain]).map((part) => ({ ...readInEither(part, language), text }));
+}
+
+/** "Salt, pepper and cumin to taste": seasonings without a number, each of them a line; null for anything else. */
+function seasoningsOf(plain: string): string[] | null {
+  if (/\d/.test(plain)) return null;
+  const taste = tasteWords.exec(plain)?.[0] ?? '';
+  const parts = plain
+    .replace(taste, '')
+    .split(/\s*(?:,|&|\+|\band\b|\by\b)\s*/)
+    .filter((p) => p !== '');
+  const seasons = (p: string): boolean =>
+    (['en', 'es'] as const).some((l) => findFood(headFood(p, l)?.food ?? 'water').kind === 'seasoning');
+  return parts.length > 1 && parts.every(seasons) ? parts.map((p) => `${p} ${taste}`.trim()) : null;
 }
 
 /** Words that only a Spanish line has. */
@@ -77,11 +87,7 @@ function readOne(plain: string, language: Language): ReadLine {
   const nothing = { text: plain, food: null, amount: null, grams: null, left: [], choices: [], refused: false };
   if (misfit) return { ...nothing, certain: 1, note: misfit.reason[language], refused: true };
   const asides = [...plain.matchAll(/[([]([^)\]]*)[)\]]/g)].map((m) => m[1]!);
-  const bare = plain
-    .replace(/[([][^)\]]*[)\]]/g, ' ')
-    .replace(/\s+/g, ' ')
-    .replace(/\s,/g, ',')
-    .trim();
+  const bare = withoutBrackets(plain);
   const head = amountOf(bare);
   const named = foodOf(head, plain, language);
   if (!named) return unknown(nothing, head.rest, language);

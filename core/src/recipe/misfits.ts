@@ -1,4 +1,5 @@
 import type { Language } from './food-names';
+import { withoutBrackets } from './words';
 
 /** A thing that does not belong in such a pot, with the reason and the way out. */
 export interface Misfit {
@@ -62,6 +63,8 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
   },
 ];
 
-/** The reason why what a plain line names is not planned, or nothing. */
-export const misfitIn = (plain: string): Misfit | undefined =>
-  misfits.find((m) => m.named.test(plain) && !m.not?.test(plain));
+/** The reason why what a plain line names is not planned, or nothing. What only stands in brackets is not what it names. */
+export const misfitIn = (plain: string): Misfit | undefined => {
+  const named = withoutBrackets(plain);
+  return misfits.find((m) => m.named.test(named) && !m.not?.test(plain));
+};

@@ -27,6 +27,14 @@ export function plainLine(line: string): string {
   return fold(written).replace(/\s+/g, ' ').trim();
 }
 
+/** A plain line without what stands in its brackets. */
+export const withoutBrackets = (plain: string): string =>
+  plain
+    .replace(/[([][^)\]]*[)\]]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/\s,/g, ',')
+    .trim();
+
 /** Words and numbers of a text; hyphens part words, so that "low-sodium" is two. */
 export const wordsOf = (text: string): string[] => text.match(/[\p{L}]+|\d+(?:[.,]\d+)?/gu) ?? [];
 

@@ -220,6 +220,13 @@ export const linesEn: readonly LineFact[] = [
   ['1/2 head of cabbage, shredded', 'cabbage', 450],
   ['lettuce', null, null, { asks: true }],
   ['corn tortillas, to serve', null, null, { asks: true }],
+  ['Pinch saffron threads', 'spice-ground', 0.14],
+  ['2 cups mixed vegetables (carrots, peas, beans)', 'mixed-frozen', 260],
+  ['2 tbsp tomato purée', 'tomato-paste', 32.5],
+  ['1 14oz can chickpeas, rinsed & drained', 'beans-canned', 238],
+  ['1 (1 lb) package frozen okra', 'okra', 453.6],
+  ['one 2-lb butternut squash, peeled', 'squash', 907],
+  ['2 smoked haddock fillets', 'white-fish', 300],
   // what is not certain asks, and what does not belong is refused
   ['olive oil', 'oil-olive', null, { asks: true }],
   ['some butter', 'butter', null, { asks: true }],

@@ -31,6 +31,11 @@ test('salt and pepper are two', () => {
     ['salt', 0],
     ['spice-ground', 0],
   ]);
+  expect(readLine('Sal, pimienta y comino al gusto', 'en').map((l) => l.food)).toEqual([
+    'salt',
+    'spice-ground',
+    'spice-ground',
+  ]);
   expect(readLine('sal y pimienta al gusto', 'es').map((l) => l.food)).toEqual(['salt', 'spice-ground']);
 });
 test('what was not understood is shown, word by word', () => {
