@@ -26,6 +26,7 @@ module.exports = {
     inner('meat', ['food', 'water']),
     inner('dish', ['food', 'pot', 'quantity', 'grain']),
     inner('recipe', ['dish', 'food', 'quantity']),
+    inner('share', ['plan', 'recipe', 'dish', 'food', 'quantity']),
     inner('plan', ['quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
     inner('cook', ['plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),

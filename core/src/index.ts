@@ -40,6 +40,7 @@ export { nearOf } from './plan/near';
 export { checkPlanOf, isPlanOf } from './plan/made-for';
 export type { Near } from './plan/search';
 export { card } from './plan/card';
+export { recipeLinkedData, recipeMarkdown } from './share/recipe';
 export { compareSchools, type School } from './plan/schools';
 export { donenessMap, type DonenessMap } from './plan/map';
 export { uncertainty, type Uncertainty } from './plan/uncertainty';

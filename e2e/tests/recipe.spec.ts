@@ -127,3 +127,18 @@ test('from nothing to the Bench by the keyboard alone, and on the phone', async 
   await expect(page).toHaveURL(/\/bench\/.+\/gather/);
   await expect(page.locator('[data-amount="chicken-thigh"]')).toHaveValue('500 g');
 });
+
+test('a dish leaves as a recipe text and is read back as the same dish', async ({ page }) => {
+  await page.goto(`${hut.url}/shelf`);
+  const row = page.getByRole('listitem').filter({ hasText: 'Turkey, leek and lemon' });
+  await expect(row).toContainText('mL');
+  await row.getByRole('button', { name: /^More for/ }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Save as a recipe text' }).click();
+  const file = await (await download).path();
+  await page.goto(`${hut.url}/recipe`);
+  await page.locator('input[type=file]').setInputFiles(file);
+  await expect(page.getByLabel('Title')).toHaveValue('Turkey, leek and lemon long-grain');
+  await expect(line(page, 'turkey thigh')).toContainText('in cubes');
+  await expect(questions(page)).toHaveText('Understood.');
+});

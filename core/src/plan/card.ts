@@ -37,56 +37,67 @@ const min = (m: number): string => `${Math.round(m * 2) / 2} min`;
 const grams = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g / 5) * 5} g`;
 const millilitres = (ml: number): string => `${Math.round(ml / 5) * 5} mL`.padStart(7);
 
-/** The lines of the card. */
+/** One part of a card: what it is about, and its lines. */
+export interface CardSection {
+  heading: 'Take' | 'Fry' | 'First stage' | 'Layers, from below' | 'Lid' | 'Finish' | 'Expect' | 'Mind';
+  lines: string[];
+}
+
+/** The card of a plan as text. */
 export function card(dish: Dish, p: Plan): string {
+  const head = `${p.title} (${p.family}, serves ${p.serves}; ${p.pot.id}, ${p.pot.altitudeM} m)`;
+  return [head, '', ...cardSections(dish, p).flatMap((s) => [s.heading, ...s.lines.map((l) => `  ${l}`)])].join('\n');
+}
+
+/** The parts of the card, in the order of the work. */
+export function cardSections(dish: Dish, p: Plan): CardSection[] {
   const name = (id: string): string => dish.ingredients.find((i) => i.id === id)?.food.replaceAll('-', ' ') ?? id;
   const names = (ids: readonly string[]): string => [...new Set(ids.map(name))].join(', ');
-  const out: string[] = [];
-  const say = (line: string): void => void out.push(line);
-  say(`${p.title} (${p.family}, serves ${p.serves}; ${p.pot.id}, ${p.pot.altitudeM} m)`);
-  say('');
-  say('Take');
+  const out: CardSection[] = [];
+  const begin = (heading: CardSection['heading']): void => void out.push({ heading, lines: [] });
+  const say = (line: string): void => void out.at(-1)!.lines.push(line);
+  begin('Take');
   // Of what is poured the plan decides how much; with what goes in after opening.
   const share = (ml: number): number => ml / Math.max(1, p.liquid.addMl);
   const poured = new Map(p.liquid.parts.map((x) => [x.ingredient, x.ml + share(x.ml) * p.topUpMl]));
   if (!dish.ingredients.some((i) => poured.has(i.id)))
-    say(`  ${millilitres(p.liquid.addMl + p.topUpMl)}  ${p.liquid.food}`);
+    say(`${millilitres(p.liquid.addMl + p.topUpMl)}  ${p.liquid.food}`);
   for (const i of dish.ingredients) {
     const ml = poured.get(i.id);
     if (ml !== undefined) {
-      say(`  ${millilitres(ml)}  ${i.food.replaceAll('-', ' ')}`);
+      say(`${millilitres(ml)}  ${i.food.replaceAll('-', ' ')}`);
       continue;
     }
     const g = toGrams(i.amount, measurable(findFood(i.food), i.prep?.pieceG));
-    say(`  ${grams(g).padStart(7)}  ${i.food.replaceAll('-', ' ')}${prepWords(i.prep)}`);
+    say(`${grams(g).padStart(7)}  ${i.food.replaceAll('-', ' ')}${prepWords(i.prep)}`);
   }
   if (p.fry.length > 0) {
-    say('Fry');
+    begin('Fry');
     for (const f of p.fry)
       say(
-        `  ${name(f.ingredient)}: ${min(f.minutes)}${(f.batches ?? 1) > 1 ? ` in ${f.batches} batches` : ''}, ${untilWords[f.until] ?? f.until}${f.takeOut ? '; take out' : ''}`,
+        `${name(f.ingredient)}: ${min(f.minutes)}${(f.batches ?? 1) > 1 ? ` in ${f.batches} batches` : ''}, ${untilWords[f.until] ?? f.until}${f.takeOut ? '; take out' : ''}`,
       );
-    if (p.deglaze) say(`  loosen with ${p.deglaze.ml} mL of the liquid, scrape the base clean`);
+    if (p.deglaze) say(`loosen with ${p.deglaze.ml} mL of the liquid, scrape the base clean`);
   }
   const { firstStage: first } = p;
   if (first) {
-    say('First stage');
+    begin('First stage');
     say(
-      `  ${names(first.ingredients)} with ${first.liquidMl} mL: ${holdWords(first.holdMin, first.whistles)}, quick release; then the rest`,
+      `${names(first.ingredients)} with ${first.liquidMl} mL: ${holdWords(first.holdMin, first.whistles)}, quick release; then the rest`,
     );
   }
-  say('Layers, from below');
+  begin('Layers, from below');
   // Wine that was boiled down is in the pan already.
   const inPan = new Set(p.fry.map((f) => f.ingredient));
   const parts = p.liquid.parts.length > 1 ? ` (${p.liquid.parts.map((x) => `${x.ml} mL ${x.food}`).join(', ')})` : '';
-  say(`  ${p.liquid.addMl} mL ${p.liquid.food}${first || p.deglaze ? ' in all' : ''}${parts}`);
-  if (p.outerLiquidMl) say(`  ${p.outerLiquidMl} mL water under the bowl`);
+  say(`${p.liquid.addMl} mL ${p.liquid.food}${first || p.deglaze ? ' in all' : ''}${parts}`);
+  if (p.outerLiquidMl) say(`${p.outerLiquidMl} mL water under the bowl`);
   for (const l of p.stack)
     if (l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)))
-      say(`  ${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`);
-  if (p.salt.addG >= 0.5) say(`  salt ${grams(p.salt.addG)} in all, three quarters now`);
-  if (p.salt.tableG >= 0.5) say(`  salt ${grams(p.salt.tableG)} at the table`);
-  say('Lid');
+      say(`${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`);
+  if (p.salt.addG >= 0.5) say(`salt ${grams(p.salt.addG)} in all, three quarters now`);
+  if (p.salt.tableG >= 0.5) say(`salt ${grams(p.salt.tableG)} at the table`);
+  begin('Lid');
   const { program } = p;
   const natural = program.release.naturalMin ?? 0;
   const pinFalls =
@@ -97,9 +108,9 @@ export function card(dish: Dish, p: Plan): string {
     timed: `${natural} min natural${pinFalls}, then open`,
   }[program.release.kind];
   say(
-    `  ${program.pressure} ${Math.round(program.gaugeKpa)} kPa: pin up in ${min(program.pinUpMin)}; ${holdWords(program.holdMin, program.whistles)}; ${release}`,
+    `${program.pressure} ${Math.round(program.gaugeKpa)} kPa: pin up in ${min(program.pinUpMin)}; ${holdWords(program.holdMin, program.whistles)}; ${release}`,
   );
-  say('Finish');
+  begin('Finish');
   for (const f of p.finish) {
     const notes = [
       f.ml ? `${f.ml} mL` : '',
@@ -108,37 +119,37 @@ export function card(dish: Dish, p: Plan): string {
       f.heat ? heatWords[f.heat] : '',
       f.minimumC ? `to ${f.minimumC} °C` : '',
     ].filter(Boolean);
-    say(`  ${f.code.replaceAll('-', ' ')} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`);
+    say(`${f.code.replaceAll('-', ' ')} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`);
   }
-  say('Expect');
+  begin('Expect');
   if (p.grain)
     say(
-      `  ${name(p.grain.ingredient)} ${p.grain.band}, ${(100 * p.grain.moisture).toFixed(0)} % water, ${Math.round(p.grain.equivalentMin)} min at 100 °C; ${p.grain.sauce}`,
+      `${name(p.grain.ingredient)} ${p.grain.band}, ${(100 * p.grain.moisture).toFixed(0)} % water, ${Math.round(p.grain.equivalentMin)} min at 100 °C; ${p.grain.sauce}`,
     );
   if (p.pasta)
     say(
-      `  ${name(p.pasta.ingredient)} ${p.pasta.band}, ${p.pasta.x.toFixed(2)} x packet; ${p.pasta.sauce}, ${grams(p.pasta.sauceG ?? p.pasta.freeSauceG)} sauce`,
+      `${name(p.pasta.ingredient)} ${p.pasta.band}, ${p.pasta.x.toFixed(2)} x packet; ${p.pasta.sauce}, ${grams(p.pasta.sauceG ?? p.pasta.freeSauceG)} sauce`,
     );
   for (const m of p.meats)
     say(
-      `  ${name(m.ingredient)} ${m.texture}: ${m.coreC} °C likely, ${m.cautiousCoreC} °C at the worst (minimum ${m.safeMinimumC})`,
+      `${name(m.ingredient)} ${m.texture}: ${m.coreC} °C likely, ${m.cautiousCoreC} °C at the worst (minimum ${m.safeMinimumC})`,
     );
-  for (const v of p.plants) say(`  ${name(v.ingredient)} ${v.verdict}`);
+  for (const v of p.plants) say(`${name(v.ingredient)} ${v.verdict}`);
   say(
-    `  base: ${p.scorch.level} (${Math.round(100 * p.scorch.index)} in 100); fill ${Math.round(100 * p.pot.fillFraction)} %`,
+    `base: ${p.scorch.level} (${Math.round(100 * p.scorch.index)} in 100); fill ${Math.round(100 * p.pot.fillFraction)} %`,
   );
   if (program.chance)
     say(
-      `  ${Math.round(program.chance.of100)} of 100 cooks as wanted (texture ${Math.round(program.chance.texture)}, pieces ${Math.round(program.chance.pieces)}, base ${Math.round(program.chance.base)}, release ${Math.round(program.chance.release)})`,
+      `${Math.round(program.chance.of100)} of 100 cooks as wanted (texture ${Math.round(program.chance.texture)}, pieces ${Math.round(program.chance.pieces)}, base ${Math.round(program.chance.base)}, release ${Math.round(program.chance.release)})`,
     );
-  if (p.warnings.length > 0) say('Mind');
+  if (p.warnings.length > 0) begin('Mind');
   for (const w of p.warnings)
-    say(`  ${w.severity === 'stop' ? 'STOP ' : w.severity === 'caution' ? '! ' : '- '}${w.text}`);
+    say(`${w.severity === 'stop' ? 'STOP ' : w.severity === 'caution' ? '! ' : '- '}${w.text}`);
   for (const x of p.proposals)
     say(
-      `  way out: ${x.code.replaceAll('-', ' ')}${x.ingredient ? ` (${name(x.ingredient)})` : ''}${x.to === undefined ? '' : ` ${x.to}`}`,
+      `way out: ${x.code.replaceAll('-', ' ')}${x.ingredient ? ` (${name(x.ingredient)})` : ''}${x.to === undefined ? '' : ` ${x.to}`}`,
     );
-  return out.join('\n');
+  return out;
 }
 
 const holdWords = (holdMin: number, whistles: number | undefined): string =>

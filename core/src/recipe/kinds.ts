@@ -75,7 +75,6 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   if (food === 'spice-whole' && /^(?:cinnamon|canela|cardamom)$/.test(name) && spoons.has(measure))
     return 'spice-ground';
   if (food === 'chili' && spoons.has(measure) && says(/\b(?:powder|ground|flakes?)\b/)) return 'spice-ground';
-  if (food === 'pork-shoulder' && /belly/.test(name)) return 'pork-shoulder';
   return food;
 }
 

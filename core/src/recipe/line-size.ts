@@ -22,7 +22,7 @@ export interface LineFacts extends Named {
   language: Language;
 }
 
-/** What each doubt leaves of the certainty [common practice: one clear doubt asks, a small one does not]. */
+/** What each doubt leaves of the certainty [derived: one clear doubt must ask, a small one must not]. */
 export const trust = {
   standsIn: 0.85,
   open: 0.6,

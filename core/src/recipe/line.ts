@@ -46,6 +46,7 @@ export interface ReadLine {
 export const askedBelow = 0.7;
 /** Of a tin of pulses, the share that is not brine [common practice: 240 g of 400 g]. */
 const drainedShare = 0.6;
+
 /**
  * Reads one ingredient line; "salt and pepper" are two, so a list comes back.
  *

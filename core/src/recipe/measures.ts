@@ -120,7 +120,7 @@ export const measures: Record<MeasureId, KitchenMeasure> = {
     isPieceOf: ['white-fish', 'salmon', 'chicken-breast', 'chicken-thigh', 'turkey-breast', 'pork-loin'],
     grams: { capers: 4 },
   },
-  inch: { grams: { ginger: 10, 'spice-whole': 1, turmeric: 5 } },
+  inch: { grams: { ginger: 10, 'spice-whole': 1 } },
   dozen: {},
 };
 

@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { importDish, Problem, worstMeat, type Dish, type Issue, type Plan } from '@einkorn/core';
+import {
+  importDish,
+  Problem,
+  recipeLinkedData,
+  recipeMarkdown,
+  worstMeat,
+  type Dish,
+  type Issue,
+  type Plan,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type { MenuItem } from 'primeng/api';
@@ -266,7 +275,9 @@ export class ShelfPage {
       { label: this.word('shelf.duplicate'), command: () => this.duplicate(row.id, row.dish.title) },
       { label: this.word('shelf.vary'), command: () => this.varying.set({ dish: row.dish, plan: row.plan }) },
       { label: this.word('shelf.compare'), disabled: !row.plan, command: () => this.comparing.set(row.id) },
-      { label: this.word('shelf.export'), command: () => save(row.dish) },
+      { label: this.word('shelf.export'), command: () => saveDish(row.dish) },
+      { label: this.word('shelf.export-text'), disabled: !row.plan, command: () => saveText(row.dish, row.plan!) },
+      { label: this.word('shelf.export-data'), disabled: !row.plan, command: () => saveData(row.dish, row.plan!) },
     ];
   });
 
@@ -338,12 +349,18 @@ export class ShelfPage {
 
 const parse = (text: string): unknown => JSON.parse(text) as unknown;
 
-/** The dish document as a file, named by its title. */
-function save(dish: Dish): void {
-  const url = URL.createObjectURL(new Blob([JSON.stringify(dish, null, 2)], { type: 'application/json' }));
+const saveDish = (dish: Dish): void => save(dish.title, 'json', JSON.stringify(dish, null, 2));
+const saveText = (dish: Dish, plan: Plan): void => save(dish.title, 'md', recipeMarkdown(dish, plan));
+const saveData = (dish: Dish, plan: Plan): void =>
+  save(`${dish.title} recipe`, 'json', JSON.stringify(recipeLinkedData(dish, plan), null, 2));
+
+/** A text as a file, named by the title of its dish. */
+function save(title: string, ending: 'json' | 'md', text: string): void {
+  const type = ending === 'json' ? 'application/json' : 'text/markdown';
+  const url = URL.createObjectURL(new Blob([text], { type }));
   const a = document.createElement('a');
   a.href = url;
-  a.download = `${dish.title.toLowerCase().replaceAll(/[^\p{L}\d]+/gu, '-')}.json`;
+  a.download = `${title.toLowerCase().replaceAll(/[^\p{L}\d]+/gu, '-')}.${ending}`;
   a.click();
   URL.revokeObjectURL(url);
 }
