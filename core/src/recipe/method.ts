@@ -26,8 +26,8 @@ const timedRelease = [
   /\bnatural(?:ly)?\s+(\d+)\b()/u,
 ];
 const quick =
-  /\b(?:quick[\s-]*(?:ly )?(?:pressure )?release|qr\b|release (?:the )?(?:pressure|steam) (?:immediately|at once|quickly|right away)|manual(?:ly)? release|open the valve|vent (?:at once|immediately|the steam)|liberacion rapida|libera\w* (?:la presion )?(?:rapid\w+|de golpe|enseguida)|despresuri\w+ rapid\w+|salida rapida)/;
-const release = /\b(?:release|vent|depressuri|libera|despresuri|presion baje)/;
+  /\b(?:quick[\s-]*(?:ly )?(?:pressure )?release|qr\b|release (?:the )?(?:pressure|steam) (?:immediately|at once|quickly|right away)|manual(?:ly)? release|open the valve|vent (?:at once|immediately|the steam)|liberacion rapida|(?:libera\w*|suelt\w+|soltar) (?:la presion )?(?:rapid\w+|de golpe|enseguida)|despresuri\w+ rapid\w+|salida rapida)/;
+const release = /\b(?:release|vent|depressuri|libera|suelt|soltar|despresuri|presion baje)/;
 
 /**
  * Reads minutes, pressure, release and frying from the steps of a recipe. Of several pressures the last one counts: it is

@@ -30,9 +30,9 @@ const isGroup = /^(?:for|para)\b.{2,40}:?$|^[^\d.]{3,40}:$/;
 const verbs =
   /^(?:add|heat|cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return|anade|agrega|cocina|calienta|sofrie|mezcla|cierra|libera|sirve|pon|vierte|deja|lava|corta|pica|abre|dora|remueve|incorpora|tapa|echa|salpimienta|programa)\b/;
 
-/** The people that a line or a yield in words speaks of: "Serves 4", "4 to 6 servings" (the first), "Para 6 personas". */
+/** The people that a line or a yield in words speaks of: "Serves 4", "4 to 6 servings" (the larger), "Para 6 personas". */
 export function servesIn(text: string): number | null {
-  const m = servesWords.exec(fold(text));
+  const m = servesWords.exec(fold(text)) ?? /^\W*(?:para|for|serves)\W+(\d{1,2})\W*$/.exec(fold(text));
   const n = Number(m?.[1] ?? m?.[2]);
   return Number.isInteger(n) && n >= 1 && n <= 60 ? n : null;
 }

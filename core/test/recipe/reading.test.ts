@@ -105,6 +105,16 @@ describe('a recipe in each format', () => {
     const own = starter('biryani', 'Sunday');
     expect(readRecipe(JSON.stringify(own)).dish).toEqual(own);
   });
+  test.each([
+    ['Serves 4', 4],
+    ['Para 4', 4],
+    ['for 2 people', 2],
+    ['Yield: 6 servings', 6],
+    ['Raciones: 3', 3],
+    ['4 to 6 servings', 6],
+  ])('for how many: %s', (text, people) => {
+    expect(readRecipe(`Rice\n${text}\n\n300 g basmati rice`).dish!.serves).toBe(people);
+  });
   test('lines alone, as typed in a hurry: two questions, a family, people by the amounts', () => {
     const r = readRecipe('2 cups rice\n500g chicken\n1 onion\n2 cups stock');
     expect(r.dish).toMatchObject({ family: 'one-pot-grain', serves: 5 });
@@ -129,6 +139,7 @@ describe('what a recipe says to do under pressure', () => {
     ['Let the pressure come down naturally for 5-10 minutes.', { release: { kind: 'timed', naturalMin: 7.5 } }],
     ['Close the lid and cook for 3 whistles.', { whistles: 3 }],
     ['Cocina 8 minutos a presión alta.', { holdMin: 8, pressure: 'high' }],
+    ['Cocinar 8 minutos a presión alta y soltar la presión de golpe.', { holdMin: 8, release: { kind: 'quick' } }],
   ] as const)('%s', (step, expected) => {
     expect(method(step)).toMatchObject(expected);
   });
