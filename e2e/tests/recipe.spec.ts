@@ -120,6 +120,11 @@ test('from nothing to the Bench by the keyboard alone, and on the phone', async 
   await field(page).focus();
   await page.keyboard.type('300 g basmati rice, rinsed\n500 g chicken thighs, cubes 2 cm\n1 onion\n');
   await expect(toBench(page)).toBeVisible();
+  // Minutes without a release ask how the pressure is let off; the answer is a step of the text.
+  await page.keyboard.type('Cook at high pressure for 6 minutes.');
+  await page.getByRole('button', { name: 'valve at once' }).click();
+  await expect(field(page)).toHaveValue(/Quick release\.$/);
+  await expect(questions(page)).toHaveText('Understood.');
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
   await noBarriers(page);
   await field(page).focus();

@@ -151,6 +151,15 @@ describe('what a recipe says to do under pressure', () => {
     const r = readRecipe('Rice\n1 cup basmati rice\nCook at high pressure for 5 minutes.');
     expect(r.asks.at(-1)).toMatchObject({ path: 'cooked.release', choices: ['quick', 'natural', 'timed'] });
     expect(r.dish!.asCooked).toBeUndefined();
+    for (const [step, kind] of [
+      ['Quick release.', 'quick'],
+      ['Natural release.', 'natural'],
+      ['Natural release 10 minutes.', 'timed'],
+    ] as const)
+      expect(
+        readRecipe(`Rice\n1 cup basmati rice\nCook at high pressure for 5 minutes.\n${step}`).dish!.asCooked!.release
+          .kind,
+      ).toBe(kind);
   });
 });
 

@@ -33,6 +33,13 @@ import { RecipeActions, recipeFeature, type OwnWords } from './recipe.slice';
 /** Pasted text that is markup or JSON is made plain, so that what was read can be seen and corrected. */
 const looksStructured = /^\s*(?:[[{]|<)/;
 
+/** The answer to how the pressure is let off, as the reader of recipes understands it. */
+const releaseSteps = {
+  quick: 'Quick release.',
+  natural: 'Natural release.',
+  timed: 'Natural release 10 minutes.',
+} as const;
+
 /** New dish: a text on the left, what was understood of it on the right, the recipe as written beside our plan, the Bench. */
 @Component({
   selector: 'ek-recipe-page',
@@ -60,6 +67,8 @@ export class RecipePage {
   readonly isOver = signal(false);
 
   readonly families = families;
+  readonly releases = ['quick', 'natural', 'timed'] as const;
+  readonly asksRelease = computed(() => this.reading()?.asks.some((a) => a.path === 'cooked.release') ?? false);
   readonly isEmpty = computed(() => this.text().trim() === '');
   readonly asks = computed(() => this.reading()?.asks.length ?? 0);
   /** remarks about the whole recipe; those of a line stand beside it */
@@ -126,6 +135,10 @@ export class RecipePage {
     const lines = this.text().split('\n');
     const at = lines.findIndex((l) => l.includes(line));
     if (at >= 0) this.rewrite(lines.filter((_, i) => i !== at).join('\n'));
+  }
+  /** How the recipe lets the pressure off, as a step of its own at the end of the text. */
+  release(kind: keyof typeof releaseSteps): void {
+    this.rewrite(`${this.text().trimEnd()}\n${releaseSteps[kind]}`);
   }
   private rewrite(text: string): void {
     this.field().nativeElement.value = text;
