@@ -25,6 +25,8 @@ export { askedBelow, readLine, type ReadLine } from './recipe/line';
 export * from './recipe/reading';
 export { answeredLine } from './recipe/answer';
 export { recipeText } from './recipe/recipe-text';
+export { freeId } from './dish/free-id';
+export { isStructured } from './recipe/source-text';
 export { importDish, type Imported } from './dish/import';
 export { readDish, readKitchen, upgradeDish, problemOf } from './dish/read';
 export { scaleBy, scaleDish, scaleToGrain, type NotScaled, type Scaled } from './dish/scale';

@@ -43,8 +43,8 @@ export function parseAmount(text: string, fallback?: UnitId): Amount {
   throw new Problem('amount-unit', `I do not know the measure "${clip(word)}".${hint}`);
 }
 
-/** A comma followed by one or two digits is a decimal comma; by exactly three, a thousands mark. */
-function readNumber(text: string): number {
+/** "1 1/2", "1½", "1,5": a comma followed by one or two digits is a decimal comma; by exactly three, a thousands mark. NaN for none. */
+export function readNumber(text: string): number {
   const plain = text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2').replace(/(\d),(\d)/g, '$1.$2');
   return plain === '' ? NaN : numericQuantity(plain, { round: false });
 }

@@ -5,6 +5,8 @@ const thickHead = new RegExp(
   String.raw`^((?:${numberSource})(?:\s*(?:-|to)\s*${numberSource})?[\s-]*(?:mm|cm|in(?:ch(?:es)?)?|")(?![a-z]))[\s-]*(?:thick |wide |long )?(?!\s*(?:of|piece|knob|thumb|de)\b)\s*(.+)$`,
 );
 
+const tailAmount = new RegExp(String.raw`^(.*?\p{L}.*?)[\s:,-]+(?:x\s*)?(${numberSource}\s*[\p{L} .]*)$`, 'u');
+
 /**
  * The amount of the line: at its head, after "juice of", in a later part ("roast chicken, 2 cups shredded"), or at its end
  * ("Chicken breast 500 g", "Arroz: 2 tazas"). A length at the head ("1 in thick pork chops") is no amount.
@@ -41,7 +43,7 @@ function laterAmount(line: string): HeadAmount | null {
     )
       return { ...at, rest: [...parts.slice(0, i), at.rest, ...parts.slice(i + 1)].filter(Boolean).join(', ') };
   }
-  const tail = new RegExp(String.raw`^(.*?\p{L}.*?)[\s:,-]+(?:x\s*)?(${numberSource}\s*[\p{L} .]*)$`, 'u').exec(line);
+  const tail = tailAmount.exec(line);
   if (!tail || /\d[\s-]*(?:cm|mm|in|inch|min)/.test(tail[2]!)) return null;
   const at = headAmount(tail[2]!);
   return at.value !== null && at.rest === '' ? { ...at, rest: tail[1]!.replace(/[:,-]\s*$/, '') } : null;

@@ -1,6 +1,7 @@
+import { readNumber } from '../quantity/parse';
 import { units, unitWords, type UnitId } from '../quantity/units';
 import { measureWords, type MeasureId } from './measures';
-import { numberSource, numberWords, readNumber } from './number';
+import { numberSource, numberWords } from './number';
 import { moreUnitWords } from './unit-words';
 
 export type Measure = UnitId | MeasureId;

@@ -38,23 +38,23 @@ function indexOf(names: Readonly<Record<string, string>>, ids: readonly string[]
   return index;
 }
 
-const indexes: Record<Language, Index> = { en: indexOf(namesEn, foodIds), es: indexOf(namesEs, []) };
+const indexes: Partial<Record<Language, Index>> = {};
+/** Made at the first line that is read: most pages read none. */
+const indexFor = (language: Language): Index =>
+  (indexes[language] ??= indexOf(tables[language], language === 'en' ? foodIds : []));
 
 /** The names of a food in a language, as the catalogue has them; of a food that has none, none. */
 export const namesOf = (food: string, language: Language): string[] =>
   (tables[language][food] ?? '').split(', ').filter((n) => n !== '' && !n.startsWith('~'));
 
-/** How many names of foods are known. */
-export const nameCount = (language: Language): number =>
-  Object.values(tables[language]).reduce((n, list) => n + list.split(', ').length, 0);
-
 /** All foods named in a row of folded words, from left to right, the longest name at each place; names do not overlap. */
 export function foodsIn(words: readonly string[], language: Language): NamedFood[] {
   const found: NamedFood[] = [];
+  const index = indexFor(language);
   const forms = words.map(singulars);
   let at = 0;
   while (at < words.length) {
-    const hit = longestAt(forms, at, indexes[language]);
+    const hit = longestAt(forms, at, index);
     if (hit) found.push({ food: hit.food, standsIn: hit.standsIn, start: at, end: at + hit.words.length });
     at += hit ? hit.words.length : 1;
   }

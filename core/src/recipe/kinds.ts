@@ -28,7 +28,9 @@ export const openChoices = (name: string): readonly string[] => openNames.find((
 
 const chickens = new Set(['chicken-breast', 'chicken-thigh', 'chicken-drumstick', 'turkey-breast', 'turkey-thigh']);
 const spoons = new Set<Measure | null>(['tsp', 'tbsp', 'pinch', 'dash']);
-const containers = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton', 'box']);
+/** What preserved food comes in, with a net mass on it. */
+const tins = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton', 'box']);
+export const isTin = (m: Measure | null): boolean => tins.has(m);
 
 /** What else in the line says which food of a near kind it is: "low-sodium", "canned", "dried", "leftover". */
 export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: string, measure: Measure | null): string {
@@ -50,10 +52,7 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
     !says(/\bun-?cooked\b/)
   )
     return 'chicken-cooked';
-  if (
-    food === 'tomato' &&
-    (containers.has(measure) || says(/\b(?:canned|tinned|en lata|de lata|en conserva|cans?|tins?)\b/))
-  )
+  if (food === 'tomato' && (tins.has(measure) || says(/\b(?:canned|tinned|en lata|de lata|en conserva|cans?|tins?)\b/)))
     return says(/\b(?:crushed|triturad|pureed|sieved)/) ? 'tomato-crushed-canned' : 'tomato-diced-canned';
   // Unpacked "diced tomatoes" by weight or number are fresh ones that a knife has met.
   if (food === 'tomato-diced-canned' && /^diced tomato/.test(name) && measure === null && says(/^\d/)) return 'tomato';
@@ -78,15 +77,16 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   return food;
 }
 
+const pulses = 'chickpeas?|garbanzos?|lentils?|lentejas?|beans?|alubias?|frijol(?:es)?|judias?|porotos?|split peas?';
 /** The names of pulses and what colour they have. */
-export const pulseWords =
-  /\b(?:chickpeas?|garbanzos?|lentils?|lentejas?|beans?|alubias?|frijol(?:es)?|judias?|porotos?|split peas?|kidney|pinto|navy|cannellini|borlotti|lima|butter|haricot|black|great northern|negr[oa]s?|puy)\b/g;
+export const pulseWords = new RegExp(
+  String.raw`\b(?:${pulses}|kidney|pinto|navy|cannellini|borlotti|lima|butter|haricot|black|great northern|negr[oa]s?|puy)\b`,
+  'g',
+);
+const pulse = new RegExp(String.raw`\b(?:${pulses})\b`);
+/** Green pods, and what only has a pulse in its name. */
+const noPulse =
+  /\b(?:green|string|french|runner|wax) beans?\b|\bjudias? verdes?\b|\bvanilla beans?\b|\bbean (?:paste|sauce|sprouts?)\b|\bblack bean sauce\b/;
 
 /** Pulses, canned or cooked: what a dry-pulse name is once the line says so. */
-export const isPulse = (line: string): boolean =>
-  /\b(?:chickpeas?|garbanzos?|lentils?|lentejas?|beans?|alubias?|frijol(?:es)?|judias?|porotos?|split peas?)\b/.test(
-    line,
-  ) &&
-  !/\b(?:green|string|french|runner|wax) beans?\b|\bjudias? verdes?\b|\bvanilla beans?\b|\bbean (?:paste|sauce|sprouts?)\b|\bblack bean sauce\b/.test(
-    line,
-  );
+export const isPulse = (line: string): boolean => pulse.test(line) && !noPulse.test(line);

@@ -22,7 +22,6 @@ export function foodOf(head: HeadAmount, plain: string, language: Language): Nam
       end: 0,
       standsIn: false,
       name: 'beans',
-      left: [],
       others: [],
       rest: '',
     };

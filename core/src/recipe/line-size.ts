@@ -1,6 +1,6 @@
 import type { Ingredient } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
-import type { Amount } from '../quantity/parse';
+import { readNumber, type Amount } from '../quantity/parse';
 import { units, type UnitId } from '../quantity/units';
 import { measureOf, sizeFactor, type HeadAmount, type Measure } from './amount';
 import type { Language } from './food-names';
@@ -8,7 +8,7 @@ import { isUncounted } from './kinds';
 import type { Named } from './line-food';
 import { measured, measures, pieceByName, type MeasureId } from './measures';
 import type { NoteId } from './notes';
-import { numberSource, readNumber } from './number';
+import { numberSource } from './number';
 import { readPrep } from './prep';
 
 type Prep = NonNullable<Ingredient['prep']>;
@@ -122,10 +122,6 @@ function weighed(amount: Amount, food: FoodRecord): Amount {
   const value = amount.unit === 'piece' ? amount.value * (food.pieceG?.[0] ?? 0) : amount.value;
   return { value: Math.round(value * 100) / 100, unit: amount.unit === 'piece' ? 'g' : amount.unit };
 }
-
-/** A tin or box of a net mass, as pulses come in. */
-export const isTin = (m: Measure | null): boolean =>
-  m === 'can-400' || m === 'can-800' || m === 'jar' || m === 'carton' || m === 'box';
 
 const isContainer = (m: Measure | null): boolean =>
   m === 'can-400' ||

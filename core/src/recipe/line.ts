@@ -7,9 +7,9 @@ import { units } from '../quantity/units';
 import { measureOf } from './amount';
 import { amountOf } from './amount-place';
 import { namesOf, type Language } from './food-names';
-import { openChoices } from './kinds';
+import { isTin, openChoices } from './kinds';
 import { foodOf } from './line-food';
-import { eachWords, isTin, sizedAmount, sizeInside, tasteWords, trust, type LineFacts } from './line-size';
+import { eachWords, sizedAmount, sizeInside, tasteWords, trust, type LineFacts } from './line-size';
 import { misfitIn } from './misfits';
 import { headFood } from './name-head';
 import { noteText, type NoteId } from './notes';
@@ -50,7 +50,8 @@ const drainedShare = 0.6;
 /**
  * Reads one ingredient line; "salt and pepper" are two, so a list comes back.
  *
- * @param language which names and rules are tried first; the other language is tried too, and the surer reading is kept
+ * @param language which names and rules are tried first; a line that is plainly Spanish is read as such, and the other
+ * language is tried where the first knows no food
  */
 export function readLine(text: string, language: Language = 'en'): ReadLine[] {
   const plain = plainLine(text);
@@ -80,7 +81,8 @@ function readInEither(plain: string, language: Language): ReadLine {
   const read = readOne(plain, first);
   if (read.food !== null || read.refused) return read;
   const other = readOne(plain, first === 'en' ? 'es' : 'en');
-  return other.food === null ? readOne(plain, language) : other;
+  // Where neither knows it, it is said in the language that was asked for.
+  return other.food !== null || first !== language ? other : read;
 }
 
 function readOne(plain: string, language: Language): ReadLine {
@@ -170,9 +172,10 @@ function settle(f: LineFacts): ReadLine {
   };
 }
 
+const everySize = new RegExp(sizeInside, 'g');
 /** Words that neither the food, nor the amount, nor the preparation has understood. */
 function leftOver(f: LineFacts, rest: string): string[] {
-  const sizeless = rest.replace(new RegExp(sizeInside, 'g'), ' ').replace(eachWords, ' ').replace(tasteWords, ' ');
+  const sizeless = rest.replace(everySize, ' ').replace(eachWords, ' ').replace(tasteWords, ' ');
   return [
     ...new Set(
       wordsOf(sizeless).filter((w) => !isPlain(w) && measureOf(w) === null && headFood(w, f.language) === null),

@@ -1,4 +1,5 @@
-import { numberSource, readNumber } from './number';
+import { readNumber } from '../quantity/parse';
+import { numberSource } from './number';
 import { fold } from './words';
 
 /** What a recipe itself says to do under pressure; only what it says. */
@@ -25,6 +26,11 @@ const timedRelease = [
   new RegExp(String.raw`${minutes}[\s-]*(?:of |full |for )?${natural}`, 'u'),
   /\bnatural(?:ly)?\s+(\d+)\b()/u,
 ];
+const naturalRelease = new RegExp(natural, 'u');
+const fried = new RegExp(
+  String.raw`\b(?:saut[e\w]*|fry|brown|cook until (?:soft|golden)|sofri\w+|dora\w*|rehog\w+)\b[^.;\d]{0,70}?${minutes}`,
+  'u',
+);
 const quick =
   /\b(?:quick[\s-]*(?:ly )?(?:pressure )?release|qr\b|release (?:the )?(?:pressure|steam) (?:immediately|at once|quickly|right away)|manual(?:ly)? release|open the valve|vent (?:at once|immediately|the steam)|liberacion rapida|(?:libera\w*|suelt\w+|soltar) (?:la presion )?(?:rapid\w+|de golpe|enseguida)|despresuri\w+ rapid\w+|salida rapida)/;
 const release = /\b(?:release|vent|depressuri|libera|suelt|soltar|despresuri|presion baje)/;
@@ -54,10 +60,7 @@ export function readMethod(steps: readonly string[]): Method {
       note(whistle);
     }
     readRelease(text, out, note);
-    const fry = new RegExp(
-      String.raw`\b(?:saut[e\w]*|fry|brown|cook until (?:soft|golden)|sofri\w+|dora\w*|rehog\w+)\b[^.;\d]{0,70}?${minutes}`,
-      'u',
-    ).exec(text);
+    const fry = fried.exec(text);
     if (fry) {
       out.sauteMin = (out.sauteMin ?? 0) + middle(fry[1]!, fry[2]);
       note(fry);
@@ -81,7 +84,7 @@ function readHold(text: string): { min: number; match: RegExpExecArray } | null 
 }
 
 function readRelease(text: string, out: Method, note: (m: RegExpExecArray) => void): void {
-  const isNatural = new RegExp(natural, 'u').exec(text);
+  const isNatural = naturalRelease.exec(text);
   if (isNatural) {
     const timed = timedRelease.map((re) => re.exec(text)).find((m) => m !== null);
     out.release = timed ? { kind: 'timed', naturalMin: middle(timed[1]!, timed[2] || undefined) } : { kind: 'natural' };

@@ -6,8 +6,6 @@ import { wordsOf } from './words';
 export interface HeadFood extends NamedFood {
   /** the words of its name as typed */
   name: string;
-  /** the words of the phrase that are neither its name nor plain */
-  left: string[];
   /** the other foods named in the phrase */
   others: string[];
   /** the phrase without the name */
@@ -57,11 +55,9 @@ export function headFood(phrase: string, language: Language): HeadFood | null {
   if (language === 'en' ? unknown(head.end, end) : unknown(0, head.start)) return null;
   const others = found.filter((f) => f !== head && f.end <= end).map((f) => f.food);
   const outside = words.filter((_, i) => i < head.start || i >= head.end);
-  const isName = (i: number): boolean => i >= head.start && i < head.end;
   return {
     ...head,
     name: words.slice(head.start, head.end).join(' '),
-    left: words.filter((w, i) => !isName(i) && !isPlain(w)),
     others: [...new Set(others)].filter((id) => id !== head.food),
     rest: outside.join(' '),
   };

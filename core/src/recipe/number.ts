@@ -1,13 +1,5 @@
-import { numericQuantity } from 'numeric-quantity';
-
 /** A number as it stands in a plain line, as the source of a regular expression. */
 export const numberSource = String.raw`(?:\d+(?:[.,]\d+)?\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?)`;
-
-/** "1 1/2", "1.5", "1,5": a comma before one or two digits is a decimal comma, before three a thousands mark. */
-export function readNumber(text: string): number {
-  const plain = text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2').replace(/(\d),(\d)/g, '$1.$2');
-  return numericQuantity(plain.trim(), { round: false });
-}
 
 /** Numbers as words, folded. */
 export const numberWords: Readonly<Record<string, number>> = {

@@ -1,5 +1,6 @@
+import { readNumber } from '../quantity/parse';
 import type { Ingredient } from '../dish/schema';
-import { numberSource, readNumber } from './number';
+import { numberSource } from './number';
 
 type Prep = NonNullable<Ingredient['prep']>;
 

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { freeId } from '../dish/free-id';
 import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ingredient } from '../dish/schema';
 import { findFood } from '../food/find';
 import { Problem } from '../problem';
@@ -144,22 +145,13 @@ function dishOf(
   family: Dish['family'],
   serves: number,
 ): Dish | null {
-  const ids = new Set<string>();
-  const ingredients = read.flatMap((l): Ingredient[] => {
-    if (!isPlanned(l)) return [];
-    let id = l.food!;
-    for (let n = 2; ids.has(id); n++) id = `${l.food}-${n}`;
-    ids.add(id);
-    return [
-      {
-        id,
-        food: l.food!,
-        amount: l.amount!,
-        ...(l.prep ? { prep: l.prep } : {}),
-        ...(l.joins ? { joins: l.joins } : {}),
-      },
-    ];
-  });
+  const ingredients: Ingredient[] = [];
+  for (const l of read) {
+    if (!isPlanned(l)) continue;
+    const { food, amount, prep, joins } = l;
+    const id = freeId(food!, ingredients);
+    ingredients.push({ id, food: food!, amount: amount!, ...(prep ? { prep } : {}), ...(joins ? { joins } : {}) });
+  }
   const dish = {
     format: dishFormat,
     title: parts.title.slice(0, 120) || titleFrom(ingredients),

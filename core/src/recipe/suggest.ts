@@ -14,18 +14,23 @@ export function suggestFoods(text: string, shown: Readonly<Record<string, string
   if (words.length === 0) return [];
   return foods
     .map((f) => {
-      const names = [
-        shown[f.id] ?? f.id.replaceAll('-', ' '),
-        f.id.replaceAll('-', ' '),
-        ...namesOf(f.id, 'en'),
-        ...namesOf(f.id, 'es'),
-      ];
-      return { id: f.id, score: Math.max(...names.map((n, i) => scoreOf(words, wordsOf(plainLine(n)), i))) };
+      const names = [split(shown[f.id] ?? f.id.replaceAll('-', ' ')), ...knownNames(f.id)];
+      return { id: f.id, score: Math.max(...names.map((n, i) => scoreOf(words, n, i))) };
     })
     .filter((f) => f.score > 0)
     .sort((a, b) => b.score - a.score)
     .slice(0, count)
     .map((f) => f.id);
+}
+
+const split = (name: string): string[] => wordsOf(plainLine(name));
+const known = new Map<string, string[][]>();
+
+/** The names of a food as words; made once, for they are asked at every key. */
+function knownNames(id: string): string[][] {
+  const names = known.get(id) ?? [id.replaceAll('-', ' '), ...namesOf(id, 'en'), ...namesOf(id, 'es')].map(split);
+  known.set(id, names);
+  return names;
 }
 
 /** Words met whole count three, words begun one and a half; words that the name has besides, and its place in the list, count against it. */

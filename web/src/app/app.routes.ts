@@ -1,8 +1,4 @@
 import type { Routes } from '@angular/router';
-import { provideEffects } from '@ngrx/effects';
-import { provideState } from '@ngrx/store';
-import * as recipeEffects from './recipe/recipe.effects';
-import { recipeFeature } from './recipe/recipe.slice';
 
 /** Every place has an address, and so has every sheet of the bench and every cook. */
 export const routes: Routes = [
@@ -12,12 +8,7 @@ export const routes: Routes = [
     loadComponent: () => import('./shelf/shelf-page').then((m) => m.ShelfPage),
     title: 'Einkorn: Shelf',
   },
-  {
-    path: 'recipe',
-    loadComponent: () => import('./recipe/recipe-page').then((m) => m.RecipePage),
-    providers: [provideState(recipeFeature), provideEffects(recipeEffects)],
-    title: 'Einkorn: New dish',
-  },
+  { path: 'recipe', loadChildren: () => import('./recipe/recipe.routes').then((m) => m.recipeRoutes) },
   {
     path: 'bench',
     loadComponent: () => import('./bench/bench-start').then((m) => m.BenchStart),

@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import { AutoComplete } from 'primeng/autocomplete';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
+import { prepWords } from '../ui/prep-words';
 import { BenchActions, benchFeature } from './bench.slice';
 import { addRead, isWhole, type WholeLine } from './edits';
 
@@ -133,16 +134,7 @@ export class AddLine {
     this.field().hide();
   }
   said(t: (key: string, p?: Record<string, unknown>) => string, r: WholeLine): string {
-    const p = r.prep ?? {};
     const amount = `${showAmount(r.amount.value, r.amount.unit, this.fmt.locale())} ${this.fmt.unit(r.amount.unit, r.amount.value)}`;
-    return [
-      `${amount} ${t(`food.${r.food}`)}`,
-      ...(p.shape ? [t(`shape.${p.shape}`)] : []),
-      ...(p.thicknessMm ? [`${this.fmt.number(p.thicknessMm)} mm`] : []),
-      ...(p.state ? [t(`state.${p.state}`)] : []),
-      ...(p.rinse ? [t('gather.rinsed')] : []),
-      ...(p.soakMin ? [`${t('gather.soak')} ${p.soakMin} min`] : []),
-      ...(p.hot ? [t('gather.hot')] : []),
-    ].join(', ');
+    return [`${amount} ${t(`food.${r.food}`)}`, ...prepWords(r.prep ?? {}, t, this.fmt)].join(', ');
   }
 }

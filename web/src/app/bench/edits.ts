@@ -1,4 +1,4 @@
-import { foods, type Dish, type Ingredient, type Plan, type ReadLine, type Release } from '@einkorn/core';
+import { foods, freeId, type Dish, type Ingredient, type Plan, type ReadLine, type Release } from '@einkorn/core';
 
 /** Pure changes of a dish on the bench. Each returns a new dish; the slice keeps the old one for undo. */
 
@@ -25,9 +25,7 @@ export const withoutIngredient = (dish: Dish, id: string): Dish => ({
 });
 
 export function addIngredient(dish: Dish, food: string): Dish {
-  const taken = new Set(dish.ingredients.map((i) => i.id));
-  let id = food;
-  for (let n = 2; taken.has(id); n++) id = `${food}-${n}`;
+  const id = freeId(food, dish.ingredients);
   return { ...dish, ingredients: [...dish.ingredients, { id, food, amount: { value: 100, unit: 'g' } }] };
 }
 
@@ -37,9 +35,7 @@ export const isWhole = (line: ReadLine): line is WholeLine => line.food !== null
 
 /** A line that was read becomes an ingredient, with an id of its own. */
 export function addRead(dish: Dish, line: WholeLine): Dish {
-  const taken = new Set(dish.ingredients.map((i) => i.id));
-  let id = line.food;
-  for (let n = 2; taken.has(id); n++) id = `${line.food}-${n}`;
+  const id = freeId(line.food, dish.ingredients);
   const prep = line.prep ? { prep: line.prep } : {};
   const joins = line.joins ? { joins: line.joins } : {};
   return {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { askedBelow, showAmount, type Reading, type UnitId } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
+import { prepWords } from '../ui/prep-words';
 
 /** One line as it was understood: how much of what, cut and state; where it is not certain, a choice or an amount to give. */
 @Component({
@@ -152,15 +153,7 @@ export class ReadLineRow {
     const weighs = amount && grams && !['g', 'kg'].includes(amount.unit);
     return [
       ...(weighs ? [this.fmt.grams(grams)] : []),
-      ...(p.shape ? [t(`shape.${p.shape}`)] : []),
-      ...(p.thicknessMm ? [`${this.fmt.number(p.thicknessMm)} mm`] : []),
-      ...(p.pieceG ? [`${this.fmt.grams(p.pieceG)} ${t('recipe.each')}`] : []),
-      ...(p.state ? [t(`state.${p.state}`)] : []),
-      ...(p.slit ? [t('recipe.slit')] : []),
-      ...(p.rinse ? [t('gather.rinsed')] : []),
-      ...(p.soakMin ? [`${t('gather.soak')} ${p.soakMin} min`] : []),
-      ...(p.packetMinutes ? [t('recipe.packet', { min: this.fmt.number(p.packetMinutes, 1) })] : []),
-      ...(p.hot ? [t('gather.hot')] : []),
+      ...prepWords(p, t, this.fmt),
       ...(joins ? [t(`recipe.joins-${joins}`)] : []),
     ];
   }

@@ -1,37 +1,15 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  inject,
-  signal,
-  viewChild,
-  type ElementRef,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  answeredLine,
-  families,
-  Problem,
-  readRecipe,
-  recipeText,
-  starter,
-  type Family,
-  type Language,
-  type Plan,
-  type Reading,
-} from '@einkorn/core';
+import { answeredLine, families, isStructured, starter, type Family, type Language, type Reading } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { MiniPot } from '../ui/mini-pot';
-import { planRows, type PlanRow } from '../ui/plan-rows';
+import { planInShort, planRows, type PlanRow } from '../ui/plan-rows';
 import { ReadLineRow } from './read-line-row';
 import { RecipeActions, recipeFeature, type OwnWords } from './recipe.slice';
-
-/** Pasted text that is markup or JSON is made plain, so that what was read can be seen and corrected. */
-const looksStructured = /^\s*(?:[[{]|<)/;
 
 /** The answer to how the pressure is let off, as the reader of recipes understands it. */
 const releaseSteps = {
@@ -52,7 +30,6 @@ export class RecipePage {
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);
-  private readonly field = viewChild.required<ElementRef<HTMLTextAreaElement>>('field');
 
   readonly text = this.store.selectSignal(recipeFeature.selectText);
   readonly reading = this.store.selectSignal(recipeFeature.selectReading);
@@ -63,9 +40,12 @@ export class RecipePage {
   readonly isKeeping = this.store.selectSignal(recipeFeature.selectIsKeeping);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   /** a file that could not be read */
-  readonly refused = signal('');
+  readonly tooLarge = signal('');
+  private readonly notBrought = this.store.selectSignal(recipeFeature.selectRefused);
+  readonly refused = computed(() => this.tooLarge() || this.notBrought());
   readonly isOver = signal(false);
 
+  readonly inShort = planInShort;
   readonly families = families;
   readonly releases = ['quick', 'natural', 'timed'] as const;
   readonly asksRelease = computed(() => this.reading()?.asks.some((a) => a.path === 'cooked.release') ?? false);
@@ -82,14 +62,14 @@ export class RecipePage {
     return this.transloco.translate(key, values);
   }
   typed(text: string): void {
-    this.refused.set('');
+    this.tooLarge.set('');
     this.store.dispatch(RecipeActions.typed({ text }));
   }
   pasted(e: ClipboardEvent): void {
     const text = e.clipboardData?.getData('text/plain') ?? '';
-    if (!looksStructured.test(text) || !this.isEmpty()) return;
+    if (!isStructured(text) || !this.isEmpty()) return;
     e.preventDefault();
-    this.bring(text);
+    this.store.dispatch(RecipeActions.brought({ source: text }));
   }
   dropped(e: DragEvent): void {
     e.preventDefault();
@@ -104,45 +84,25 @@ export class RecipePage {
   }
   private async bringFile(file: File): Promise<void> {
     // More than a saved page weighs is not read into the page at all.
-    if (file.size > 8_000_000) this.refused.set(this.word('recipe.file-large', { name: file.name }));
-    else this.bring(await file.text());
+    if (file.size > 8_000_000) this.tooLarge.set(this.word('recipe.file-large', { name: file.name }));
+    else this.store.dispatch(RecipeActions.brought({ source: await file.text() }));
   }
-  /** A page, JSON-LD or text becomes the text of the field; a dish document goes to the Bench as it is. */
-  private bring(source: string): void {
-    try {
-      const text = recipeText(source);
-      if (text === null) {
-        const { dish } = readRecipe(source);
-        if (dish) this.store.dispatch(RecipeActions.keepDish({ dish }));
-      } else {
-        this.rewrite(text);
-      }
-    } catch (e) {
-      if (!(e instanceof Problem)) throw e;
-      this.refused.set(e.message);
-    }
-  }
-
   /** The cook's answer is written into the text, where it can be seen, corrected and taken back. */
   answer(reading: Reading, index: number, answer: { food: string } | { amount: string }): void {
     const line = reading.lines[index]?.text;
     if (line === undefined || !this.text().includes(line)) return;
     const language: Language = reading.language;
-    this.rewrite(this.text().replace(line, () => answeredLine(line, answer, language)));
+    this.typed(this.text().replace(line, () => answeredLine(line, answer, language)));
   }
   /** The line is taken out of the text. */
   leaveOut(line: string): void {
     const lines = this.text().split('\n');
     const at = lines.findIndex((l) => l.includes(line));
-    if (at >= 0) this.rewrite(lines.filter((_, i) => i !== at).join('\n'));
+    if (at >= 0) this.typed(lines.filter((_, i) => i !== at).join('\n'));
   }
   /** How the recipe lets the pressure off, as a step of its own at the end of the text. */
   release(kind: keyof typeof releaseSteps): void {
-    this.rewrite(`${this.text().trimEnd()}\n${releaseSteps[kind]}`);
-  }
-  private rewrite(text: string): void {
-    this.field().nativeElement.value = text;
-    this.typed(text);
+    this.typed(`${this.text().trimEnd()}\n${releaseSteps[kind]}`);
   }
   own(own: OwnWords): void {
     this.store.dispatch(RecipeActions.ownWords({ own }));
@@ -167,14 +127,6 @@ export class RecipePage {
   begin(family: Family): void {
     const title = this.word('shelf.new-title', { family: this.word(`family.${family}`) });
     this.store.dispatch(RecipeActions.keepDish({ dish: starter(family, title) }));
-  }
-  /** The liquid, the program, the grain and the base of a plan in a line. */
-  inShort(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
-    const wanted = new Set(['liquid', 'program', 'starch', 'scorch'].map((x) => t(`compare.${x}`)));
-    const values = planRows([p], t, this.fmt).flatMap((r) =>
-      wanted.has(r.name) && r.values[0] !== '–' ? r.values : [],
-    );
-    return values.map((v, i) => (i === values.length - 1 ? `${t('compare.scorch')} ${v}` : v)).join(' · ');
   }
   rows(t: (key: string, p?: Record<string, unknown>) => string): PlanRow[] {
     const p = this.planned();

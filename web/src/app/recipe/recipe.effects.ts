@@ -50,6 +50,20 @@ export const read = createEffect(
   { functional: true },
 );
 
+export const bring = createEffect(
+  (actions = inject(Actions), planner = inject(Planner)) =>
+    actions.pipe(
+      ofType(RecipeActions.brought),
+      switchMap(({ source }) =>
+        planner.bring(source).pipe(
+          map(({ text, dish }) => (dish ? RecipeActions.keepDish({ dish }) : RecipeActions.typed({ text }))),
+          catchError((e: unknown) => of(RecipeActions.notBrought({ message: messageOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 /** Our plan, and beside it what the recipe's own numbers give in this pot. */
 export const planRead = createEffect(
   (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>

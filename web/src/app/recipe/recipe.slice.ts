@@ -12,6 +12,9 @@ export const RecipeActions = createActionGroup({
     /** the text of an earlier visit, found in this browser */
     'Draft Found': props<{ text: string }>(),
     Typed: props<{ text: string }>(),
+    /** a file or a pasted page: made plain text off the main thread, or a dish document */
+    Brought: props<{ source: string }>(),
+    'Not Brought': props<{ message: string }>(),
     Read: props<{ reading: Reading }>(),
     'Not Read': props<{ message: string }>(),
     'Own Words': props<{ own: OwnWords }>(),
@@ -35,6 +38,8 @@ export interface RecipeState {
   planned: { dish: Dish; ours: Plan; asWritten: Plan | null } | null;
   isKeeping: boolean;
   failure: Failure | null;
+  /** why a file could not be read; the text stays */
+  refused: string;
 }
 
 const empty: RecipeState = {
@@ -45,6 +50,7 @@ const empty: RecipeState = {
   planned: null,
   isKeeping: false,
   failure: null,
+  refused: '',
 };
 
 export const recipeFeature = createFeature({
@@ -53,8 +59,9 @@ export const recipeFeature = createFeature({
     empty,
     on(RecipeActions.opened, (s) => ({ ...empty, text: s.text })),
     on(RecipeActions.draftFound, RecipeActions.typed, (s, { text }) =>
-      text.trim() === '' ? { ...empty, text } : { ...s, text, failure: null },
+      text.trim() === '' ? { ...empty, text } : { ...s, text, failure: null, refused: '' },
     ),
+    on(RecipeActions.notBrought, (s, { message }) => ({ ...s, refused: message })),
     // An answer to a text that has been cleared meanwhile is stale.
     on(RecipeActions.read, (s, { reading }) => (s.text.trim() === '' ? s : { ...s, reading, message: '' })),
     on(RecipeActions.notRead, (s, { message }) => ({ ...s, reading: null, planned: null, message })),

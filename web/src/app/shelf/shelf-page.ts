@@ -1,16 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import {
-  importDish,
-  Problem,
-  recipeLinkedData,
-  recipeMarkdown,
-  worstMeat,
-  type Dish,
-  type Issue,
-  type Plan,
-} from '@einkorn/core';
+import { importDish, Problem, worstMeat, type Dish, type Issue, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type { MenuItem } from 'primeng/api';
@@ -22,6 +13,7 @@ import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { MiniPot } from '../ui/mini-pot';
 import { CompareDialog } from './compare-dialog';
+import { saveFile } from './save-file';
 import { ShelfActions, shelfFeature, type ShelfFilter } from './shelf.slice';
 import { VaryDialog } from './vary-dialog';
 
@@ -276,8 +268,16 @@ export class ShelfPage {
       { label: this.word('shelf.vary'), command: () => this.varying.set({ dish: row.dish, plan: row.plan }) },
       { label: this.word('shelf.compare'), disabled: !row.plan, command: () => this.comparing.set(row.id) },
       { label: this.word('shelf.export'), command: () => saveDish(row.dish) },
-      { label: this.word('shelf.export-text'), disabled: !row.plan, command: () => saveText(row.dish, row.plan!) },
-      { label: this.word('shelf.export-data'), disabled: !row.plan, command: () => saveData(row.dish, row.plan!) },
+      {
+        label: this.word('shelf.export-text'),
+        disabled: !row.plan,
+        command: () => void exports().then((x) => x.saveText(row.dish, row.plan!)),
+      },
+      {
+        label: this.word('shelf.export-data'),
+        disabled: !row.plan,
+        command: () => void exports().then((x) => x.saveData(row.dish, row.plan!)),
+      },
     ];
   });
 
@@ -349,18 +349,6 @@ export class ShelfPage {
 
 const parse = (text: string): unknown => JSON.parse(text) as unknown;
 
-const saveDish = (dish: Dish): void => save(dish.title, 'json', JSON.stringify(dish, null, 2));
-const saveText = (dish: Dish, plan: Plan): void => save(dish.title, 'md', recipeMarkdown(dish, plan));
-const saveData = (dish: Dish, plan: Plan): void =>
-  save(`${dish.title} recipe`, 'json', JSON.stringify(recipeLinkedData(dish, plan), null, 2));
-
-/** A text as a file, named by the title of its dish. */
-function save(title: string, ending: 'json' | 'md', text: string): void {
-  const type = ending === 'json' ? 'application/json' : 'text/markdown';
-  const url = URL.createObjectURL(new Blob([text], { type }));
-  const a = document.createElement('a');
-  a.href = url;
-  a.download = `${title.toLowerCase().replaceAll(/[^\p{L}\d]+/gu, '-')}.${ending}`;
-  a.click();
-  URL.revokeObjectURL(url);
-}
+const saveDish = (dish: Dish): void => saveFile(dish.title, 'json', JSON.stringify(dish, null, 2));
+/** The names of all foods come along, so only when they are asked for. */
+const exports = () => import('./export');

@@ -4,14 +4,16 @@ import type { Format } from '../i18n/format';
 type Translate = (key: string, p?: Record<string, unknown>) => string;
 
 export interface PlanRow {
+  key: string;
   name: string;
   values: string[];
 }
 
 /** The figures of several plans beside each other, a row for each figure. */
 export function planRows(plans: readonly Plan[], t: Translate, fmt: Format): PlanRow[] {
-  const row = (name: string, of: (p: Plan) => string): PlanRow => ({
-    name: t(`compare.${name}`),
+  const row = (key: string, of: (p: Plan) => string): PlanRow => ({
+    key,
+    name: t(`compare.${key}`),
     values: plans.map(of),
   });
   return [
@@ -40,3 +42,12 @@ function programName(p: Plan, t: Translate, fmt: Format): string {
   const hold = fmt.minutes(p.program.holdMin);
   return t(`pressure.name-${r.kind}`, { hold, natural: fmt.minutes(r.naturalMin ?? 0) });
 }
+
+const inShort = new Set(['liquid', 'program', 'starch', 'scorch']);
+
+/** One of the plans of these rows in a line: its liquid, its program, its starch and its base. */
+export const planInShort = (rows: readonly PlanRow[], at: number): string =>
+  rows
+    .filter((r) => inShort.has(r.key) && r.values[at] !== '–')
+    .map((r) => (r.key === 'scorch' ? `${r.name} ${r.values[at]}` : r.values[at]))
+    .join(' · ');

@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
 import type { Dish, DonenessMap, Kitchen, Near, Outlook, Plan, Reading, Reality } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
-import type { Answers, Ask, Kind, ProblemDoc, ReadAsk, Reply } from './protocol';
+import type { Answers, Ask, Brought, Kind, ProblemDoc, ReadAsk, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
 
 /** A refusal of the planner, as an error of the stream. */
@@ -95,6 +95,11 @@ export class Planner {
   /** What a recipe says; a newer text overtakes a waiting one. */
   read(text: string): Observable<Reading> {
     return this.done(this.fast.ask({ kind: 'recipe', text }, ++this.ids));
+  }
+
+  /** What a file or a pasted page holds. */
+  bring(source: string): Observable<Brought> {
+    return this.done(this.fast.ask({ kind: 'bring', text: source }, ++this.ids));
   }
 
   /** A plan that may wait its turn (the shelf, a comparison). */

@@ -8,6 +8,7 @@ import {
   Problem,
   ratios,
   readRecipe,
+  recipeText,
   scaleToPot,
   solvePlan,
   uncertainty,
@@ -15,7 +16,7 @@ import {
   type Kitchen,
   type Plan,
 } from '@einkorn/core';
-import type { Answers, Ask, Kind, ReadAsk, Reply } from './protocol';
+import type { Answers, Ask, Brought, Kind, ReadAsk, Reply } from './protocol';
 
 const reply = (r: Reply): void => postMessage(r);
 
@@ -42,12 +43,22 @@ const answers: { [K in Kind]: Answer<K> } = {
 addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask | ReadAsk }>) => {
   const { id, ask } = data;
   try {
-    reply({ id, type: 'done', value: ask.kind === 'recipe' ? readRecipe(ask.text) : answer(id, ask) });
+    reply({ id, type: 'done', value: valueOf(id, ask) });
   } catch (e) {
     const problem = e instanceof Problem ? e.toJSON() : { code: 'internal', message: String(e), issues: [] };
     reply({ id, type: 'problem', problem });
   }
 });
+
+function valueOf(id: number, ask: Ask | ReadAsk): Extract<Reply, { type: 'done' }>['value'] {
+  if ('text' in ask) return ask.kind === 'recipe' ? readRecipe(ask.text) : brought(ask.text);
+  return answer(id, ask);
+}
+
+function brought(source: string): Brought {
+  const text = recipeText(source);
+  return text === null ? { text: '', dish: readRecipe(source).dish } : { text, dish: null };
+}
 
 /** Questions that bring no plan along and need one are planned first. */
 function answer(id: number, ask: Ask): Answers[Kind] {

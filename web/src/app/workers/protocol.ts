@@ -42,9 +42,15 @@ export interface Ask {
   real?: Reality;
 }
 
-/** A recipe to be read; it knows no dish and no kitchen yet. */
+/** What a file or a pasted page holds: a text to correct, or a dish document. */
+export interface Brought {
+  text: string;
+  dish: Dish | null;
+}
+
+/** A recipe to be read, or to be made plain text; it knows no dish and no kitchen yet. */
 export interface ReadAsk {
-  kind: 'recipe';
+  kind: 'recipe' | 'bring';
   text: string;
 }
 
@@ -55,6 +61,6 @@ export interface ProblemDoc {
 }
 
 export type Reply =
-  | { id: number; type: 'done'; value: Answers[Kind] | Reading }
+  | { id: number; type: 'done'; value: Answers[Kind] | Reading | Brought }
   | { id: number; type: 'progress'; share: number }
   | { id: number; type: 'problem'; problem: ProblemDoc };

@@ -1,0 +1,8 @@
+import { recipeLinkedData, recipeMarkdown, type Dish, type Plan } from '@einkorn/core';
+import { saveFile } from './save-file';
+
+/** The dish and its plan as a recipe text. */
+export const saveText = (dish: Dish, plan: Plan): void => saveFile(dish.title, 'md', recipeMarkdown(dish, plan));
+/** The dish and its plan as a schema.org Recipe. */
+export const saveData = (dish: Dish, plan: Plan): void =>
+  saveFile(`${dish.title} recipe`, 'json', JSON.stringify(recipeLinkedData(dish, plan), null, 2));
