@@ -15,7 +15,7 @@ const pot = pots.find((p) => p.id === 'electric-5.7')!;
 const areaCm2 = (Math.PI / 4) * (pot.diameterMm / 10) ** 2;
 const mm = (ml: number): number => (10 * ml) / areaCm2;
 const stack = (dish: Dish, addMl: number, clingG = 0, outerMl = 0): Geometry =>
-  stackPlan(gather(dish), pot, addMl, clingG, outerMl);
+  stackPlan({ g: gather(dish), pot, addMl, clingG, outerMl });
 const layer = (geo: Geometry, id: string) => geo.layers.find((l) => l.ingredient === id)!;
 const tall = (geo: Geometry, id: string): number => layer(geo, id).toMm - layer(geo, id).fromMm;
 const density = (id: string): number => findFood(id).densityGPerMl[0];

@@ -23,7 +23,8 @@ export const bowlLimit = 2 / 3;
 const leastInBowlMl = 50;
 const closeMl = 1;
 
-export const geometryOf = (b: Ready, addMl: number): Geometry => stackPlan(b.g, b.pot, addMl, b.src.clingG, b.outerMl);
+export const geometryOf = (b: Ready, addMl: number): Geometry =>
+  stackPlan({ g: b.g, pot: b.pot, addMl, clingG: b.src.clingG, outerMl: b.outerMl });
 
 /**
  * Bounds of the liquid while it is solved: never under the pot's minimum less what is thin at the base, never under what

@@ -5,46 +5,18 @@ import type { CookRun } from '../pot/cook';
 import type { PotProfile } from '../pot/profile';
 import type { FinishStep } from './document';
 import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from './finish-minutes';
+import { FinishWriter, mostWarmMin } from './finish-writer';
 import { goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './gather';
 import { minimumC } from './meat';
-import { heatedTo, minutesTo, openedMixture, stands, stirIn, waitedC, type FinishHeat } from './mixing';
-import type { FinishCode } from './step-id';
+import { openedMixture } from './mixing';
 
 /** A heated step aims so much over what must be reached, K [common practice]. */
 const overK = 4;
 /** Seafood and eggs are brought into a mixture of at least this, degC [common practice]. */
 const gentlyC = 85;
-/** Keep-warm that takes longer than this is done on low sauté instead, stirring, min [common practice]. */
-const mostWarmMin = 15;
+/** Liquid from the kettle as it reaches the pot, degC [common practice]. */
+const hotTopUpC = 95;
 const restPieceS = 1200;
-
-const texts: Record<string, string> = {
-  open: 'Pin down: open the lid away from you, vent clear of cupboards.',
-  check: 'Check the thickest piece with a thermometer, away from bone.',
-  'top-up': 'Stir in the rest of the liquid, boiling hot: it did not fit under the lid.',
-  'simmer-pasta': 'Bring to a simmer, put the pasta in and cook it open.',
-  seafood: 'Lay the seafood in and heat gently: opaque through.',
-  'seafood-cooked': 'Warm the cooked seafood through.',
-  'egg-raw': 'Stir the egg in over low heat until it sets.',
-  reheat: 'Stir in what was cooked before and heat it through.',
-  'stir-in': 'Stir in on the residual heat.',
-  florets: 'Put the florets in, lid on, over low heat.',
-  dairy: 'Off the boil: stir in.',
-  back: 'Put back what was fried and taken out.',
-  cheese: 'Cheese over it, lid shut, heat off: it melts.',
-  warm: 'Lid on, keep warm.',
-  'check-finish': 'Check what went in last with a thermometer.',
-  herbs: 'Scatter over at the end.',
-  simmer: 'Simmer open, stirring, until the sauce binds.',
-  slurry: 'Stir in the starch with cold water and let it boil up.',
-  topping: 'Put the topping on and brown it under strong heat.',
-  scatter: 'Scatter the crisp things over.',
-  stand: 'Let it stand: the pasta drinks on.',
-  serve: 'Serve.',
-  rest: 'Leave the lid off and wait before the fork: hot grains break.',
-  'wide-dish': 'Move the grain out into a wide dish: a large batch goes on softening in its own heat.',
-  fork: 'Loosen with a fork and serve.',
-};
 
 /** What the finish starts from. */
 export interface FinishInput {
@@ -75,154 +47,124 @@ export const rawAtFinish = (g: Gathered): Item[] =>
  * minutes follow, and a thermometer where something must reach a minimum.
  */
 export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
-  const held = g.items.filter((i) => i.joins === 'finish' || i.joins === 'topping');
-  const out: FinishStep[] = [];
-  let mix = openedMixture(x.run, x.pot, x.altitudeM);
-  const add = (code: FinishCode, min: number, items: Item[] = [], more: Partial<FinishStep> = {}): void => {
-    out.push({
-      order: out.length + 1,
-      code,
-      text: texts[code]!,
-      minutes: Math.round(min * 2) / 2,
-      ingredients: items.flatMap((i) => i.rows),
-      tempC: Math.round(mix.state.tempC),
-      ...more,
-    });
-  };
-  const taken = new Set<Item>();
-  const take = (pick: (i: Item) => boolean): Item[] => {
-    const hit = held.filter((i) => !taken.has(i) && pick(i));
-    hit.forEach((i) => taken.add(i));
-    return hit;
-  };
-  const stir = (items: Item[]): void => {
-    mix = stirIn(
-      mix,
-      items.map((item) => ({ item, grams: item.grams, tempC: item.panOnly ? waitedC : item.startC })),
-    );
-  };
-  /** Heat until the mixture is at `toC`: keep-warm under the lid while that is short, else low sauté. */
-  const bring = (toC: number): { min: number; heat: FinishHeat } => {
-    const warm = minutesTo(mix, toC, 'keep-warm');
-    if (warm !== null && warm <= mostWarmMin) return { min: warm, heat: 'keep-warm' };
-    return { min: minutesTo(mix, toC, 'saute') ?? mostWarmMin, heat: 'saute' };
-  };
-  /** A dish that went cold is warmed again under the lid. */
-  const warmAgain = (): void => {
-    if (mix.state.tempC >= hotC) return;
-    const b = bring(hotC + 2);
-    mix = heatedTo(mix, hotC + 2);
-    add('warm', Math.max(1, b.min), [], { heat: b.heat, lidOn: b.heat === 'keep-warm' });
-  };
-  const must: { item: Item; minimumC: number }[] = [];
-  /** Things that are cooked or heated through at the end: the mixture is brought up, then they get their own minutes. */
-  const cookIn = (code: FinishCode, items: Item[], aimC: number, ownMin: number): void => {
-    stir(items);
-    const minutesUp = minutesTo(mix, aimC, 'saute') ?? mostWarmMin;
-    const cold = mix.state.tempC;
-    mix = heatedTo(mix, aimC);
-    const minimum = Math.max(0, ...items.filter((i) => i.food.meat).map((i) => minimumC(i)));
-    add(code, minutesUp + ownMin, items, {
-      tempC: Math.round(cold),
-      ...(minutesUp > 0.25 ? { heat: 'saute' as const } : {}),
-      ...(minimum > 0 ? { minimumC: minimum } : {}),
-    });
-    for (const item of items) if (item.food.meat) must.push({ item, minimumC: minimumC(item) });
-  };
+  const w = new FinishWriter(g, openedMixture(x.run, x.pot, x.altitudeM));
+  opening(w, g, x);
+  const pasta = w.take((i) => i.food.kind === 'pasta');
+  if (pasta.length > 0) {
+    w.stirIn(pasta);
+    const upMin = w.heatTo(97);
+    w.add('simmer-pasta', upMin + heldPastaMin(pasta[0]!), pasta, { heat: 'saute' });
+  }
+  const topping = w.take((i) => i.joins === 'topping');
+  cookedThrough(w);
+  vegetables(w);
+  bound(w, g);
+  checkAndCheese(w, g);
+  if (topping.length > 0) {
+    // Strong heat only where a crust belongs; elsewhere crisp things are scattered over.
+    const crust = g.dish.family === 'casserole' || g.dish.family === 'layered-pasta';
+    w.add(crust ? 'topping' : 'scatter', crust ? minutes.topping : minutes.herbs, topping);
+  }
+  serving(w, g, x.bigBatch);
+  return w.steps;
+}
 
-  mix = stands(mix, minutes.open);
-  add('open', minutes.open);
+/** The lid comes off; pieces are measured, liquid that did not fit goes in, and what must bind is simmered. */
+function opening(w: FinishWriter, g: Gathered, x: FinishInput): void {
+  w.stand(minutes.open);
+  w.add('open', minutes.open);
   if (x.hasMeat) {
-    mix = stands(mix, minutes.check);
-    add('check', minutes.check);
+    w.stand(minutes.check);
+    w.add('check', minutes.check);
   }
   if (x.topUpMl > 0) {
-    mix = stirIn(mix, [{ item: g.main, grams: x.topUpMl * g.main.food.bulkGPerMl[0], tempC: 95 }]);
-    add('top-up', minutes.topUp, [g.main], { ml: x.topUpMl });
+    w.pour([{ item: g.main, grams: x.topUpMl * g.main.food.bulkGPerMl[0], tempC: hotTopUpC }]);
+    w.add('top-up', minutes.topUp, [g.main], { ml: x.topUpMl });
   }
   if (g.rule.simmerMin > 0 && g.grain) {
-    mix = heatedTo(mix, 98);
-    add('simmer', g.rule.simmerMin, [], { heat: 'saute' });
+    w.heatTo(98);
+    w.add('simmer', g.rule.simmerMin, [], { heat: 'saute' });
   }
-  const pasta = take((i) => i.food.kind === 'pasta');
-  if (pasta.length > 0) {
-    stir(pasta);
-    const up = minutesTo(mix, 97, 'saute') ?? mostWarmMin;
-    mix = heatedTo(mix, 97);
-    add('simmer-pasta', up + heldPastaMin(pasta[0]!), pasta, { heat: 'saute' });
-  }
-  const topping = take((i) => i.joins === 'topping');
-  const seafood = take((i) => hasFlag(i, 'seafood'));
+}
+
+/** Seafood, eggs and what was cooked before: brought to heat in the dish. */
+function cookedThrough(w: FinishWriter): void {
+  const seafood = w.take((i) => hasFlag(i, 'seafood'));
   const raw = seafood.filter((i) => i.state !== 'cooked');
   if (raw.length > 0)
-    cookIn('seafood', raw, gentlyC, Math.max(minutes.seafood, ...raw.map((i) => throughMin(i, gentlyC))));
-  const warm = seafood.filter((i) => i.state === 'cooked');
-  if (warm.length > 0) cookIn('seafood-cooked', warm, hotC + overK, minutes.seafoodCooked);
-  const eggs = take((i) => i.food.meat?.cut === 'egg' && !i.panOnly);
-  if (eggs.length > 0) cookIn('egg-raw', eggs, minimumC(eggs[0]!) + overK, minutes.dairy);
-  const cooked = take((i) => i.food.kind === 'meat' && i.state === 'cooked' && !i.panOnly);
-  if (cooked.length > 0)
-    cookIn(
-      'reheat',
-      cooked,
-      cooked.some((i) => !i.ingredient.prep?.hot) ? minimumC(cooked[0]!) + overK : hotC,
-      minutes.dairy,
-    );
-  const florets = take((i) => i.food.kind === 'vegetable' && isFloret(i) && !isFrozenVegetable(i));
+    w.cookIn('seafood', raw, gentlyC, Math.max(minutes.seafood, ...raw.map((i) => throughMin(i, gentlyC))));
+  const cooked = seafood.filter((i) => i.state === 'cooked');
+  if (cooked.length > 0) w.cookIn('seafood-cooked', cooked, hotC + overK, minutes.seafoodCooked);
+  const eggs = w.take((i) => i.food.meat?.cut === 'egg' && !i.panOnly);
+  if (eggs.length > 0) w.cookIn('egg-raw', eggs, minimumC(eggs[0]!) + overK, minutes.dairy);
+  const meat = w.take((i) => i.food.kind === 'meat' && i.state === 'cooked' && !i.panOnly);
+  if (meat.length === 0) return;
+  const cold = meat.some((i) => !i.ingredient.prep?.hot);
+  w.cookIn('reheat', meat, cold ? minimumC(meat[0]!) + overK : hotC, minutes.dairy);
+}
+
+/** Florets get their minutes under the lid; leaves and frozen things go in on the residual heat. */
+function vegetables(w: FinishWriter): void {
+  const florets = w.take((i) => i.food.kind === 'vegetable' && isFloret(i) && !isFrozenVegetable(i));
   if (florets.length > 0) {
-    stir(florets);
-    add('florets', minutes.florets, florets, { heat: 'saute', lidOn: true });
-    mix = heatedTo(mix, 92);
+    w.stirIn(florets);
+    w.add('florets', minutes.florets, florets, { heat: 'saute', lidOn: true });
+    w.heatTo(92);
   }
-  const delicate = take((i) => i.food.kind === 'vegetable');
+  const delicate = w.take((i) => i.food.kind === 'vegetable');
   if (delicate.length > 0) {
-    stir(delicate);
-    add('stir-in', delicate.some(isFrozenVegetable) ? minutes.frozen : minutes.leaves, delicate);
-    warmAgain();
+    w.stirIn(delicate);
+    w.add('stir-in', delicate.some(isFrozenVegetable) ? minutes.frozen : minutes.leaves, delicate);
+    w.warmAgain();
   }
-  const slurry = take((i) => hasFlag(i, 'thickener'));
+}
+
+/** What binds the sauce, what must not boil, and what was fried and taken out. */
+function bound(w: FinishWriter, g: Gathered): void {
+  const slurry = w.take((i) => hasFlag(i, 'thickener'));
   if (slurry.length > 0) {
-    const up = minutesTo(mix, 95, 'saute') ?? mostWarmMin;
-    mix = heatedTo(mix, 95);
-    add('slurry', minutes.slurry + up, slurry, { heat: 'saute' });
+    const upMin = w.heatTo(95);
+    w.add('slurry', minutes.slurry + upMin, slurry, { heat: 'saute' });
   }
-  const cheese = take((i) => i.food.id === 'cheese-hard' && g.rule.layered);
-  const dairy = take((i) => i.food.kind === 'dairy' || isFinishSauce(i));
+  const dairy = w.take((i) => (i.food.kind === 'dairy' && !meltsOver(i, g)) || isFinishSauce(i));
   if (dairy.length > 0) {
-    stir(dairy);
-    add('dairy', minutes.dairy, dairy);
-    warmAgain();
+    w.stirIn(dairy);
+    w.add('dairy', minutes.dairy, dairy);
+    w.warmAgain();
   }
-  const back = take((i) => i.panOnly);
+  const back = w.take((i) => i.panOnly);
   if (back.length > 0) {
-    stir(back);
-    add('back', minutes.back, back);
+    w.stirIn(back);
+    w.add('back', minutes.back, back);
   }
-  if (must.length > 0)
-    add(
-      'check-finish',
-      minutes.check,
-      must.map((m) => m.item),
-      {
-        minimumC: Math.max(...must.map((m) => m.minimumC)),
-      },
-    );
-  if (cheese.length > 0) add('cheese', minutes.cheese, cheese, { lidOn: true });
+}
+
+/** Hard cheese over layers melts under the shut lid. */
+const meltsOver = (i: Item, g: Gathered): boolean => i.food.id === 'cheese-hard' && g.rule.layered;
+
+/** The thermometer for what was cooked here, then what melts and what is scattered at the end. */
+function checkAndCheese(w: FinishWriter, g: Gathered): void {
+  if (w.mustReach.length > 0) {
+    const minimumC = Math.max(...w.mustReach.map((m) => m.minimumC));
+    const items = w.mustReach.map((m) => m.item);
+    w.add('check-finish', minutes.check, items, { minimumC });
+  }
+  const cheese = w.take((i) => meltsOver(i, g));
+  if (cheese.length > 0) w.add('cheese', minutes.cheese, cheese, { lidOn: true });
   const raws = rawAtFinish(g);
-  const late = held.filter((i) => !taken.has(i) && !raws.includes(i));
-  if (late.length > 0) add('herbs', minutes.herbs, late);
-  // Strong heat only where a crust belongs; elsewhere crisp things are scattered over.
-  const crust = g.dish.family === 'casserole' || g.dish.family === 'layered-pasta';
-  if (topping.length > 0) add(crust ? 'topping' : 'scatter', crust ? minutes.topping : minutes.herbs, topping);
-  const separate = g.grain?.food.kind === 'grain' && g.rule.standMin > 0;
-  if (separate) {
-    add('rest', g.rule.standMin);
+  const late = w.take((i) => !raws.includes(i));
+  if (late.length > 0) w.add('herbs', minutes.herbs, late);
+}
+
+/** Separate grains rest before the fork; pasta stands and drinks on; the rest is served. */
+function serving(w: FinishWriter, g: Gathered, bigBatch: boolean): void {
+  if (g.grain?.food.kind === 'grain' && g.rule.standMin > 0) {
+    w.add('rest', g.rule.standMin);
     // Its own heat would go on cooking a large heap.
-    if (x.bigBatch) add('wide-dish', minutes.wide);
-    add('fork', minutes.fork);
-  } else if (g.grain?.food.kind === 'pasta' && g.dish.family !== 'noodle-soup') add('stand', minutes.stand);
-  else add('serve', minutes.serve);
-  return out;
+    if (bigBatch) w.add('wide-dish', minutes.wide);
+    w.add('fork', minutes.fork);
+  } else if (g.grain?.food.kind === 'pasta' && g.dish.family !== 'noodle-soup') w.add('stand', minutes.stand);
+  else w.add('serve', minutes.serve);
 }
 
 /** Pasta that waits for the finish cooks its packet minutes less one [common practice]. */

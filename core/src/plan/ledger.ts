@@ -4,138 +4,189 @@ import type { LedgerRow } from './document';
 import type { Gathered } from './gather';
 import { finishedMass, steamG, type GrainOutcome, type Sources } from './water';
 
+/** What the water sum is written from. */
+export interface LedgerInput {
+  g: Gathered;
+  src: Sources;
+  /** where the starch ended; null where nothing drinks */
+  out: GrainOutcome | null;
+  run: CookRun;
+  addMl: number;
+  /** steam that a first stage lost, g */
+  earlierSteamG: number;
+}
+
 /** The water sum as rows: + comes in, - goes out, together 0. Each row carries the terms that made it. */
-export function ledgerRows(
-  g: Gathered,
-  src: Sources,
-  out: GrainOutcome | null,
-  run: CookRun,
-  addMl: number,
-  earlierSteamG: number,
-): LedgerRow[] {
-  const yours = g.dish.overrides?.ledger ?? {};
-  const grain = g.grain;
+export function ledgerRows(x: LedgerInput): LedgerRow[] {
+  const ownSteamG = x.g.inBowl ? 0 : steamG(x.run) + x.earlierSteamG;
+  const lostG = x.out?.steamG ?? x.g.dish.overrides?.ledger?.['steam'] ?? ownSteamG;
+  return [
+    ...drunkRow(x),
+    sauceRow(x, lostG),
+    ...steamRow(x, lostG, ownSteamG),
+    ...boiledOffRows(x),
+    { item: 'film', grams: -x.src.filmG, rule: 'film', terms: [derived('film', x.src.filmG, 'g')] },
+    ...heldRows(x),
+    ...x.src.fromItems.map(juiceRow),
+    addedRow(x),
+  ].map(written);
+}
+
+/** A row before its words. */
+interface Draft {
+  item: string;
+  grams: number;
+  rule: string;
+  terms: Term[];
+  /** what the sum itself would have said where the cook set the row */
+  was?: number | undefined;
+  ingredient?: string;
+  spreadG?: number;
+}
+
+function written({ item, grams, rule, terms, was, ...more }: Draft): LedgerRow {
+  const reason = reasoned(grams, rule, terms, was);
+  return { item, grams, why: sentence(reason.terms), reason, ...more };
+}
+
+const derived = (label: string, value: number, unit: Term['unit']): Term => ({ label, value, unit, source: 'derived' });
+
+const dryGrain = (grain: NonNullable<Gathered['grain']>): Term => ({
+  label: 'dry-grain',
+  value: grain.grams,
+  unit: 'g',
+  subject: grain.food.id,
+});
+
+/** Spread of what the starch drinks, share of its dry weight [derived]. */
+const drunkSpread = 0.04;
+
+/** Water the starch takes up. */
+function drunkRow({ g: { grain }, out }: LedgerInput): Draft[] {
   const rec = grain?.food.grain;
-  const rows: LedgerRow[] = [];
-  const row = (
-    item: string,
-    grams: number,
-    rule: string,
-    terms: Term[],
-    extra: Partial<LedgerRow> = {},
-    was?: number,
-  ): void => {
-    const reason = reasoned(grams, rule, terms, was);
-    rows.push({ item, grams, why: sentence(reason.terms), reason, ...extra });
-  };
-  const own = g.inBowl ? 0 : steamG(run) + earlierSteamG;
-  const steam = out?.steamG ?? yours['steam'] ?? own;
-  if (out && grain && rec)
-    row(
-      'grain',
-      -out.upG,
-      'uptake',
-      [
-        { label: 'dry-grain', value: grain.grams, unit: 'g', subject: grain.food.id },
-        { label: 'moisture-raw', value: rec.rawMoisture[0], unit: 'share', source: 'from-memory' },
-        { label: 'moisture-cooked', value: out.clock.moisture, unit: 'share', source: 'derived' },
-        { label: 'equivalent-minutes', value: out.clock.equivalentMin, unit: 'min', source: 'derived' },
-      ],
-      { ingredient: grain.ingredient.id, spreadG: 0.04 * grain.grams },
-    );
+  if (!out || !grain || !rec) return [];
+  const terms: Term[] = [
+    dryGrain(grain),
+    { label: 'moisture-raw', value: rec.rawMoisture[0], unit: 'share', source: 'from-memory' },
+    derived('moisture-cooked', out.clock.moisture, 'share'),
+    derived('equivalent-minutes', out.clock.equivalentMin, 'min'),
+  ];
+  return [
+    {
+      item: 'grain',
+      grams: -out.upG,
+      rule: 'uptake',
+      terms,
+      ingredient: grain.ingredient.id,
+      spreadG: drunkSpread * grain.grams,
+    },
+  ];
+}
+
+/** What is left free on the plate. */
+function sauceRow({ g, src, out, addMl }: LedgerInput, lostG: number): Draft {
   const given = src.fromItems.reduce((s, x) => s + x.grams, 0);
   const freeG =
     out?.clock.freeG ??
-    addMl * src.mainWaterPerMl + given - steam - src.filmG - src.simmerG - src.reducedG + src.gravyG;
-  const finishedG = out?.finishedG ?? finishedMass(g, addMl) - steam;
-  row(
-    'sauce',
-    -freeG,
-    'left-over',
-    [
-      { label: 'free-share', value: freeG / Math.max(1, finishedG), unit: 'share', source: 'derived' },
-      { label: 'finished-dish', value: finishedG, unit: 'g' },
-    ],
-    {},
-    yours['sauce'] === undefined ? undefined : 0,
-  );
-  const kg = 1000;
-  if (!g.inBowl)
-    row(
-      'steam',
-      -steam,
-      'steam-lost',
-      [
-        { label: 'steam-heating', value: kg * run.lost.purge, unit: 'g', source: 'derived' },
-        { label: 'steam-leak', value: kg * (run.lost.leak + run.lost.relief), unit: 'g', source: 'from-memory' },
-        { label: 'steam-valve', value: kg * run.lost.quick, unit: 'g', source: 'derived' },
-        { label: 'steam-opening', value: kg * run.lost.open, unit: 'g', source: 'derived' },
-        ...(earlierSteamG > 0
-          ? [{ label: 'steam-first', value: earlierSteamG, unit: 'g' as const, source: 'derived' }]
-          : []),
-      ],
-      { spreadG: 12 },
-      yours['steam'] === undefined ? undefined : own,
-    );
-  if (src.simmerG > 0 && !g.inBowl)
-    row('simmer', -src.simmerG, 'simmer', [
+    addMl * src.mainWaterPerMl + given - lostG - src.filmG - src.simmerG - src.reducedG + src.gravyG;
+  const finishedG = out?.finishedG ?? finishedMass(g, addMl) - lostG;
+  const terms: Term[] = [
+    derived('free-share', freeG / Math.max(1, finishedG), 'share'),
+    { label: 'finished-dish', value: finishedG, unit: 'g' },
+  ];
+  const was = g.dish.overrides?.ledger?.['sauce'] === undefined ? undefined : 0;
+  return { item: 'sauce', grams: -freeG, rule: 'left-over', terms, was };
+}
+
+/** Spread of the steam from pot to pot, g [from memory]. */
+const steamSpreadG = 12;
+
+/** Steam that leaves the pot, by where it goes; an inner bowl loses none of its own. */
+function steamRow({ g, run, earlierSteamG }: LedgerInput, lostG: number, ownG: number): Draft[] {
+  if (g.inBowl) return [];
+  const gOf = (kg: number): number => 1000 * kg;
+  const terms: Term[] = [
+    derived('steam-heating', gOf(run.lost.purge), 'g'),
+    { label: 'steam-leak', value: gOf(run.lost.leak + run.lost.relief), unit: 'g', source: 'from-memory' },
+    derived('steam-valve', gOf(run.lost.quick), 'g'),
+    derived('steam-opening', gOf(run.lost.open), 'g'),
+    ...(earlierSteamG > 0 ? [derived('steam-first', earlierSteamG, 'g')] : []),
+  ];
+  const was = g.dish.overrides?.ledger?.['steam'] === undefined ? undefined : ownG;
+  return [{ item: 'steam', grams: -lostG, rule: 'steam-lost', terms, was, spreadG: steamSpreadG }];
+}
+
+/** Spread of what frying boils off, share of it [from memory]. */
+const reducedSpread = 0.3;
+
+/** What is boiled off with the lid open, before it and after it, and what a measured gravy corrects. */
+function boiledOffRows({ g, src }: LedgerInput): Draft[] {
+  const rows: Draft[] = [];
+  if (src.simmerG > 0 && !g.inBowl) {
+    const terms: Term[] = [
       { label: 'simmer-minutes', value: g.rule.simmerMin, unit: 'min' },
       { label: 'simmered-off', value: src.simmerG, unit: 'g', source: 'common-practice' },
-    ]);
-  if (src.reducedG > 0 && !g.inBowl)
-    row(
-      'reduced',
-      -src.reducedG,
-      'reduced',
-      [{ label: 'reduced-off', value: src.reducedG, unit: 'g', source: 'derived' }],
-      { spreadG: 0.3 * src.reducedG },
-    );
-  if (src.gravyG !== 0)
-    row('gravy', src.gravyG, 'measured', [{ label: 'gravy-difference', value: src.gravyG, unit: 'g' }]);
-  row('film', -src.filmG, 'film', [{ label: 'film', value: src.filmG, unit: 'g', source: 'derived' }]);
-  if (src.soakG > 0 && grain)
-    row('soak', src.soakG, 'soaked', [
-      { label: 'soak-minutes', value: grain.ingredient.prep?.soakMin ?? 0, unit: 'min' },
-      { label: 'dry-grain', value: grain.grams, unit: 'g', subject: grain.food.id },
-    ]);
-  if (src.clingG > 0 && grain && rec)
-    row('cling', src.clingG, 'rinsed', [
-      { label: 'dry-grain', value: grain.grams, unit: 'g', subject: grain.food.id },
-      { label: 'cling', value: rec.clingGPerG[0], unit: 'g/g', source: 'common-practice' },
-    ]);
-  for (const x of src.fromItems) {
-    const id = x.item.ingredient.id;
-    row(
-      `from:${id}`,
-      x.grams,
-      'juice',
-      [
-        { label: 'as-added', value: x.item.grams, unit: 'g', subject: id },
-        ...(x.item.food.free[0] > 0
-          ? [{ label: 'free-at-start', value: x.item.food.free[0], unit: 'share' as const, source: 'derived' }]
-          : []),
-        ...(x.item.food.released[0] !== 0
-          ? [
-              { label: 'released', value: x.item.food.released[0], unit: 'share' as const, source: 'derived' },
-              { label: `left-${x.item.state}`, value: x.left, unit: 'share' as const, source: 'derived' },
-            ]
-          : []),
-      ],
-      { ingredient: id, spreadG: x.spreadG },
-      x.overruledFrom,
-    );
+    ];
+    rows.push({ item: 'simmer', grams: -src.simmerG, rule: 'simmer', terms });
   }
-  row(
-    'added',
-    addMl * src.mainWaterPerMl,
-    'to-add',
-    [
-      { label: 'liquid-to-add', value: addMl, unit: 'ml', subject: g.main.food.id },
-      { label: 'water-share', value: g.main.food.water[0], unit: 'share', source: 'from-memory' },
-    ],
-    { ingredient: g.main.ingredient.id },
-  );
+  if (src.reducedG > 0 && !g.inBowl) {
+    const terms = [derived('reduced-off', src.reducedG, 'g')];
+    const spreadG = reducedSpread * src.reducedG;
+    rows.push({ item: 'reduced', grams: -src.reducedG, rule: 'reduced', terms, spreadG });
+  }
+  if (src.gravyG !== 0) {
+    const terms: Term[] = [{ label: 'gravy-difference', value: src.gravyG, unit: 'g' }];
+    rows.push({ item: 'gravy', grams: src.gravyG, rule: 'measured', terms });
+  }
   return rows;
+}
+
+/** Water that the grain brings: soaked in, and clinging after the rinse. */
+function heldRows({ g: { grain }, src }: LedgerInput): Draft[] {
+  const rows: Draft[] = [];
+  if (src.soakG > 0 && grain) {
+    const soakMin = grain.ingredient.prep?.soakMin ?? 0;
+    const terms: Term[] = [{ label: 'soak-minutes', value: soakMin, unit: 'min' }, dryGrain(grain)];
+    rows.push({ item: 'soak', grams: src.soakG, rule: 'soaked', terms });
+  }
+  const rec = grain?.food.grain;
+  if (src.clingG > 0 && grain && rec) {
+    const cling: Term = { label: 'cling', value: rec.clingGPerG[0], unit: 'g/g', source: 'common-practice' };
+    rows.push({ item: 'cling', grams: src.clingG, rule: 'rinsed', terms: [dryGrain(grain), cling] });
+  }
+  return rows;
+}
+
+/** What one ingredient gives to the liquid. */
+function juiceRow(from: Sources['fromItems'][number]): Draft {
+  const { item } = from;
+  const id = item.ingredient.id;
+  const [free, released] = [item.food.free[0], item.food.released[0]];
+  const terms: Term[] = [
+    { label: 'as-added', value: item.grams, unit: 'g', subject: id },
+    ...(free > 0 ? [derived('free-at-start', free, 'share')] : []),
+    ...(released !== 0
+      ? [derived('released', released, 'share'), derived(`left-${item.state}`, from.left, 'share')]
+      : []),
+  ];
+  return {
+    item: `from:${id}`,
+    grams: from.grams,
+    rule: 'juice',
+    terms,
+    was: from.overruledFrom,
+    ingredient: id,
+    spreadG: from.spreadG,
+  };
+}
+
+function addedRow({ g, src, addMl }: LedgerInput): Draft {
+  const terms: Term[] = [
+    { label: 'liquid-to-add', value: addMl, unit: 'ml', subject: g.main.food.id },
+    { label: 'water-share', value: g.main.food.water[0], unit: 'share', source: 'from-memory' },
+  ];
+  const grams = addMl * src.mainWaterPerMl;
+  return { item: 'added', grams, rule: 'to-add', terms, ingredient: g.main.ingredient.id };
 }
 
 /** The sum in plain figures, for programs and the command line; the interface writes its own from the same terms. */

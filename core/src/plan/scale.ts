@@ -20,7 +20,7 @@ export function scaleToPot(dish: Dish, kitchen: Kitchen): Scaled & { fits: boole
   const fits = (k: number): boolean => {
     const b = setBench(scaleBy(dish, k).dish, kitchen);
     const { cooked } = solveBoth(b, dish.texture ?? 'fluffy');
-    const geo = stackPlan(b.g, b.pot, cooked.addMl, b.src.clingG, b.outerMl);
+    const geo = stackPlan({ g: b.g, pot: b.pot, addMl: cooked.addMl, clingG: b.src.clingG, outerMl: b.outerMl });
     return geo.fillFraction <= geo.limitFraction && geo.bowlFraction <= 2 / 3;
   };
   let low = range.least;

@@ -1,17 +1,24 @@
-import { bowl, bowlCapacityLitres, bowlLitres } from '../grain/bowl';
-import { baseAreaCm2, type PotProfile } from '../pot/profile';
+import { bowlCapacityLitres, bowlLitres } from '../grain/bowl';
+import type { PotProfile } from '../pot/profile';
 import type { StackLayer } from './document';
 import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from './gather';
-import { isThick, layersOf, reasonsByPlace, type Laid } from './layers';
-import { placeOf, type Place } from './place';
+import { isThick } from './layers';
+import { placeOf } from './place';
+import { bulkOf, solidMl, stacked, type Stacked } from './stacked';
 
-/** Share of air between things that lie loose [common practice]. */
-const porosity = { grain: 0.4, pieces: 0.3, chopped: 0.45 };
-/** Clearance of a rack over what lies below, and height of a trivet under a bowl, mm [common practice]. */
-const rackGapMm = 8;
-const trivetMm = 15;
 /** Sheets between sauces are wet from both sides; without so much sauce to their weight they need liquid [common practice]. */
 const saucePerSheet = 0.8;
+
+/** What the stack is drawn from. */
+export interface StackInput {
+  g: Gathered;
+  pot: PotProfile;
+  addMl: number;
+  /** water that clings to rinsed grain, g */
+  clingG: number;
+  /** water under an inner bowl, mL */
+  outerMl?: number;
+}
 
 export interface Geometry {
   layers: StackLayer[];
@@ -54,160 +61,65 @@ export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl
   return ml;
 }
 
-/** The stack from the base up, to scale: solids with their voids, small grain settled between pieces, liquid from below. */
-export function stackPlan(g: Gathered, pot: PotProfile, addMl: number, clingG: number, outerMl = 0): Geometry {
-  const area = baseAreaCm2(pot);
-  const gramsOf = (i: Item): number => (i.main ? addMl * i.food.bulkGPerMl[0] : i.grams);
-  const solidMl = (i: Item): number => gramsOf(i) / i.food.densityGPerMl[0];
-  const inPot = g.items
-    .map((item) => ({ item, place: placeOf(g, item) }))
-    .filter(({ item }) => goesUnderLid(item))
-    .filter(({ item }) => item.food.kind !== 'seasoning' && item.food.kind !== 'fat');
-  const of = (p: Place): Item[] => inPot.filter((x) => x.place === p).map((x) => x.item);
+/** What stands in the pot for the stack: seasonings and fat take no room. */
+const takesRoom = (i: Item): boolean => goesUnderLid(i) && i.food.kind !== 'seasoning' && i.food.kind !== 'fat';
+
+/** The stack to scale, how full it makes the pot, and what it means for the base and for the grain. */
+export function stackPlan(x: StackInput): Geometry {
+  const { g, pot, addMl, clingG } = x;
+  const outerMl = x.outerMl ?? 0;
   const thinLiquidMl = thinAtBaseMl(g, addMl, clingG, outerMl);
-
-  let edgeMm = 0;
-  let spareVoid = 0;
-  let liquidLeft = thinLiquidMl;
-  // A note in an object: the type of a plain variable would not see that the closure changes it.
-  const level: { mm: number | null } = { mm: null };
-  const dry = { g: 0, of: 0 };
-  const layers: StackLayer[] = [];
-  const layer = (
-    item: Item,
-    kind: string,
-    ml: number,
-    edges: readonly [number, number],
-    note: string,
-    share = 1,
-  ): void => {
-    layers.push({
-      position: layers.length,
-      ingredient: item.ingredient.id,
-      note,
-      place: placeOf(g, item),
-      kind,
-      litres: ml / 1000,
-      fromMm: edges[0],
-      toMm: edges[1],
-      grams: gramsOf(item) * share,
-      waterG: gramsOf(item) * share * item.food.water[0],
-    });
-  };
-  const put = (laid: Laid, kind: string, bulkMl: number, voidMl: number): void => {
-    const heightMm = (bulkMl / area) * 10;
-    layer(laid.item, kind, bulkMl, [edgeMm, edgeMm + heightMm], laid.note, laid.share);
-    const wet = voidMl > 0 ? Math.min(1, liquidLeft / voidMl) : 1;
-    if (wet < 1) level.mm ??= edgeMm + heightMm * wet;
-    if (laid.item.food.grain) {
-      dry.g += (1 - wet) * laid.share;
-      dry.of += laid.share;
-    }
-    liquidLeft -= voidMl * wet;
-    edgeMm += heightMm;
-  };
-
-  for (const item of of('liquid'))
-    if (gramsOf(item) > 0) layer(item, 'liquid', solidMl(item), [0, 0], reasonsByPlace.liquid);
-  const laid = layersOf(g, pot);
-  const starch = laid.find((l) => l.item.food.grain)?.item;
-  const bulkOf = (i: Item): number =>
-    i.food.kind === 'pasta'
-      ? solidMl(i) / (1 - (i.food.porosity?.[0] ?? porosity.grain))
-      : i.grams / i.food.bulkGPerMl[0];
-  // Only small grain runs into the gaps between pieces; pasta lies on them.
-  const grainBulk = starch?.food.kind === 'grain' ? bulkOf(starch) : 0;
-  const base = of('base').filter((i) => !i.food.grain);
-  for (const l of laid) {
-    const { item, share } = l;
-    if (item.food.grain) {
-      const bulk = item.food.kind === 'pasta' ? bulkOf(item) : Math.max(grainBulk * 0.3, grainBulk - spareVoid);
-      const gaps = item.food.kind === 'pasta' ? (item.food.porosity?.[0] ?? porosity.grain) : porosity.grain;
-      put(l, 'grain', bulk * share, bulk * gaps * share);
-    } else if (isThick(item) || item.food.kind === 'liquid' || item.food.kind === 'dairy')
-      put(l, 'thick', solidMl(item) * share, 0);
-    else if (placeOf(g, item) === 'base') {
-      const bulk = (solidMl(item) / (1 - porosity.pieces)) * share;
-      spareVoid += bulk * porosity.pieces;
-      const settled = Math.min(grainBulk, spareVoid);
-      const voids = bulk * porosity.pieces - (base.length > 0 ? (settled * (1 - porosity.grain)) / base.length : 0);
-      put(l, item.food.kind, bulk, Math.max(0, voids));
-    } else {
-      const gap = item.food.kind === 'meat' ? porosity.pieces : porosity.chopped;
-      const bulk = (solidMl(item) / (1 - gap)) * share;
-      put(l, item.food.kind, bulk, bulk * gap);
-    }
-  }
-  const liquidLevelMm = level.mm ?? edgeMm + (Math.max(0, liquidLeft) / area) * 10;
-  for (const l of layers) if (l.kind === 'liquid') l.toMm = liquidLevelMm;
-  const fillLitres = (Math.max(liquidLevelMm, edgeMm) / 10) * (area / 1000);
-  const aboveMm = Math.max(liquidLevelMm, edgeMm);
-  for (const item of of('rack'))
-    layer(
-      item,
-      item.food.kind === 'meat' ? 'meat' : item.food.kind,
-      solidMl(item),
-      [aboveMm + rackGapMm, aboveMm + rackGapMm + item.thicknessMm],
-      reasonsByPlace.rack,
-    );
-  bowlLayers(
-    g,
-    of('inner-bowl').filter((i) => gramsOf(i) > 0),
-    aboveMm,
-    layer,
-    (i) => (i.food.grain ? bulkOf(i) : solidMl(i)),
-  );
+  const s = stacked({ g, pot, addMl, thinLiquidMl, items: g.items.filter(takesRoom) });
+  const grainItem = s.starch;
   const swollen =
     g.inBowl && g.grain ? Math.max(bowlLitres(g.grain.grams, addMl), (swelling * bulkOf(g.grain)) / 1000) : 0;
-
-  const sauceG = laid.filter((l) => isThick(l.item)).reduce((s, l) => s + l.item.grams * l.share, 0);
-  const saucedSheets = g.dish.family === 'layered-pasta' && starch && sauceG >= saucePerSheet * starch.grams;
-  const tomatoes = base.filter((i) => hasFlag(i, 'tomato'));
   const foams =
-    (starch !== undefined && sharesWater(g, starch)) ||
+    (grainItem !== undefined && sharesWater(g, grainItem)) ||
     g.items.some((i) => hasFlag(i, 'foams') && (i.joins === 'stack' || i.joins === 'fry'));
-  const first = laid[0]?.item;
-  const starchMl = starch ? solidMl(starch) : 0;
-  const allMl = Math.max(1, inPot.reduce((s, x) => s + (x.place === 'inner-bowl' ? 0 : solidMl(x.item)), 0) + outerMl);
   return {
-    layers,
-    fillLitres,
-    fillFraction: fillLitres / pot.litres,
+    layers: s.layers,
+    fillLitres: s.fillLitres,
+    fillFraction: s.fillLitres / pot.litres,
     limitFraction: fillLimits.most,
     foamFraction: foams ? fillLimits.foam : null,
-    shares: {
-      starch: starchMl / allMl,
-      liquid: Math.min(1, thinLiquidMl / allMl),
-      other: Math.max(0, 1 - (starchMl + thinLiquidMl) / allMl),
-    },
-    liquidLevelMm,
+    shares: volumeShares(x, s, thinLiquidMl),
+    liquidLevelMm: s.liquidLevelMm,
     thinLiquidMl,
-    dryGrainShare: starch && !saucedSheets && dry.of > 0 ? dry.g / dry.of : 0,
-    barrier:
-      starch !== undefined && first !== starch && starch.joins !== 'fry' && base.some((i) => i.food.kind === 'meat'),
-    grainOnBase: starch !== undefined && (first === starch || base.length === 0 || starch.joins === 'fry'),
-    tomatoAtBase: {
-      thick: tomatoes.some((i) => hasFlag(i, 'thick')),
-      diced: tomatoes.some((i) => hasFlag(i, 'diced')),
-    },
+    dryGrainShare: grainItem && !saucedSheets(g, s) ? s.dryGrainShare : 0,
+    ...atBase(s),
     bowlFraction: swollen / bowlCapacityLitres,
   };
 }
 
-/** What stands in the inner bowl on its trivet, or on what cooks below it. */
-function bowlLayers(
-  g: Gathered,
-  items: readonly Item[],
-  belowMm: number,
-  layer: (item: Item, kind: string, ml: number, edges: readonly [number, number], note: string) => void,
-  bulkMl: (i: Item) => number,
-): void {
-  let aboveMm = Math.max(trivetMm, belowMm + 5);
-  const bowlAreaCm2 = (Math.PI / 4) * (bowl.diameterM * 100) ** 2;
-  for (const item of items) {
-    const bulk = bulkMl(item);
-    const heightMm = (bulk / bowlAreaCm2) * 10;
-    layer(item, item.main ? 'liquid' : 'grain', bulk, [aboveMm, aboveMm + heightMm], reasonsByPlace['inner-bowl']);
-    if (!item.main) aboveMm += heightMm;
-  }
+/** Shares of starch, of thin liquid and of the rest in what shares the pot, by volume. */
+function volumeShares({ g, addMl, outerMl = 0 }: StackInput, s: Stacked, thinLiquidMl: number): Geometry['shares'] {
+  const shared = g.items.filter((i) => takesRoom(i) && placeOf(g, i) !== 'inner-bowl');
+  const allMl = Math.max(1, shared.reduce((sum, i) => sum + solidMl(i, addMl), 0) + outerMl);
+  const starchMl = s.starch ? solidMl(s.starch, addMl) : 0;
+  return {
+    starch: starchMl / allMl,
+    liquid: Math.min(1, thinLiquidMl / allMl),
+    other: Math.max(0, 1 - (starchMl + thinLiquidMl) / allMl),
+  };
+}
+
+/** Sheets that lie between sauces are wetted by them. */
+function saucedSheets(g: Gathered, s: Stacked): boolean {
+  const sauceG = s.laid.filter((l) => isThick(l.item)).reduce((sum, l) => sum + l.item.grams * l.share, 0);
+  return g.dish.family === 'layered-pasta' && s.starch !== undefined && sauceG >= saucePerSheet * s.starch.grams;
+}
+
+/** What lies on the hot plate: whether pieces keep the starch from it, and which tomatoes touch it. */
+function atBase({ starch, laid, base }: Stacked): Pick<Geometry, 'barrier' | 'grainOnBase' | 'tomatoAtBase'> {
+  const first = laid[0]?.item;
+  const tomatoes = base.filter((i) => hasFlag(i, 'tomato'));
+  const fried = starch?.joins === 'fry';
+  return {
+    barrier: starch !== undefined && first !== starch && !fried && base.some((i) => i.food.kind === 'meat'),
+    grainOnBase: starch !== undefined && (first === starch || base.length === 0 || fried),
+    tomatoAtBase: {
+      thick: tomatoes.some((i) => hasFlag(i, 'thick')),
+      diced: tomatoes.some((i) => hasFlag(i, 'diced')),
+    },
+  };
 }

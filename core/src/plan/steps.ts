@@ -59,193 +59,154 @@ function layersInTurn(stack: readonly StackLayer[], inPot: readonly string[]): L
   return out;
 }
 
+type More = Partial<Pick<Step, 'text' | 'params' | 'ingredients' | 'expects' | 'caution'>>;
+
+const stepOf =
+  (kind: Step['kind']) =>
+  (stage: Step['stage'], id: Step['id'], minutes: number, more: More = {}): Step => ({
+    id,
+    stage,
+    kind,
+    minutes,
+    text: id,
+    params: {},
+    ingredients: [],
+    ...more,
+  });
+/** A step for the hands, and one in which the pot works alone; its words are those of its id unless it says other ones. */
+const act = stepOf('do');
+const wait = stepOf('wait');
+
 /** The whole cook as steps in working order. Minutes are the plan's; the Stove re-times them from what really happens. */
-export function buildSteps(x: StepInput): Step[] {
-  const out: Step[] = [];
-  const add = (s: Omit<Step, 'params' | 'ingredients'> & Partial<Pick<Step, 'params' | 'ingredients'>>): void => {
-    out.push({ params: {}, ingredients: [], ...s });
-  };
-  for (const t of x.tasks)
-    add({
-      id: t.ingredient ? `prep-${t.code}-${t.ingredient}` : `prep-${t.code}`,
-      stage: 'prep',
-      kind: t.handsOn ? 'do' : 'wait',
-      minutes: t.minutes,
+export const buildSteps = (x: StepInput): Step[] => [
+  ...prepSteps(x.tasks),
+  ...frySteps(x),
+  ...firstStageSteps(x),
+  ...stackSteps(x),
+  ...pressureSteps(x),
+  ...releaseSteps(x),
+  ...finishSteps(x.finish),
+];
+
+const prepSteps = (tasks: readonly Task[]): Step[] =>
+  tasks.map((t) =>
+    (t.handsOn ? act : wait)('prep', t.ingredient ? `prep-${t.code}-${t.ingredient}` : `prep-${t.code}`, t.minutes, {
       text: `prep-${t.code}`,
       ingredients: t.ingredient ? [t.ingredient] : [],
       ...(t.code === 'dice' ? { caution: 'raw-meat' } : {}),
-    });
-  for (const f of x.fry)
-    add({
-      id: `fry-${f.ingredient}`,
-      stage: 'fry',
-      kind: 'do',
-      minutes: f.minutes,
+    }),
+  );
+
+/** Each thing that is fried, then the liquid that loosens what stuck. */
+function frySteps(x: StepInput): Step[] {
+  const fried = x.fry.map((f) =>
+    act('fry', `fry-${f.ingredient}`, f.minutes, {
       text: f.takeOut ? 'fry-take-out' : 'fry',
       params: { until: f.until, batches: f.batches ?? 1 },
       ingredients: [f.ingredient],
       ...(f.order === 1 ? { caution: 'hot-fat' } : {}),
-    });
-  if (x.fry.length > 0)
-    add({
-      id: 'deglaze',
-      stage: 'fry',
-      kind: 'do',
-      minutes: deglazeMin,
-      text: 'deglaze',
-      params: { ml: x.addMl, food: x.liquidFood },
-    });
-  if (x.first) {
-    const f = x.first;
-    const stage = 'first' as const;
-    const params = { ml: Math.max(0, Math.round(f.liquidMl / 5) * 5), food: x.liquidFood };
-    add({
-      id: 'first-fill',
-      stage,
-      kind: 'do',
-      minutes: stackMin,
-      text: 'first-fill',
-      params,
-      ingredients: f.ingredients,
-      caution: 'lid',
-    });
-    add({
-      id: 'first-heat',
-      stage,
-      kind: 'wait',
-      minutes: f.pinUpMin,
-      text: 'first-heat',
-      expects: 'pin-up',
-      caution: 'no-pin',
-    });
-    const toFull = f.minutesToPressure - f.pinUpMin;
-    if (x.whistles === null) add({ id: 'first-full', stage, kind: 'wait', minutes: toFull, text: 'first-full' });
-    add({
-      id: 'first-hold',
-      stage,
-      kind: 'wait',
-      minutes: x.whistles === null ? f.holdMin : toFull + f.holdMin,
-      text: 'first-hold',
-      params: { hold: f.holdMin },
-      caution: 'hands-off',
-    });
-    add({
-      id: 'first-vent',
-      stage,
-      kind: 'do',
-      minutes: f.ventMin,
-      text: 'first-vent',
-      expects: 'pin-down',
-      caution: 'steam',
-    });
-    add({
-      id: 'first-open',
-      stage,
-      kind: 'do',
-      minutes: f.betweenMin - stackMin,
-      text: 'first-open',
-      caution: 'never-force',
-    });
-  }
-  add({
-    id: 'stack',
-    stage: 'stack',
-    kind: 'do',
-    minutes: stackMin,
-    text: x.outerMl > 0 ? 'stack-bowl' : x.first ? 'stack-second' : x.fry.length > 0 ? 'stack' : 'stack-cold',
-    params: {
-      ml: x.first ? Math.max(0, x.addMl - Math.round(x.first.liquidMl / 5) * 5) : x.addMl,
-      food: x.liquidFood,
-      outer: x.outerMl,
-    },
-    ingredients: [...new Set(x.stack.map((l) => l.ingredient))],
-  });
-  layersInTurn(x.stack, x.first?.ingredients ?? []).forEach(({ ingredients, grams }, i, all) =>
-    add({
-      id: `stack-layer-${i + 1}`,
-      stage: 'stack',
-      kind: 'do',
-      minutes: layerMin.first + layerMin.more * (ingredients.length - 1),
-      text: 'stack-layer',
-      params: { nth: i + 1, of: all.length, grams: grams.join(' ') },
-      ingredients,
     }),
   );
-  add({
-    id: 'lock',
-    stage: 'stack',
-    kind: 'do',
-    minutes: lockMin,
-    text: 'lock',
-    params: { hold: x.holdMin, pressure: x.pressure },
-    caution: 'lid',
-  });
-  add({
-    id: 'heat-up',
-    stage: 'heat-up',
-    kind: 'wait',
-    minutes: x.pinUpMin,
-    text: 'heat-up',
-    expects: 'pin-up',
-    caution: 'no-pin',
-  });
+  if (fried.length === 0) return [];
+  return [...fried, act('fry', 'deglaze', deglazeMin, { params: { ml: x.addMl, food: x.liquidFood } })];
+}
+
+/** Liquid of a first stage as it is poured, mL: to 5. */
+const firstMl = (first: NonNullable<StepInput['first']>): number => Math.max(0, Math.round(first.liquidMl / 5) * 5);
+
+/** What is slow cooks first and alone: filled, heated, held, let off and opened. */
+function firstStageSteps(x: StepInput): Step[] {
+  const f = x.first;
+  if (!f) return [];
+  const toFullMin = f.minutesToPressure - f.pinUpMin;
   // Whistles are counted from the pin on: the way to the first of them is part of that step.
   const counted = x.whistles !== null;
-  if (!counted)
-    add({
-      id: 'to-full',
-      stage: 'heat-up',
-      kind: 'wait',
-      minutes: x.toFullMin,
-      text: 'to-full',
-      params: { kpa: x.gaugeKpa },
-    });
-  add({
-    id: 'hold',
-    stage: 'hold',
-    kind: 'wait',
-    minutes: counted ? x.toFullMin + x.holdMin : x.holdMin,
-    text: counted ? 'hold-whistles' : 'hold',
-    params: { hold: x.holdMin, whistles: x.whistles ?? 0 },
+  const fill = { params: { ml: firstMl(f), food: x.liquidFood }, ingredients: f.ingredients, caution: 'lid' } as const;
+  return [
+    act('first', 'first-fill', stackMin, fill),
+    wait('first', 'first-heat', f.pinUpMin, { expects: 'pin-up', caution: 'no-pin' }),
+    ...(counted ? [] : [wait('first', 'first-full', toFullMin)]),
+    wait('first', 'first-hold', counted ? toFullMin + f.holdMin : f.holdMin, {
+      params: { hold: f.holdMin },
+      caution: 'hands-off',
+    }),
+    act('first', 'first-vent', f.ventMin, { expects: 'pin-down', caution: 'steam' }),
+    act('first', 'first-open', f.betweenMin - stackMin, { caution: 'never-force' }),
+  ];
+}
+
+/** What goes in before the lid, layer by layer where the order shows on the plate, and the lid itself. */
+function stackSteps(x: StepInput): Step[] {
+  const layers = layersInTurn(x.stack, x.first?.ingredients ?? []);
+  return [
+    act('stack', 'stack', stackMin, {
+      text: x.outerMl > 0 ? 'stack-bowl' : x.first ? 'stack-second' : x.fry.length > 0 ? 'stack' : 'stack-cold',
+      params: {
+        ml: x.first ? Math.max(0, x.addMl - firstMl(x.first)) : x.addMl,
+        food: x.liquidFood,
+        outer: x.outerMl,
+      },
+      ingredients: [...new Set(x.stack.map((l) => l.ingredient))],
+    }),
+    ...layers.map(({ ingredients, grams }, i) =>
+      act('stack', `stack-layer-${i + 1}`, layerMin.first + layerMin.more * (ingredients.length - 1), {
+        text: 'stack-layer',
+        params: { nth: i + 1, of: layers.length, grams: grams.join(' ') },
+        ingredients,
+      }),
+    ),
+    act('stack', 'lock', lockMin, { params: { hold: x.holdMin, pressure: x.pressure }, caution: 'lid' }),
+  ];
+}
+
+/** From the locked lid to the end of the hold. Counted whistles take the way from the pin to full pressure with them. */
+function pressureSteps(x: StepInput): Step[] {
+  const counted = x.whistles !== null;
+  return [
+    wait('heat-up', 'heat-up', x.pinUpMin, { expects: 'pin-up', caution: 'no-pin' }),
+    ...(counted ? [] : [wait('heat-up', 'to-full', x.toFullMin, { params: { kpa: x.gaugeKpa } })]),
+    wait('hold', 'hold', counted ? x.toFullMin + x.holdMin : x.holdMin, {
+      text: counted ? 'hold-whistles' : 'hold',
+      params: { hold: x.holdMin, whistles: x.whistles ?? 0 },
+      caution: 'hands-off',
+    }),
+  ];
+}
+
+/** Natural minutes, then the valve where the pin is still up. */
+function releaseSteps(x: StepInput): Step[] {
+  const natural = wait('natural', 'natural', x.naturalMin, {
+    text: x.release === 'natural' ? 'natural-full' : 'natural',
+    params: { minutes: x.naturalMin },
+    ...(x.release === 'natural' ? { expects: 'pin-down' } : {}),
     caution: 'hands-off',
   });
-  if (x.release !== 'quick')
-    add({
-      id: 'natural',
-      stage: 'natural',
-      kind: 'wait',
-      minutes: x.naturalMin,
-      text: x.release === 'natural' ? 'natural-full' : 'natural',
-      params: { minutes: x.naturalMin },
-      ...(x.release === 'natural' ? { expects: 'pin-down' as const } : {}),
-      caution: 'hands-off',
-    });
-  if (x.valve)
-    add({
-      id: 'vent',
-      stage: 'vent',
-      kind: 'do',
-      minutes: x.ventMin,
-      text: 'vent',
-      expects: 'pin-down',
-      caution: 'steam',
-    });
-  for (const f of x.finish)
-    add({
-      id: out.some((s) => s.id === `finish-${f.code}`) ? `finish-${f.code}-${f.order}` : `finish-${f.code}`,
-      stage: 'finish',
-      kind: f.code === 'rest' ? 'wait' : 'do',
-      minutes: f.minutes ?? 1,
-      text: `finish-${f.code}`,
-      ingredients: f.ingredients,
-      params: finishParams(f),
-      ...(f.code === 'open'
-        ? { caution: 'never-force' }
-        : f.code === 'check' || f.minimumC !== undefined
-          ? { caution: 'thermometer' }
-          : {}),
-    });
-  return out;
+  const vent = act('vent', 'vent', x.ventMin, { expects: 'pin-down', caution: 'steam' });
+  return [...(x.release === 'quick' ? [] : [natural]), ...(x.valve ? [vent] : [])];
+}
+
+/** The steps of the finish; a kind that comes twice carries its order. */
+function finishSteps(finish: readonly FinishStep[]): Step[] {
+  const seen = new Set<FinishStep['code']>();
+  return finish.map((f) => {
+    const again = seen.has(f.code);
+    seen.add(f.code);
+    return (f.code === 'rest' ? wait : act)(
+      'finish',
+      again ? `finish-${f.code}-${f.order}` : `finish-${f.code}`,
+      f.minutes ?? 1,
+      {
+        text: `finish-${f.code}`,
+        ingredients: f.ingredients,
+        params: finishParams(f),
+        ...(f.code === 'open'
+          ? { caution: 'never-force' }
+          : f.code === 'check' || f.minimumC !== undefined
+            ? { caution: 'thermometer' }
+            : {}),
+      },
+    );
+  });
 }
 
 /** What a step of the finish says of its mixture, its heat and its minimum. */
@@ -257,10 +218,7 @@ const finishParams = (f: FinishStep): Step['params'] => ({
 });
 
 /** Stages of the evening from the steps, minute 0 at the first touch of the board. */
-export function timelineOf(
-  steps: readonly Step[],
-  peaks: Partial<Record<TimelineStage['stage'], number>>,
-): TimelineStage[] {
+export function timelineOf(steps: readonly Step[], peaks: Record<TimelineStage['stage'], number>): TimelineStage[] {
   const out: TimelineStage[] = [];
   let at = 0;
   for (const s of steps) {
@@ -272,7 +230,7 @@ export function timelineOf(
         startMin: at,
         endMin: at + s.minutes,
         handsOn: s.kind === 'do',
-        peakC: peaks[s.stage] ?? 21,
+        peakC: peaks[s.stage],
       });
     if (s.kind === 'do' && out.length > 0) out[out.length - 1]!.handsOn = true;
     at += s.minutes;

@@ -1,0 +1,30 @@
+import type { FinishCode } from './step-id';
+
+/** What each step of the finish says in the plan document; the screens have their own words in their own language. */
+export const finishTexts: Record<FinishCode, string> = {
+  open: 'Pin down: open the lid away from you, vent clear of cupboards.',
+  check: 'Check the thickest piece with a thermometer, away from bone.',
+  'top-up': 'Stir in the rest of the liquid, boiling hot: it did not fit under the lid.',
+  'simmer-pasta': 'Bring to a simmer, put the pasta in and cook it open.',
+  seafood: 'Lay the seafood in and heat gently: opaque through.',
+  'seafood-cooked': 'Warm the cooked seafood through.',
+  'egg-raw': 'Stir the egg in over low heat until it sets.',
+  reheat: 'Stir in what was cooked before and heat it through.',
+  'stir-in': 'Stir in on the residual heat.',
+  florets: 'Put the florets in, lid on, over low heat.',
+  dairy: 'Off the boil: stir in.',
+  back: 'Put back what was fried and taken out.',
+  cheese: 'Cheese over it, lid shut, heat off: it melts.',
+  warm: 'Lid on, keep warm.',
+  'check-finish': 'Check what went in last with a thermometer.',
+  herbs: 'Scatter over at the end.',
+  simmer: 'Simmer open, stirring, until the sauce binds.',
+  slurry: 'Stir in the starch with cold water and let it boil up.',
+  topping: 'Put the topping on and brown it under strong heat.',
+  scatter: 'Scatter the crisp things over.',
+  stand: 'Let it stand: the pasta drinks on.',
+  serve: 'Serve.',
+  rest: 'Leave the lid off and wait before the fork: hot grains break.',
+  'wide-dish': 'Move the grain out into a wide dish: a large batch goes on softening in its own heat.',
+  fork: 'Loosen with a fork and serve.',
+};

@@ -1,0 +1,92 @@
+import type { FinishStep } from './document';
+import { hotC } from './finish-minutes';
+import { finishTexts } from './finish-texts';
+import type { Gathered, Item } from './gather';
+import { minimumC } from './meat';
+import { heatedTo, minutesTo, stands, stirIn, waitedC, type FinishHeat, type Mixture } from './mixing';
+import type { FinishCode } from './step-id';
+
+/** Keep-warm that takes longer than this is done on low sauté instead, stirring, min [common practice]. */
+export const mostWarmMin = 15;
+
+/**
+ * Writes the steps after the lid in their order, with the mixture's temperature after each, degC. What waited for the
+ * finish is taken once.
+ */
+export class FinishWriter {
+  readonly steps: FinishStep[] = [];
+  /** what was cooked from raw here and the minimum it must reach, degC */
+  readonly mustReach: { item: Item; minimumC: number }[] = [];
+  private readonly waiting: Item[];
+
+  constructor(
+    g: Gathered,
+    private mix: Mixture,
+  ) {
+    this.waiting = g.items.filter((i) => i.joins === 'finish' || i.joins === 'topping');
+  }
+
+  /** What still waits and fits; it waits no longer. */
+  take(fits: (i: Item) => boolean): Item[] {
+    const hit = this.waiting.filter(fits);
+    for (const item of hit) this.waiting.splice(this.waiting.indexOf(item), 1);
+    return hit;
+  }
+
+  add(code: FinishCode, minutes: number, items: readonly Item[] = [], more: Partial<FinishStep> = {}): void {
+    this.steps.push({
+      order: this.steps.length + 1,
+      code,
+      text: finishTexts[code],
+      minutes: Math.round(minutes * 2) / 2,
+      ingredients: items.flatMap((i) => i.rows),
+      tempC: Math.round(this.mix.state.tempC),
+      ...more,
+    });
+  }
+
+  stand(minutes: number): void {
+    this.mix = stands(this.mix, minutes);
+  }
+
+  stirIn(items: readonly Item[]): void {
+    this.pour(items.map((item) => ({ item, grams: item.grams, tempC: item.panOnly ? waitedC : item.startC })));
+  }
+
+  pour(parts: Parameters<typeof stirIn>[1]): void {
+    this.mix = stirIn(this.mix, parts);
+  }
+
+  /** Minutes of low sauté that bring the mixture to `toC`; it is there afterwards. */
+  heatTo(toC: number): number {
+    const minutes = minutesTo(this.mix, toC, 'saute') ?? mostWarmMin;
+    this.mix = heatedTo(this.mix, toC);
+    return minutes;
+  }
+
+  /** A dish that went cold is warmed again: under the lid on keep-warm while that is short, else on low sauté. */
+  warmAgain(): void {
+    if (this.mix.state.tempC >= hotC) return;
+    const toC = hotC + 2;
+    const warmMin = minutesTo(this.mix, toC, 'keep-warm');
+    const heat: FinishHeat = warmMin !== null && warmMin <= mostWarmMin ? 'keep-warm' : 'saute';
+    const minutes = heat === 'keep-warm' ? warmMin! : (minutesTo(this.mix, toC, 'saute') ?? mostWarmMin);
+    this.mix = heatedTo(this.mix, toC);
+    this.add('warm', Math.max(1, minutes), [], { heat, lidOn: heat === 'keep-warm' });
+  }
+
+  /** Things that are cooked or heated through: the mixture is brought to `aimC`, then they get their own minutes. */
+  cookIn(code: FinishCode, items: readonly Item[], aimC: number, ownMin: number): void {
+    this.stirIn(items);
+    const coldC = this.mix.state.tempC;
+    const upMin = this.heatTo(aimC);
+    const meats = items.filter((i) => i.food.meat);
+    const minimum = Math.max(0, ...meats.map((i) => minimumC(i)));
+    this.add(code, upMin + ownMin, items, {
+      tempC: Math.round(coldC),
+      ...(upMin > 0.25 ? { heat: 'saute' } : {}),
+      ...(minimum > 0 ? { minimumC: minimum } : {}),
+    });
+    this.mustReach.push(...meats.map((item) => ({ item, minimumC: minimumC(item) })));
+  }
+}
