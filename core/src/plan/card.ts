@@ -1,7 +1,7 @@
 import type { Dish } from '../dish/schema';
 import { findFood, measurable } from '../food/find';
 import { toGrams } from '../quantity/convert';
-import type { Plan } from './document';
+import type { FinishStep, Plan } from './document';
 
 /*
  * A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time.
@@ -49,56 +49,87 @@ export function card(dish: Dish, p: Plan): string {
   return [head, '', ...cardSections(dish, p).flatMap((s) => [s.heading, ...s.lines.map((l) => `  ${l}`)])].join('\n');
 }
 
-/** The parts of the card, in the order of the work. */
+/** The parts of the card, in the order of the work; a part without lines is left out. */
 export function cardSections(dish: Dish, p: Plan): CardSection[] {
-  const name = (id: string): string => dish.ingredients.find((i) => i.id === id)?.food.replaceAll('-', ' ') ?? id;
-  const names = (ids: readonly string[]): string => [...new Set(ids.map(name))].join(', ');
-  const out: CardSection[] = [];
-  const begin = (heading: CardSection['heading']): void => void out.push({ heading, lines: [] });
-  const say = (line: string): void => void out.at(-1)!.lines.push(line);
-  begin('Take');
-  // Of what is poured the plan decides how much; with what goes in after opening.
+  const c: Card = { dish, p, ...namesOf(dish), poured: pouredOf(p) };
+  const sections: CardSection[] = [
+    { heading: 'Take', lines: takeLines(c) },
+    { heading: 'Fry', lines: fryLines(c) },
+    { heading: 'First stage', lines: firstStageLines(c) },
+    { heading: 'Layers, from below', lines: layerLines(c) },
+    { heading: 'Lid', lines: [lidLine(p)] },
+    { heading: 'Finish', lines: p.finish.map((f) => finishLine(c, f)) },
+    { heading: 'Expect', lines: expectLines(c) },
+    { heading: 'Mind', lines: mindLines(c) },
+  ];
+  return sections.filter((s) => s.lines.length > 0);
+}
+
+/** What every part of the card is written from. */
+interface Card {
+  dish: Dish;
+  p: Plan;
+  name: (id: string) => string;
+  names: (ids: readonly string[]) => string;
+  /** mL of each ingredient whose amount the plan decides, with what goes in after opening */
+  poured: ReadonlyMap<string, number>;
+}
+
+const foodWords = (id: string): string => id.replaceAll('-', ' ');
+
+function namesOf(dish: Dish): Pick<Card, 'name' | 'names'> {
+  const name = (id: string): string => foodWords(dish.ingredients.find((i) => i.id === id)?.food ?? id);
+  return { name, names: (ids) => [...new Set(ids.map(name))].join(', ') };
+}
+
+function pouredOf(p: Plan): Card['poured'] {
   const share = (ml: number): number => ml / Math.max(1, p.liquid.addMl);
-  const poured = new Map(p.liquid.parts.map((x) => [x.ingredient, x.ml + share(x.ml) * p.topUpMl]));
-  if (!dish.ingredients.some((i) => poured.has(i.id)))
-    say(`${millilitres(p.liquid.addMl + p.topUpMl)}  ${p.liquid.food}`);
-  for (const i of dish.ingredients) {
+  return new Map(p.liquid.parts.map((x) => [x.ingredient, x.ml + share(x.ml) * p.topUpMl]));
+}
+
+function takeLines({ dish, p, poured }: Card): string[] {
+  const lines = dish.ingredients.map((i) => {
     const ml = poured.get(i.id);
-    if (ml !== undefined) {
-      say(`${millilitres(ml)}  ${i.food.replaceAll('-', ' ')}`);
-      continue;
-    }
+    if (ml !== undefined) return `${millilitres(ml)}  ${foodWords(i.food)}`;
     const g = toGrams(i.amount, measurable(findFood(i.food), i.prep?.pieceG));
-    say(`${grams(g).padStart(7)}  ${i.food.replaceAll('-', ' ')}${prepWords(i.prep)}`);
-  }
-  if (p.fry.length > 0) {
-    begin('Fry');
-    for (const f of p.fry)
-      say(
-        `${name(f.ingredient)}: ${min(f.minutes)}${(f.batches ?? 1) > 1 ? ` in ${f.batches} batches` : ''}, ${untilWords[f.until] ?? f.until}${f.takeOut ? '; take out' : ''}`,
-      );
-    if (p.deglaze) say(`loosen with ${p.deglaze.ml} mL of the liquid, scrape the base clean`);
-  }
-  const { firstStage: first } = p;
-  if (first) {
-    begin('First stage');
-    say(
-      `${names(first.ingredients)} with ${first.liquidMl} mL: ${holdWords(first.holdMin, first.whistles)}, quick release; then the rest`,
-    );
-  }
-  begin('Layers, from below');
+    return `${grams(g).padStart(7)}  ${foodWords(i.food)}${prepWords(i.prep)}`;
+  });
+  const written = dish.ingredients.some((i) => poured.has(i.id));
+  return written ? lines : [`${millilitres(p.liquid.addMl + p.topUpMl)}  ${p.liquid.food}`, ...lines];
+}
+
+function fryLines({ p, name }: Card): string[] {
+  if (p.fry.length === 0) return [];
+  const lines = p.fry.map((f) => {
+    const batches = (f.batches ?? 1) > 1 ? ` in ${f.batches} batches` : '';
+    const out = f.takeOut ? '; take out' : '';
+    return `${name(f.ingredient)}: ${min(f.minutes)}${batches}, ${untilWords[f.until] ?? f.until}${out}`;
+  });
+  return p.deglaze ? [...lines, `loosen with ${p.deglaze.ml} mL of the liquid, scrape the base clean`] : lines;
+}
+
+function firstStageLines({ p: { firstStage: first }, names }: Card): string[] {
+  if (!first) return [];
+  const hold = holdWords(first.holdMin, first.whistles);
+  return [`${names(first.ingredients)} with ${first.liquidMl} mL: ${hold}, quick release; then the rest`];
+}
+
+function layerLines({ p, name, poured }: Card): string[] {
   // Wine that was boiled down is in the pan already.
   const inPan = new Set(p.fry.map((f) => f.ingredient));
   const parts = p.liquid.parts.length > 1 ? ` (${p.liquid.parts.map((x) => `${x.ml} mL ${x.food}`).join(', ')})` : '';
-  say(`${p.liquid.addMl} mL ${p.liquid.food}${first || p.deglaze ? ' in all' : ''}${parts}`);
-  if (p.outerLiquidMl) say(`${p.outerLiquidMl} mL water under the bowl`);
-  for (const l of p.stack)
-    if (l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)))
-      say(`${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`);
-  if (p.salt.addG >= 0.5) say(`salt ${grams(p.salt.addG)} in all, three quarters now`);
-  if (p.salt.tableG >= 0.5) say(`salt ${grams(p.salt.tableG)} at the table`);
-  begin('Lid');
-  const { program } = p;
+  const inAll = p.firstStage || p.deglaze ? ' in all' : '';
+  const laid = p.stack.filter((l) => l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)));
+  return [
+    `${p.liquid.addMl} mL ${p.liquid.food}${inAll}${parts}`,
+    ...(p.outerLiquidMl ? [`${p.outerLiquidMl} mL water under the bowl`] : []),
+    ...laid.map((l) => `${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`),
+    ...(p.salt.addG >= 0.5 ? [`salt ${grams(p.salt.addG)} in all, three quarters now`] : []),
+    ...(p.salt.tableG >= 0.5 ? [`salt ${grams(p.salt.tableG)} at the table`] : []),
+  ];
+}
+
+function lidLine({ program }: Plan): string {
   const natural = program.release.naturalMin ?? 0;
   const pinFalls =
     natural > program.naturalFullMin ? ` (the pin falls after ${min(program.naturalFullMin)}, lid stays shut)` : '';
@@ -107,49 +138,56 @@ export function cardSections(dish: Dish, p: Plan): CardSection[] {
     natural: `natural release, about ${min(program.naturalFullMin)}`,
     timed: `${natural} min natural${pinFalls}, then open`,
   }[program.release.kind];
-  say(
-    `${program.pressure} ${Math.round(program.gaugeKpa)} kPa: pin up in ${min(program.pinUpMin)}; ${holdWords(program.holdMin, program.whistles)}; ${release}`,
-  );
-  begin('Finish');
-  for (const f of p.finish) {
-    const notes = [
-      f.ml ? `${f.ml} mL` : '',
-      f.ingredients.length > 0 ? names(f.ingredients) : '',
-      f.tempC !== undefined && f.ingredients.length > 0 ? `${f.tempC} °C then` : '',
-      f.heat ? heatWords[f.heat] : '',
-      f.minimumC ? `to ${f.minimumC} °C` : '',
-    ].filter(Boolean);
-    say(`${f.code.replaceAll('-', ' ')} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`);
+  const pressure = `${program.pressure} ${Math.round(program.gaugeKpa)} kPa`;
+  return `${pressure}: pin up in ${min(program.pinUpMin)}; ${holdWords(program.holdMin, program.whistles)}; ${release}`;
+}
+
+function finishLine({ names }: Card, f: FinishStep): string {
+  const notes = [
+    f.ml ? `${f.ml} mL` : '',
+    f.ingredients.length > 0 ? names(f.ingredients) : '',
+    f.tempC !== undefined && f.ingredients.length > 0 ? `${f.tempC} °C then` : '',
+    f.heat ? heatWords[f.heat] : '',
+    f.minimumC ? `to ${f.minimumC} °C` : '',
+  ].filter(Boolean);
+  return `${foodWords(f.code)} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;
+}
+
+function expectLines({ p, name }: Card): string[] {
+  const { grain, pasta, program } = p;
+  const out: string[] = [];
+  if (grain) {
+    const water = (100 * grain.moisture).toFixed(0);
+    const minutes = Math.round(grain.equivalentMin);
+    out.push(`${name(grain.ingredient)} ${grain.band}, ${water} % water, ${minutes} min at 100 °C; ${grain.sauce}`);
   }
-  begin('Expect');
-  if (p.grain)
-    say(
-      `${name(p.grain.ingredient)} ${p.grain.band}, ${(100 * p.grain.moisture).toFixed(0)} % water, ${Math.round(p.grain.equivalentMin)} min at 100 °C; ${p.grain.sauce}`,
-    );
-  if (p.pasta)
-    say(
-      `${name(p.pasta.ingredient)} ${p.pasta.band}, ${p.pasta.x.toFixed(2)} x packet; ${p.pasta.sauce}, ${grams(p.pasta.sauceG ?? p.pasta.freeSauceG)} sauce`,
-    );
-  for (const m of p.meats)
-    say(
-      `${name(m.ingredient)} ${m.texture}: ${m.coreC} °C likely, ${m.cautiousCoreC} °C at the worst (minimum ${m.safeMinimumC})`,
-    );
-  for (const v of p.plants) say(`${name(v.ingredient)} ${v.verdict}`);
-  say(
-    `base: ${p.scorch.level} (${Math.round(100 * p.scorch.index)} in 100); fill ${Math.round(100 * p.pot.fillFraction)} %`,
-  );
-  if (program.chance)
-    say(
-      `${Math.round(program.chance.of100)} of 100 cooks as wanted (texture ${Math.round(program.chance.texture)}, pieces ${Math.round(program.chance.pieces)}, base ${Math.round(program.chance.base)}, release ${Math.round(program.chance.release)})`,
-    );
-  if (p.warnings.length > 0) begin('Mind');
-  for (const w of p.warnings)
-    say(`${w.severity === 'stop' ? 'STOP ' : w.severity === 'caution' ? '! ' : '- '}${w.text}`);
-  for (const x of p.proposals)
-    say(
-      `way out: ${x.code.replaceAll('-', ' ')}${x.ingredient ? ` (${name(x.ingredient)})` : ''}${x.to === undefined ? '' : ` ${x.to}`}`,
-    );
+  if (pasta) {
+    const sauce = `${pasta.sauce}, ${grams(pasta.sauceG ?? pasta.freeSauceG)} sauce`;
+    out.push(`${name(pasta.ingredient)} ${pasta.band}, ${pasta.x.toFixed(2)} x packet; ${sauce}`);
+  }
+  for (const m of p.meats) {
+    const cores = `${m.coreC} °C likely, ${m.cautiousCoreC} °C at the worst (minimum ${m.safeMinimumC})`;
+    out.push(`${name(m.ingredient)} ${m.texture}: ${cores}`);
+  }
+  out.push(...p.plants.map((v) => `${name(v.ingredient)} ${v.verdict}`));
+  const of100 = (x: number): number => Math.round(100 * x);
+  out.push(`base: ${p.scorch.level} (${of100(p.scorch.index)} in 100); fill ${of100(p.pot.fillFraction)} %`);
+  if (program.chance) {
+    const { of100: all, texture, pieces, base, release } = program.chance;
+    const each = Object.entries({ texture, pieces, base, release }).map(([k, v]) => `${k} ${Math.round(v)}`);
+    out.push(`${Math.round(all)} of 100 cooks as wanted (${each.join(', ')})`);
+  }
   return out;
+}
+
+const marks = { stop: 'STOP ', caution: '! ', info: '- ' } as const;
+
+function mindLines({ p, name }: Card): string[] {
+  const ways = p.proposals.map((x) => {
+    const of = x.ingredient ? ` (${name(x.ingredient)})` : '';
+    return `way out: ${foodWords(x.code)}${of}${x.to === undefined ? '' : ` ${x.to}`}`;
+  });
+  return [...p.warnings.map((w) => `${marks[w.severity]}${w.text}`), ...ways];
 }
 
 const holdWords = (holdMin: number, whistles: number | undefined): string =>
