@@ -1,6 +1,7 @@
 import { cookFormat, kitchenSchema, plan, type Cook, type CookEvent } from '@einkorn/core';
 import { Drafts } from '../src/app/bench/drafts';
-import { namedWhereClear, sameDoneness } from '../src/app/bench/pressure-figures';
+import { sameDoneness } from '../src/app/bench/doneness-figure';
+import { namedWhereClear } from '../src/app/bench/map-names';
 import { logFeature, LogActions } from '../src/app/log/log.slice';
 import { shelfFeature, ShelfActions } from '../src/app/shelf/shelf.slice';
 import { stoveReducer, StoveActions } from '../src/app/stove/stove.slice';

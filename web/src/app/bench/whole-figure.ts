@@ -1,55 +1,24 @@
 import type { Plan } from '@einkorn/core';
+import type { Annotations, Data } from 'plotly.js';
 import { axis, token, type Figure } from '../ui/chart';
+import { curve, field, rule, words } from '../ui/chart-marks';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
+type Axis = 'y' | 'y2' | 'y3';
+
+const unitOf = { y: '°C', y2: 'kPa', y3: 'g' } as const;
+/** The least range of the liquid below, g: a drop is not drawn as a flood. */
+const leastFreeG = 50;
 
 /** Everything in the pot over one time: temperatures above, the needle in the middle, the liquid below. */
 export function wholeFigure(p: Plan, b: Plan | null, t: Words): Figure {
   const c = p.curve;
   const last = Math.max(c.minutes.at(-1) ?? 1, b?.curve.minutes.at(-1) ?? 1) * 1.02;
-  const line = (y: readonly number[], color: string, axisNo: '' | '2' | '3', more: object = {}): never =>
-    ({
-      type: 'scatter',
-      mode: 'lines',
-      x: c.minutes,
-      y,
-      yaxis: `y${axisNo}`,
-      line: { color: token(color), width: 3 },
-      hovertemplate: `%{x:.1f} min, %{y:.0f} ${axisNo === '' ? '°C' : axisNo === '2' ? 'kPa' : 'g'}<extra></extra>`,
-      ...more,
-    }) as never;
-  const name = (text: string, y: number, color: string, ref: 'y' | 'y2' | 'y3', at = 0.99): object => ({
-    x: last * at,
-    y,
-    xref: 'x',
-    yref: ref,
-    xanchor: 'right',
-    yanchor: 'bottom',
-    text: `<b>${text}</b>`,
-    showarrow: false,
-    font: { size: 15, color: token(color) },
-    bgcolor: token('enamel'),
-  });
-  const middle = (ys: readonly number[], share: number): number => ys[Math.floor(ys.length * share)] ?? 0;
-  const most = Math.max(50, ...(c.freeG ?? [0]));
+  const most = Math.max(leastFreeG, ...(c.freeG ?? [0]));
+  const { minutesToPressure: from, holdMin } = p.program;
+  const paper = { xref: 'x', yref: 'paper' };
   return {
-    data: [
-      ...(b
-        ? [
-            line(b.curve.tempC, 'quiet', '', {
-              x: b.curve.minutes,
-              line: { color: token('quiet'), width: 2, dash: 'dash' },
-            }),
-          ]
-        : []),
-      line(c.tempC, 'rim', ''),
-      ...(c.grainC
-        ? [line(c.grainC, 'turmeric', '', { line: { color: token('turmeric'), width: 3, dash: 'dot' } })]
-        : []),
-      ...(c.meatC ? [line(c.meatC, 'plum', '')] : []),
-      line(c.gaugeKpa, 'steam', '2', { fill: 'tozeroy', fillcolor: `${token('steam-tint')}88` }),
-      ...(c.freeG ? [line(c.freeG, 'steam', '3', { line: { color: token('steam'), width: 3, dash: 'dashdot' } })] : []),
-    ],
+    data: curves(p, b),
     layout: {
       margin: { l: 58, r: 12, t: 10, b: 40 },
       xaxis: axis(t('chart.minutes'), { range: [0, last], anchor: c.freeG ? 'y3' : 'y2' }),
@@ -57,37 +26,56 @@ export function wholeFigure(p: Plan, b: Plan | null, t: Words): Figure {
       yaxis2: axis('kPa', { rangemode: 'tozero', domain: c.freeG ? [0.24, 0.41] : [0, 0.28] }),
       ...(c.freeG ? { yaxis3: axis('g', { range: [0, most * 1.15], domain: [0, 0.19] }) } : {}),
       shapes: [
-        {
-          type: 'rect',
-          xref: 'x',
-          yref: 'paper',
-          x0: p.program.minutesToPressure,
-          x1: p.program.minutesToPressure + p.program.holdMin,
-          y0: 0,
-          y1: 1,
-          fillcolor: token('steam'),
-          opacity: 0.14,
-          line: { width: 0 },
-        },
-        ...p.meats.slice(0, 1).map((m) => ({
-          type: 'line' as const,
-          x0: 0,
-          x1: last,
-          y0: m.safeMinimumC,
-          y1: m.safeMinimumC,
-          line: { color: token('paprika'), width: 2, dash: 'dash' as const },
-        })),
-      ],
-      annotations: [
-        name(t('pressure.line-pot'), c.tempC.at(-1) ?? 100, 'rim', 'y'),
-        ...(c.grainC ? [name(t('pressure.line-grain'), middle(c.grainC, 0.45) - 16, 'turmeric', 'y', 0.5)] : []),
-        ...(c.meatC ? [name(t('pressure.meat-line'), middle(c.meatC, 0.35) - 14, 'plum', 'y', 0.45)] : []),
-        name(t('pressure.line-gauge'), Math.max(...c.gaugeKpa) * 0.5, 'steam', 'y2'),
-        ...(c.freeG ? [name(t('pressure.line-free'), most * 0.45, 'steam', 'y3')] : []),
+        field({ x0: from, y0: 0 }, { x1: from + holdMin, y1: 1 }, 'steam', 0.14, paper),
         ...p.meats
           .slice(0, 1)
-          .map((m) => name(t('pressure.minimum', { c: m.safeMinimumC }), m.safeMinimumC, 'paprika', 'y')),
-      ] as never,
+          .map(({ safeMinimumC: y }) =>
+            rule({ x0: 0, y0: y }, { x1: last, y1: y }, { color: 'paprika', dash: 'dash' }),
+          ),
+      ],
+      annotations: names(p, { last, most }, t),
     },
   };
+}
+
+function curves({ curve: c }: Plan, b: Plan | null): Data[] {
+  const of = (y: readonly number[], color: string, on: Axis, dash?: 'dot' | 'dashdot', more: object = {}): Data =>
+    curve(
+      { x: c.minutes, y },
+      { color, ...(dash ? { dash } : {}) },
+      { yaxis: on, ...more },
+      `%{x:.1f} min, %{y:.0f} ${unitOf[on]}`,
+    );
+  return [
+    ...(b ? [curve({ x: b.curve.minutes, y: b.curve.tempC }, { color: 'quiet', width: 2, dash: 'dash' })] : []),
+    of(c.tempC, 'rim', 'y'),
+    ...(c.grainC ? [of(c.grainC, 'turmeric', 'y', 'dot')] : []),
+    ...(c.meatC ? [of(c.meatC, 'plum', 'y')] : []),
+    of(c.gaugeKpa, 'steam', 'y2', undefined, { fill: 'tozeroy', fillcolor: `${token('steam-tint')}88` }),
+    ...(c.freeG ? [of(c.freeG, 'steam', 'y3', 'dashdot')] : []),
+  ];
+}
+
+/** What each curve is called, where it has room. */
+function names(p: Plan, { last, most }: { last: number; most: number }, t: Words): Partial<Annotations>[] {
+  const c = p.curve;
+  const middle = (ys: readonly number[], share: number): number => ys[Math.floor(ys.length * share)] ?? 0;
+  const name = (text: string, color: string, at: { y: number; share?: number; on?: Axis }): Partial<Annotations> =>
+    words(
+      { x: last * (at.share ?? 0.99), y: at.y },
+      `<b>${text}</b>`,
+      { color },
+      { xref: 'x', yref: at.on ?? 'y', xanchor: 'right', yanchor: 'bottom', opacity: 1 },
+    );
+  const grain = c.grainC && { y: middle(c.grainC, 0.45) - 16, share: 0.5 };
+  const meat = c.meatC && { y: middle(c.meatC, 0.35) - 14, share: 0.45 };
+  const minimum = p.meats[0]?.safeMinimumC;
+  return [
+    name(t('pressure.line-pot'), 'rim', { y: c.tempC.at(-1) ?? 100 }),
+    ...(grain ? [name(t('pressure.line-grain'), 'turmeric', grain)] : []),
+    ...(meat ? [name(t('pressure.meat-line'), 'plum', meat)] : []),
+    name(t('pressure.line-gauge'), 'steam', { y: Math.max(...c.gaugeKpa) * 0.5, on: 'y2' }),
+    ...(c.freeG ? [name(t('pressure.line-free'), 'steam', { y: most * 0.45, on: 'y3' })] : []),
+    ...(minimum === undefined ? [] : [name(t('pressure.minimum', { c: minimum }), 'paprika', { y: minimum })]),
+  ];
 }

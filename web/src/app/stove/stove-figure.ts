@@ -1,160 +1,124 @@
 import { steamC } from '@einkorn/core';
+import type { Annotations } from 'plotly.js';
 import { axis, token, type Figure } from '../ui/chart';
+import { along, curve, dots, rule, words } from '../ui/chart-marks';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
+interface Series {
+  minutes: number[];
+  tempC: number[];
+}
+interface Timed {
+  x: number[];
+  y: number[];
+}
 
 /** Under this the head space holds air, and a gauge says nothing of the temperature, kPa. */
 const steamyKpa = 5;
+/** Minutes between the times under the chart. */
+const tickMin = 10;
+/** Fewer points than these have no room for a word of their own. */
+const named = { tapped: 8, measured: 3 } as const;
 
-export interface Lived {
+export interface StoveCurves {
   /** of the plan, min after the lid, and how high the kitchen lies */
-  plan: { minutes: number[]; tempC: number[]; altitudeM: number };
+  plan: Series & { altitudeM: number };
   /** the planned curve moved to the taps */
-  taps: { minutes: number[]; tempC: number[] };
+  taps: Series;
   /** the rest as it now looks, computed anew from what happened */
-  ahead: { minutes: number[]; tempC: number[] } | null;
+  ahead: Series | null;
   /** what the gauge of a device read */
   needle: { ms: number; kpa: number }[];
 }
 
 /** The planned curve dashed, what the taps tell so far solid, the rest as it now looks, and a line for now. */
 export function stoveFigure(
-  { plan, taps, ahead, needle }: Lived,
+  curves: StoveCurves,
   at: { lockMs: number; nowMs: number; locked: boolean },
   t: Words,
   time: (ms: number) => string,
 ): Figure {
-  const planned = plan.minutes.map((m) => at.lockMs + m * 60_000);
-  const tapped = taps.minutes.map((m) => at.lockMs + m * 60_000);
-  const past = tapped.filter((ms) => ms <= at.nowMs).length;
-  const coming = ahead
-    ? ahead.minutes.flatMap((m, i) => {
-        const ms = at.lockMs + m * 60_000;
-        return ms >= at.nowMs ? [{ ms, c: ahead.tempC[i]! }] : [];
-      })
-    : tapped.slice(past).map((ms, i) => ({ ms, c: taps.tempC[past + i]! }));
-  const measured = needle
-    .filter((n) => n.kpa >= steamyKpa)
-    .map((n) => ({ ms: n.ms, c: steamC(n.kpa, plan.altitudeM) }));
-  const first = at.lockMs - 60_000;
-  const last =
+  const s = onClock(curves, at);
+  const [first, last] = [
+    at.lockMs - 60_000,
     Math.max(
-      planned.at(-1) ?? at.lockMs,
-      tapped.at(-1) ?? at.lockMs,
-      coming.at(-1)?.ms ?? 0,
+      at.lockMs,
+      s.planned.x.at(-1) ?? 0,
+      s.tapped.x.at(-1) ?? 0,
+      s.coming.x.at(-1) ?? 0,
       at.locked ? at.nowMs : 0,
-    ) + 60_000;
+    ) + 60_000,
+  ];
+  const tickMs = tickMin * 60_000;
   const ticks: number[] = [];
-  for (let ms = Math.ceil(first / 600_000) * 600_000; ms <= last; ms += 600_000) ticks.push(ms);
-  const nowTemp = past > 0 ? taps.tempC[Math.min(past, taps.tempC.length) - 1]! : (plan.tempC[0] ?? 20);
-  const showNow = at.locked && at.nowMs >= first && at.nowMs <= last;
+  for (let ms = Math.ceil(first / tickMs) * tickMs; ms <= last; ms += tickMs) ticks.push(ms);
+  const nowMs = at.locked && at.nowMs >= first && at.nowMs <= last ? at.nowMs : null;
+  const ring = { size: 17, color: token('enamel'), line: { color: token('ink'), width: 4 } };
   return {
     data: [
-      {
-        type: 'scatter',
-        mode: 'lines',
-        x: planned,
-        y: plan.tempC,
-        line: { color: token('quiet'), width: 2.5, dash: 'dash' },
-        hoverinfo: 'skip',
-      },
+      curve(s.planned, { color: 'quiet', width: 2.5, dash: 'dash' }),
       ...(at.locked
-        ? [
-            {
-              type: 'scatter' as const,
-              mode: 'lines' as const,
-              x: coming.map((x) => x.ms),
-              y: coming.map((x) => x.c),
-              line: { color: token('steam'), width: 3, dash: 'dash' as const },
-              hoverinfo: 'skip' as const,
-            },
-            {
-              type: 'scatter' as const,
-              mode: 'lines' as const,
-              x: tapped.slice(0, past),
-              y: taps.tempC.slice(0, past),
-              line: { color: token('rim'), width: 5 },
-              hoverinfo: 'skip' as const,
-            },
-          ]
+        ? [curve(s.coming, { color: 'steam', dash: 'dash' }), curve(s.past, { color: 'rim', width: 5 })]
         : []),
-      ...(measured.length > 0
-        ? [
-            {
-              type: 'scatter' as const,
-              mode: 'markers' as const,
-              x: measured.map((x) => x.ms),
-              y: measured.map((x) => x.c),
-              marker: { size: 5, color: token('plum'), symbol: 'cross' },
-              hoverinfo: 'skip' as const,
-            },
-          ]
-        : []),
-      ...(showNow
-        ? [
-            {
-              type: 'scatter' as const,
-              mode: 'markers' as const,
-              x: [at.nowMs],
-              y: [nowTemp],
-              marker: { size: 17, color: token('enamel'), line: { color: token('ink'), width: 4 } },
-              hoverinfo: 'skip' as const,
-            },
-          ]
-        : []),
+      ...(s.measured.x.length > 0 ? [dots(s.measured, { size: 5, color: token('plum'), symbol: 'cross' })] : []),
+      ...(nowMs === null ? [] : [dots({ x: [nowMs], y: [s.past.y.at(-1) ?? s.planned.y[0] ?? 20] }, ring)]),
     ],
     layout: {
       margin: { l: 46, r: 12, t: 30, b: 32 },
       xaxis: axis('', { range: [first, last], tickvals: ticks, ticktext: ticks.map(time), showgrid: false }),
       yaxis: axis('', { range: [20, 126], dtick: 20, ticksuffix: '' }),
-      shapes: showNow
-        ? [{ type: 'line', x0: at.nowMs, x1: at.nowMs, y0: 20, y1: 120, line: { color: token('ink'), width: 2 } }]
-        : [],
+      shapes: nowMs === null ? [] : [rule({ x0: nowMs, y0: 20 }, { x1: nowMs, y1: 120 }, { color: 'ink' })],
       annotations: [
-        ...(showNow
-          ? [
-              {
-                x: at.nowMs,
-                y: 124,
-                text: `<b>${t('stove.word-now')}</b>`,
-                showarrow: false,
-                font: { size: 17, color: token('ink') },
-              },
-            ]
-          : []),
-        {
-          x: planned[Math.floor(planned.length * 0.2)] ?? first,
-          y: (plan.tempC[Math.floor(planned.length * 0.2)] ?? 60) + 9,
-          xanchor: 'right',
-          text: t('stove.word-planned'),
-          showarrow: false,
-          font: { size: 16, color: token('quiet') },
-        },
-        ...(measured.length > 3
-          ? [
-              {
-                x: measured[0]!.ms,
-                y: measured[0]!.c + 6,
-                xanchor: 'right' as const,
-                text: `<b>${t('stove.word-measured')}</b>`,
-                showarrow: false,
-                font: { size: 16, color: token('plum') },
-              },
-            ]
-          : []),
-        ...(at.locked && past > 8
-          ? [
-              {
-                x: tapped[Math.floor(past * 0.25)]!,
-                y: taps.tempC[Math.floor(past * 0.25)]! - 16,
-                xanchor: 'left' as const,
-                text: `<b>${t('stove.word-taps')}</b>`,
-                showarrow: false,
-                font: { size: 16, color: token('rim') },
-              },
-            ]
-          : []),
+        ...(nowMs === null
+          ? []
+          : [words({ x: nowMs, y: 124 }, `<b>${t('stove.word-now')}</b>`, { size: 17, bare: true })]),
+        ...curveNames(s, { first, locked: at.locked }, t),
       ],
     },
   };
+}
+
+/** The series by the clock, ms since the epoch; what was tapped ends now, and what comes begins there. */
+function onClock(
+  { plan, taps, ahead, needle }: StoveCurves,
+  { lockMs, nowMs }: { lockMs: number; nowMs: number },
+): Record<'planned' | 'tapped' | 'past' | 'coming' | 'measured', Timed> {
+  const timed = (s: Series): Timed => ({ x: s.minutes.map((m) => lockMs + m * 60_000), y: s.tempC });
+  const tapped = timed(taps);
+  const part = (s: Timed, inPart: (ms: number) => boolean): Timed => ({
+    x: s.x.filter(inPart),
+    y: s.y.filter((_, i) => inPart(s.x[i]!)),
+  });
+  const steamy = needle.filter((n) => n.kpa >= steamyKpa);
+  return {
+    planned: timed(plan),
+    tapped,
+    past: part(tapped, (ms) => ms <= nowMs),
+    coming: ahead ? part(timed(ahead), (ms) => ms >= nowMs) : part(tapped, (ms) => ms > nowMs),
+    measured: { x: steamy.map((n) => n.ms), y: steamy.map((n) => steamC(n.kpa, plan.altitudeM)) },
+  };
+}
+
+function curveNames(
+  s: Record<'planned' | 'past' | 'measured', Timed>,
+  { first, locked }: { first: number; locked: boolean },
+  t: Words,
+): Partial<Annotations>[] {
+  const above = along(s.planned.x, s.planned.y, 0.2) ?? { x: first, y: 60 };
+  const below = along(s.past.x, s.past.y, 0.25);
+  const name = (
+    key: string,
+    at: { x: number; y: number },
+    color: string,
+    xanchor: 'left' | 'right',
+  ): Partial<Annotations> => words(at, key, { color, size: 16, bare: true }, { xanchor });
+  return [
+    name(t('stove.word-planned'), { x: above.x, y: above.y + 9 }, 'quiet', 'right'),
+    ...(s.measured.x.length > named.measured
+      ? [name(`<b>${t('stove.word-measured')}</b>`, { x: s.measured.x[0]!, y: s.measured.y[0]! + 6 }, 'plum', 'right')]
+      : []),
+    ...(locked && below && s.past.x.length > named.tapped
+      ? [name(`<b>${t('stove.word-taps')}</b>`, { x: below.x, y: below.y - 16 }, 'rim', 'left')]
+      : []),
+  ];
 }
