@@ -64,7 +64,7 @@ interface Choice {
   styles: `
     .line {
       display: flex;
-      gap: 8px;
+      gap: var(--space-4);
     }
     .field {
       flex: 1;
@@ -72,8 +72,8 @@ interface Choice {
     }
     .said {
       min-height: 24px;
-      margin: 4px 0 8px;
-      font-size: 16px;
+      margin: var(--space-2) 0 var(--space-4);
+      font-size: var(--size-text);
     }
   `,
 })

@@ -71,8 +71,8 @@ const centre = size / 2;
       margin: 0 auto;
     }
     p {
-      margin: 6px 0 0;
-      font-size: 15px;
+      margin: var(--space-3) 0 0;
+      font-size: var(--size-note);
     }
   `,
 })

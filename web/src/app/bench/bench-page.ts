@@ -66,7 +66,7 @@ type SheetName = (typeof sheetNames)[number];
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './bench-page.html',
-  styleUrl: './bench-page.css',
+  styleUrl: './bench-page.scss',
 })
 export class BenchPage {
   readonly id = input.required<string>();

@@ -65,37 +65,37 @@ import { BenchActions, benchFeature } from './bench.slice';
   styles: `
     .odds {
       display: flex;
-      gap: 12px;
+      gap: var(--space-6);
       align-items: center;
-      margin: 0 0 6px;
+      margin: 0 0 var(--space-3);
       line-height: 1.2;
     }
     .odds > b {
-      font-size: 34px;
+      font-size: var(--size-figure);
       color: var(--rim);
     }
     .odds .quiet {
       display: block;
-      font-size: 15px;
+      font-size: var(--size-note);
     }
     h3 {
-      margin: 0 0 4px;
-      font-size: 17px;
+      margin: 0 0 var(--space-2);
+      font-size: var(--size-body);
     }
     ul {
       list-style: none;
       margin: 0;
       padding: 0;
       display: grid;
-      gap: 3px;
+      gap: var(--space-1);
     }
     li {
       display: grid;
       grid-template-columns: minmax(74px, auto) minmax(30px, 1fr) 54px;
       line-height: 1.15;
-      gap: 8px;
+      gap: var(--space-4);
       align-items: center;
-      font-size: 16px;
+      font-size: var(--size-text);
     }
     .bar {
       height: 13px;
@@ -118,8 +118,8 @@ import { BenchActions, benchFeature } from './bench.slice';
       white-space: nowrap;
     }
     p {
-      font-size: 15px;
-      margin: 5px 0 0;
+      font-size: var(--size-note);
+      margin: var(--space-3) 0 0;
     }
   `,
 })

@@ -56,27 +56,27 @@ const most = 4;
       border: 1.5px solid var(--plum);
       border-radius: 8px;
       background: var(--plum-tint);
-      padding: 8px 12px;
-      margin-bottom: 10px;
+      padding: var(--space-4) var(--space-6);
+      margin-bottom: var(--space-5);
     }
     p {
       display: flex;
-      gap: 4px 12px;
+      gap: var(--space-2) var(--space-6);
       flex-wrap: wrap;
       margin: 0;
     }
     ul {
       list-style: none;
-      margin: 6px 0 0;
+      margin: var(--space-3) 0 0;
       padding: 0;
     }
     li {
       display: flex;
-      gap: 12px;
+      gap: var(--space-6);
       align-items: center;
       justify-content: space-between;
       border-top: 1px solid var(--hair);
-      padding: 6px 0;
+      padding: var(--space-3) 0;
     }
     p-button {
       white-space: nowrap;
@@ -84,7 +84,7 @@ const most = 4;
     }
     .how {
       display: grid;
-      gap: 2px;
+      gap: var(--space-1);
     }
   `,
 })

@@ -31,113 +31,10 @@ import { TryIt } from './try-it';
     TryIt,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <ng-container *transloco="let t">
-      @if (dish(); as d) {
-        <ek-add-line />
-        <ul class="rows">
-          @for (i of d.ingredients; track i.id) {
-            <li [class.bad]="drafts()[i.id]">
-              <div class="food">
-                <strong>{{ t('food.' + i.food) }}</strong>
-                <span class="quiet">{{ fate(t, i) }}</span>
-              </div>
-              <input
-                pInputText
-                class="amount"
-                inputmode="text"
-                autocomplete="off"
-                [attr.aria-label]="t('gather.amount', { food: t('food.' + i.food) })"
-                [attr.aria-invalid]="!!drafts()[i.id]"
-                [attr.aria-describedby]="drafts()[i.id] ? 'why-' + i.id : null"
-                [attr.data-amount]="i.id"
-                [value]="typing()?.id === i.id ? typing()!.text : (drafts()[i.id]?.text ?? amountText(i))"
-                #amount
-                (input)="typed(i, amount.value)"
-                (blur)="typing.set(null)"
-              />
-              <div class="prep">
-                @switch (kind(i)) {
-                  @case ('grain') {
-                    <p-togglebutton
-                      [onLabel]="t('gather.rinsed')"
-                      [offLabel]="t('gather.unrinsed')"
-                      [ngModel]="i.prep?.rinse ?? false"
-                      (ngModelChange)="prep(i, { rinse: $event })"
-                      [ariaLabel]="t('gather.rinse')"
-                    />
-                    <label>
-                      {{ t('gather.soak') }}
-                      <p-select
-                        [options]="soaks()"
-                        optionLabel="label"
-                        optionValue="value"
-                        [ngModel]="i.prep?.soakMin ?? 0"
-                        (ngModelChange)="prep(i, { soakMin: $event })"
-                        [ariaLabel]="t('gather.soak')"
-                        appendTo="body"
-                      />
-                    </label>
-                  }
-                  @case ('meat') {
-                    <label>
-                      {{ t('gather.cut') }}
-                      <p-select
-                        [options]="cuts()"
-                        optionLabel="label"
-                        optionValue="value"
-                        [ngModel]="i.prep?.thicknessMm ?? 25"
-                        (ngModelChange)="prep(i, { thicknessMm: $event })"
-                        [ariaLabel]="t('gather.cut')"
-                        appendTo="body"
-                      />
-                    </label>
-                    <p-select
-                      [options]="states()"
-                      optionLabel="label"
-                      optionValue="value"
-                      [ngModel]="i.prep?.state ?? 'raw'"
-                      (ngModelChange)="prep(i, { state: $event })"
-                      [ariaLabel]="t('gather.state', { food: t('food.' + i.food) })"
-                      appendTo="body"
-                    />
-                  }
-                }
-                <p-select
-                  class="joins"
-                  [options]="joinings()"
-                  optionLabel="label"
-                  optionValue="value"
-                  [ngModel]="i.joins ?? 'auto'"
-                  (ngModelChange)="joins(i, $event)"
-                  [ariaLabel]="t('gather.joins', { food: t('food.' + i.food) })"
-                  appendTo="body"
-                />
-              </div>
-              <p-button
-                severity="secondary"
-                size="small"
-                [label]="t('gather.remove')"
-                [ariaLabel]="t('gather.remove-one', { food: t('food.' + i.food) })"
-                (onClick)="remove(i.id)"
-              />
-              @if (drafts()[i.id]; as bad) {
-                <p class="message" role="alert" [id]="'why-' + i.id">
-                  {{ bad.message }} <span class="quiet">{{ t('gather.still', { amount: amountText(i) }) }}</span>
-                </p>
-              }
-            </li>
-          }
-        </ul>
-        @if (plan(); as p) {
-          <ek-prep-list [plan]="p" [foods]="foods()" />
-        }
-        <ek-scale-bar />
-        <ek-try-it sheet="gather" />
-      }
-    </ng-container>
-  `,
+  templateUrl: './gather-sheet.html',
   styles: `
+    @use 'breakpoints' as *;
+
     .rows {
       list-style: none;
       margin: 0;
@@ -146,10 +43,10 @@ import { TryIt } from './try-it';
     li {
       display: grid;
       grid-template-columns: minmax(130px, 1fr) 118px minmax(0, 2.2fr) auto;
-      gap: 4px 12px;
+      gap: var(--space-2) var(--space-6);
       align-items: center;
       border-bottom: 1px solid var(--hair);
-      padding: 7px 0;
+      padding: var(--space-4) 0;
       min-height: 58px;
     }
     .food {
@@ -157,26 +54,26 @@ import { TryIt } from './try-it';
       line-height: 1.2;
     }
     .food .quiet {
-      font-size: 15px;
+      font-size: var(--size-note);
     }
     .amount {
       width: 100%;
       font-weight: 700;
-      font-size: 18px;
+      font-size: var(--size-body);
     }
     .bad .amount {
       border-color: var(--paprika);
     }
     .prep {
       display: flex;
-      gap: 8px;
+      gap: var(--space-4);
       align-items: center;
       justify-content: flex-end;
-      font-size: 16px;
+      font-size: var(--size-text);
     }
     label {
       display: inline-flex;
-      gap: 6px;
+      gap: var(--space-3);
       align-items: center;
     }
     .message {
@@ -185,7 +82,7 @@ import { TryIt } from './try-it';
       font-weight: 600;
       margin: 0;
     }
-    @media (max-width: 760px) {
+    @media #{$phone} {
       li {
         grid-template-columns: minmax(0, 1fr) 118px;
       }

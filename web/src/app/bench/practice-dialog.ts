@@ -54,22 +54,22 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
   styles: `
     .ask {
       display: grid;
-      gap: 8px;
-      margin: 14px 0;
+      gap: var(--space-4);
+      margin: var(--space-7) 0;
     }
     .faults {
       display: flex;
       flex-wrap: wrap;
-      gap: 8px 20px;
+      gap: var(--space-4) var(--space-10);
     }
     .faults label {
       display: flex;
-      gap: 8px;
+      gap: var(--space-4);
       align-items: center;
       min-height: 34px;
     }
     .row {
-      margin-top: 14px;
+      margin-top: var(--space-7);
     }
   `,
 })

@@ -30,10 +30,10 @@ import { Format } from '../i18n/format';
     section {
       display: flex;
       flex-wrap: wrap;
-      gap: 4px 16px;
+      gap: var(--space-2) var(--space-8);
       border-top: 1px solid var(--hair);
-      padding-top: 8px;
-      margin-top: 8px;
+      padding-top: var(--space-4);
+      margin-top: var(--space-4);
     }
     .wait {
       color: var(--steam);

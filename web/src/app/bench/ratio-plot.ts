@@ -51,27 +51,29 @@ import { BenchActions, benchFeature } from './bench.slice';
     </ng-container>
   `,
   styles: `
+    @use 'breakpoints' as *;
+
     .two {
       display: grid;
       grid-template-columns: minmax(0, 1fr) 270px;
-      gap: 16px;
+      gap: var(--space-8);
     }
     .chart {
       height: 178px;
     }
     p {
-      margin: 4px 0;
-      font-size: 16px;
+      margin: var(--space-2) 0;
+      font-size: var(--size-text);
     }
     td,
     th {
       text-align: right;
-      padding: 0 10px 0 0;
+      padding: 0 var(--space-5) 0 0;
     }
     .here {
       font-weight: 700;
     }
-    @media (max-width: 760px) {
+    @media #{$phone} {
       .two {
         grid-template-columns: 1fr;
       }

@@ -66,7 +66,7 @@ import { Format } from '../i18n/format';
   `,
   styles: `
     h2 {
-      margin: 2px 0 8px;
+      margin: var(--space-1) 0 var(--space-4);
     }
     .scale {
       position: relative;
@@ -98,11 +98,11 @@ import { Format } from '../i18n/format';
     .ends {
       display: flex;
       justify-content: space-between;
-      font-size: 14px;
+      font-size: var(--size-note);
     }
     ul {
       list-style: none;
-      margin: 0 0 8px;
+      margin: 0 0 var(--space-4);
       padding: 0;
     }
     li {
@@ -110,7 +110,7 @@ import { Format } from '../i18n/format';
       justify-content: space-between;
       align-items: center;
       border-bottom: 1px solid var(--hair);
-      padding: 3px 0;
+      padding: var(--space-1) 0;
     }
     .sum {
       font-weight: 700;

@@ -65,21 +65,21 @@ import { BenchActions, benchFeature } from './bench.slice';
     section {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px 14px;
+      gap: var(--space-3) var(--space-7);
       align-items: center;
       border-top: 1px solid var(--hair);
-      padding-top: 8px;
-      margin-top: 8px;
+      padding-top: var(--space-4);
+      margin-top: var(--space-4);
     }
     label {
       display: inline-flex;
-      gap: 8px;
+      gap: var(--space-4);
       align-items: center;
     }
     p {
       flex-basis: 100%;
       margin: 0;
-      font-size: 15.5px;
+      font-size: var(--size-note);
     }
   `,
 })

@@ -37,7 +37,7 @@ import { trialOf, type SheetName } from './one-change';
     :host {
       display: block;
       border-top: 1.5px dashed var(--hair);
-      padding-top: 5px;
+      padding-top: var(--space-3);
     }
     :host([sheet='water']) {
       border: 0;
@@ -45,7 +45,7 @@ import { trialOf, type SheetName } from './one-change';
     .try {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px 12px;
+      gap: var(--space-3) var(--space-6);
       align-items: center;
       min-height: 42px;
     }

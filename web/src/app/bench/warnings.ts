@@ -68,14 +68,14 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
     .line {
       display: flex;
       width: 100%;
-      gap: 8px;
+      gap: var(--space-4);
       align-items: center;
       border: 0;
       background: transparent;
       text-align: left;
       cursor: pointer;
-      padding: 4px 2px;
-      font-size: 16px;
+      padding: var(--space-2) var(--space-1);
+      font-size: var(--size-text);
       min-height: 40px;
     }
     .text {
@@ -85,11 +85,11 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
     }
     .tag {
       font-weight: 700;
-      padding: 1px 8px;
+      padding: 1px var(--space-4);
       border-radius: 5px;
       border: 1.5px solid var(--edge);
       white-space: nowrap;
-      font-size: 15px;
+      font-size: var(--size-note);
     }
     .stop .tag {
       background: var(--paprika-tint);
@@ -108,14 +108,14 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
       color: var(--tab-quiet);
     }
     h3 {
-      margin: 18px 0 8px;
+      margin: var(--space-8) 0 var(--space-4);
     }
     ul {
       list-style: none;
       margin: 0;
       padding: 0;
       display: grid;
-      gap: 10px;
+      gap: var(--space-5);
     }
   `,
 })

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import type { LedgerRow } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -36,159 +45,8 @@ const barPx = 330;
   selector: 'ek-water-sheet',
   imports: [FormsModule, TranslocoDirective, Button, InputNumber, SelectButton, RatioPlot, Schools, TryIt, WhyText],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <ng-container *transloco="let t">
-      @if (plan(); as p) {
-        <div class="head">
-          <div class="plate answer">
-            <span class="figure" data-answer="liquid"
-              >{{ answer()[0] }} <small>{{ answer()[1] }}</small></span
-            >
-          </div>
-          <div class="say">
-            <strong>{{
-              t('water.to-add', { food: t('food.' + p.liquid.food), cups: fmt.mlOther(p.liquid.addMl) })
-            }}</strong>
-            <span class="quiet">{{
-              t('water.sum', { need: fmt.number(need()) + ' g', have: fmt.number(have()) + ' g' })
-            }}</span>
-          </div>
-          <div class="wish">
-            <span class="quiet" id="wish">{{ t('water.solve-for') }}</span>
-            <p-selectbutton
-              [options]="wishes()"
-              optionLabel="label"
-              optionValue="value"
-              [allowEmpty]="false"
-              [ngModel]="p.texture"
-              (ngModelChange)="wish($event)"
-              ariaLabelledBy="wish"
-            />
-          </div>
-        </div>
-        <div
-          class="ledger"
-          [class.long]="rows().length > 8"
-          [class.deep]="rows().length > 11"
-          role="table"
-          [attr.aria-label]="t('water.ledger')"
-        >
-          <div class="line axis" role="row">
-            <span role="columnheader" class="quiet">{{ t('water.must-have') }}</span>
-            <span class="bars" role="presentation">
-              @for (tick of ticks(); track tick.g) {
-                <span class="tick quiet" [style.left.px]="tick.x">{{ tick.g }}</span>
-              }
-            </span>
-            <span role="columnheader" class="quiet grams">{{ t('water.grams') }}</span>
-            <span role="columnheader" class="quiet because">{{ t('water.because') }}</span>
-          </div>
-          @for (r of rows(); track r.row.item) {
-            <div
-              class="line"
-              role="row"
-              [class.total]="r.row.item === 'added'"
-              [class.turn]="r.turn !== null"
-              [attr.data-row]="r.row.item"
-            >
-              <span role="rowheader" class="item">{{ label(t, r.row) }}</span>
-              <span class="bars" aria-hidden="true">
-                @for (tick of ticks(); track tick.g) {
-                  <i class="grid" [style.left.px]="tick.x"></i>
-                }
-                <svg class="bar" width="330" height="100%" viewBox="0 0 330 27" preserveAspectRatio="none">
-                  <rect
-                    [attr.x]="r.left"
-                    y="4"
-                    [attr.width]="r.width"
-                    height="18.5"
-                    [attr.fill]="r.row.item === 'added' ? 'var(--steam)' : r.lost ? 'none' : r.fill"
-                    stroke="var(--ink)"
-                    stroke-width="1.4"
-                    vector-effect="non-scaling-stroke"
-                    [attr.stroke-dasharray]="r.lost ? '3 3' : null"
-                  />
-                  @if (r.row.item !== 'added') {
-                    <path [attr.d]="'M' + r.dropAt + ' 22.5v9'" stroke="var(--ink)" stroke-width="1.4" />
-                  }
-                </svg>
-                @if (r.turn !== null) {
-                  <b class="turn-at" [style.left.px]="r.left + r.width + 5">{{ fmt.number(r.turn) }}</b>
-                }
-              </span>
-              <span role="cell" class="grams mono" [class.yours]="r.yours">{{ signed(r) }}</span>
-              <span role="cell" class="because" [class.mine]="r.yours">{{
-                r.yours ? t('water.yours', { was: fmt.number(was(r)) }) : because(t, r.row)
-              }}</span>
-              <span role="cell" class="tools">
-                @if (r.yours) {
-                  <button
-                    type="button"
-                    class="lock on"
-                    (click)="release(r.row)"
-                    [attr.aria-label]="t('why.release', { item: label(t, r.row) })"
-                  >
-                    {{ t('why.unlock') }}
-                  </button>
-                }
-                <button
-                  type="button"
-                  class="why"
-                  [class.on]="open() === r.row.item"
-                  [attr.aria-expanded]="open() === r.row.item"
-                  (click)="toggle(r.row.item)"
-                  [attr.aria-label]="t('why.of', { item: label(t, r.row) })"
-                >
-                  {{ t('why.why') }}
-                </button>
-              </span>
-            </div>
-            @if (open() === r.row.item) {
-              <div class="reason" role="row">
-                <ek-why-text class="sum" [reason]="r.row.reason" [names]="foods()" [spreadG]="r.row.spreadG ?? null" />
-                @if (canOverrule(r.row)) {
-                  @if (editing()) {
-                    <p-inputnumber
-                      [ngModel]="value()"
-                      (ngModelChange)="value.set($event)"
-                      [min]="0"
-                      [max]="20000"
-                      [maxFractionDigits]="0"
-                      [suffix]="r.row.item === 'added' ? ' mL' : ' g'"
-                      [inputStyle]="{ width: '7rem' }"
-                      [ariaLabel]="t('why.new-value', { item: label(t, r.row) })"
-                      (keydown.enter)="apply(r)"
-                    />
-                    <p-button size="small" [label]="t('why.apply')" (onClick)="apply(r)" />
-                  } @else {
-                    <p-button size="small" severity="secondary" [label]="t('why.overrule')" (onClick)="start(r)" />
-                  }
-                }
-              </div>
-            }
-          }
-        </div>
-        @if (showRatios()) {
-          <section class="ratios">
-            <div class="ratios-head">
-              <strong>{{ t('ratio.title') }}</strong>
-              <p-button size="small" severity="secondary" [label]="t('ratio.back')" (onClick)="showRatios.set(false)" />
-            </div>
-            <ek-ratio-plot />
-          </section>
-        } @else {
-          <ek-schools />
-          <div class="more">
-            @if (p.grain || p.pasta) {
-              <p-button size="small" severity="secondary" [label]="t('ratio.title')" (onClick)="showRatios.set(true)" />
-            }
-            <ek-try-it sheet="water" />
-          </div>
-        }
-      }
-    </ng-container>
-  `,
-  styleUrl: './water-sheet.css',
+  templateUrl: './water-sheet.html',
+  styleUrl: './water-sheet.scss',
 })
 export class WaterSheet {
   private readonly store = inject(Store);
@@ -201,9 +59,18 @@ export class WaterSheet {
   /** figure and unit apart, so that the figure can be large */
   readonly answer = computed(() => this.fmt.ml(this.plan()?.liquid.addMl ?? 0).split(' '));
   readonly open = signal<string | null>(null);
+  private readonly reason = viewChild<ElementRef<HTMLElement>>('reason');
   readonly showRatios = signal(false);
   readonly editing = signal(false);
   readonly value = signal<number | null>(null);
+
+  constructor() {
+    // A reason that opens at the end of the list would lie under the total.
+    afterRenderEffect(() => {
+      this.editing();
+      this.reason()?.nativeElement.scrollIntoView({ block: 'nearest' });
+    });
+  }
 
   readonly wishes = computed(() => {
     const p = this.plan();

@@ -64,7 +64,7 @@ const everyNth = 8;
     th,
     td {
       text-align: left;
-      padding: 3px 16px 3px 0;
+      padding: var(--space-1) var(--space-8) var(--space-1) 0;
       border-bottom: 1px solid var(--hair);
     }
   `,

@@ -34,18 +34,18 @@ import { Format } from '../i18n/format';
   `,
   styles: `
     :host {
-      font-size: 15.5px;
+      font-size: var(--size-note);
       line-height: 1.3;
     }
     .rule {
       font-weight: 700;
-      margin-right: 8px;
+      margin-right: var(--space-4);
     }
     .term {
-      margin-right: 10px;
+      margin-right: var(--space-5);
     }
     i {
-      font-size: 14px;
+      font-size: var(--size-note);
       color: var(--ink);
       font-style: italic;
       opacity: 0.85;

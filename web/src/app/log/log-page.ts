@@ -12,97 +12,16 @@ import { LogActions, logFeature } from './log.slice';
   selector: 'ek-log-page',
   imports: [RouterLink, TranslocoDirective, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <div class="page" *transloco="let t">
-      <div class="head">
-        <h1>{{ t('log.title') }}</h1>
-        <span class="quiet">{{ t('log.count', { n: real().length }) }}</span>
-        @if (rows().length > real().length) {
-          <span class="quiet">{{ t('log.practised', { n: rows().length - real().length }) }}</span>
-        }
-        <span class="quiet legend">{{ t('log.legend') }}</span>
-      </div>
-      @if (failure(); as f) {
-        <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
-      }
-      @if (loaded() && rows().length === 0) {
-        <section class="panel empty">
-          <h2>{{ t('log.empty') }}</h2>
-          <p>{{ t('log.empty-hint') }}</p>
-        </section>
-      } @else if (rows().length > 0) {
-        <section class="panel list">
-          <p-table [value]="rows()" [rowTrackBy]="byId">
-            <ng-template #header>
-              <tr>
-                <th scope="col">{{ t('log.date') }}</th>
-                <th scope="col">{{ t('log.dish') }}</th>
-                <th scope="col">{{ t('log.liquid') }}</th>
-                <th scope="col">{{ t('log.to-pin') }}</th>
-                <th scope="col">{{ t('log.serve') }}</th>
-                <th scope="col">{{ t('log.grain') }}</th>
-                <th scope="col">{{ t('log.core') }}</th>
-              </tr>
-            </ng-template>
-            <ng-template #body let-r>
-              <tr>
-                <td>{{ fmt.date(r.cook.startedMs) }}</td>
-                <td>
-                  <a [routerLink]="r.cook.finishedMs === null ? ['/stove', r.cook.id] : ['/log', r.cook.id]">{{
-                    r.cook.dish.title
-                  }}</a>
-                  <span class="quiet">{{ t('log.for', { n: r.cook.dish.serves }) }}</span>
-                  @if (r.cook.practice) {
-                    <span class="mark">{{ t('practice.word') }}</span>
-                  }
-                </td>
-                <td>{{ fmt.ml(r.cook.plan.liquid.addMl) }}</td>
-                <td>
-                  <span class="quiet">{{ fmt.number(r.cook.plan.program.pinUpMin, 1) }}</span> →
-                  <b>{{ r.actual.toPinMin === null ? '–' : fmt.number(r.actual.toPinMin, 1) }}</b> min
-                </td>
-                <td>
-                  @if (r.cook.finishedMs !== null) {
-                    <span class="quiet">{{ fmt.time(planned(r.cook)) }}</span> →
-                    <b>{{ fmt.time(r.actual.servedMs) }}</b>
-                  } @else {
-                    <b class="on">{{ t('log.cooking') }}</b>
-                  }
-                </td>
-                <td>
-                  @if (said(r.cook); as word) {
-                    <span class="quiet">{{ band(r.cook, t) }}</span> →
-                    <b>{{ t('rating.grain.' + word) }}</b>
-                  } @else {
-                    <span class="quiet">{{ band(r.cook, t) }} → ?</span>
-                  }
-                </td>
-                <td>
-                  @if (r.cook.plan.meats[0]; as m) {
-                    <span class="quiet">{{ fmt.number(m.coreC) }}</span> →
-                    <b>{{ (r.cook.outcome?.coreC ?? null) === null ? '?' : fmt.number(r.cook.outcome.coreC) }}</b> °C
-                  } @else {
-                    <span class="quiet">–</span>
-                  }
-                </td>
-              </tr>
-            </ng-template>
-          </p-table>
-        </section>
-      } @else {
-        <p class="quiet" role="status">{{ t('shelf.loading') }}</p>
-      }
-    </div>
-  `,
+  templateUrl: './log-page.html',
   styles: `
     .page {
       max-width: 1280px;
       margin: 0 auto;
-      padding: 14px 16px;
+      padding: var(--space-7) var(--space-8);
     }
     .head {
       display: flex;
-      gap: 14px;
+      gap: var(--space-7);
       align-items: baseline;
     }
     .legend {
@@ -113,7 +32,7 @@ import { LogActions, logFeature } from './log.slice';
     }
     a {
       font-weight: 700;
-      margin-right: 8px;
+      margin-right: var(--space-4);
     }
     td,
     th {
@@ -124,9 +43,9 @@ import { LogActions, logFeature } from './log.slice';
       border: 1.5px solid var(--steam);
       border-radius: 6px;
       color: var(--steam);
-      padding: 0 8px;
-      margin-left: 8px;
-      font-size: 15px;
+      padding: 0 var(--space-4);
+      margin-left: var(--space-4);
+      font-size: var(--size-note);
     }
     .on {
       color: var(--steam);

@@ -61,15 +61,15 @@ import { Format } from '../i18n/format';
   styles: `
     :host {
       display: block;
-      padding: 14px 18px;
-      font-size: 18px;
+      padding: var(--space-7) var(--space-8);
+      font-size: var(--size-body);
     }
     ul {
       list-style: none;
       padding: 0;
-      margin: 8px 0;
+      margin: var(--space-4) 0;
       display: grid;
-      gap: 6px;
+      gap: var(--space-3);
     }
     .sign {
       display: inline-grid;
@@ -78,7 +78,7 @@ import { Format } from '../i18n/format';
       height: 26px;
       border: 2px solid var(--leaf);
       border-radius: 50%;
-      margin-right: 6px;
+      margin-right: var(--space-3);
       font-weight: 700;
       color: var(--leaf);
     }

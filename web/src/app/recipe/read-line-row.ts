@@ -57,77 +57,7 @@ import { prepWords } from '../ui/prep-words';
       </span>
     </ng-container>
   `,
-  styles: `
-    :host {
-      display: flex;
-      gap: 12px;
-      padding: 7px 10px;
-      border-bottom: 1px solid var(--hair);
-      border-left: 4px solid transparent;
-    }
-    :host(.asks) {
-      border-left-color: var(--turmeric-fill);
-      background: var(--turmeric-tint);
-    }
-    :host(.refused) {
-      border-left-color: var(--paprika);
-      background: var(--paprika-tint);
-    }
-    .grams {
-      flex: 0 0 5.6rem;
-      text-align: right;
-      padding-top: 1px;
-    }
-    .what {
-      display: grid;
-      gap: 2px;
-      min-width: 0;
-    }
-    .food {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 4px 8px;
-      align-items: baseline;
-    }
-    .chip {
-      background: var(--well);
-      border: 1px solid var(--hair);
-      border-radius: 999px;
-      padding: 1px 10px;
-      font-size: 15.5px;
-    }
-    .said {
-      font-size: 15.5px;
-      overflow-wrap: anywhere;
-    }
-    .answers {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 8px;
-      padding: 4px 0;
-    }
-    .answers button,
-    .answers input {
-      min-height: 44px;
-      box-sizing: border-box;
-      padding: 4px 14px;
-      border: 2px solid var(--rim);
-      border-radius: 8px;
-      background: var(--enamel);
-      color: var(--ink);
-      font: 16px/1.3 var(--read);
-    }
-    .answers button {
-      cursor: pointer;
-    }
-    .answers .out {
-      border-color: var(--edge);
-      background: none;
-    }
-    .answers input {
-      width: 9rem;
-    }
-  `,
+  styleUrl: './read-line-row.scss',
 })
 export class ReadLineRow {
   readonly line = input.required<Reading['lines'][number]>();

@@ -24,7 +24,7 @@ const releaseSteps = {
   imports: [RouterLink, TranslocoDirective, Button, MiniPot, ReadLineRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-page.html',
-  styleUrl: './recipe-page.css',
+  styleUrl: './recipe-page.scss',
 })
 export class RecipePage {
   private readonly store = inject(Store);

@@ -76,7 +76,7 @@ export interface Comparable {
     th,
     td {
       text-align: left;
-      padding: 7px 10px;
+      padding: var(--space-4) var(--space-5);
       border-bottom: 1px solid var(--hair);
       vertical-align: bottom;
     }

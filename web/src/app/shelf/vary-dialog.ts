@@ -68,17 +68,17 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
   styles: `
     .pick {
       display: flex;
-      gap: 20px;
+      gap: var(--space-10);
       flex-wrap: wrap;
-      margin-bottom: 12px;
+      margin-bottom: var(--space-6);
     }
     label {
       display: inline-flex;
-      gap: 8px;
+      gap: var(--space-4);
       align-items: center;
     }
     p {
-      margin: 0 0 12px;
+      margin: 0 0 var(--space-6);
     }
   `,
 })

@@ -52,34 +52,36 @@ import { RatingScale } from '../ui/rating-scale';
     </section>
   `,
   styles: `
+    @use 'breakpoints' as *;
+
     :host {
       width: min(860px, 100%);
     }
     .rate {
-      padding: 18px 22px;
+      padding: var(--space-8) var(--space-10);
       display: grid;
-      gap: 12px;
+      gap: var(--space-6);
     }
     h1 {
-      font: 600 28px/1.15 var(--title);
+      font: 600 var(--size-title)/1.15 var(--title);
       color: var(--rim);
       margin: 0;
     }
     .scale {
       display: grid;
       grid-template-columns: 110px 1fr;
-      gap: 12px;
+      gap: var(--space-6);
       align-items: center;
     }
     ek-rating-scale {
       --step-height: 58px;
-      --step-font: 19px;
+      --step-font: var(--size-head);
     }
     .core,
     .note {
       display: flex;
       flex-wrap: wrap;
-      gap: 10px;
+      gap: var(--space-5);
       align-items: center;
     }
     textarea {
@@ -87,16 +89,16 @@ import { RatingScale } from '../ui/rating-scale';
     }
     .row {
       display: flex;
-      gap: 10px;
-      margin-top: 12px;
+      gap: var(--space-5);
+      margin-top: var(--space-6);
     }
-    @media (max-width: 760px) {
+    @media #{$phone} {
       .scale {
         grid-template-columns: 1fr;
-        gap: 4px;
+        gap: var(--space-2);
       }
       ek-rating-scale {
-        --step-font: 16px;
+        --step-font: var(--size-text);
       }
     }
   `,

@@ -37,16 +37,18 @@ import type { OutlookWords } from './outlook-words';
     </p>
   `,
   styles: `
+    @use 'breakpoints' as *;
+
     .outlook {
       display: flex;
-      gap: 10px;
+      gap: var(--space-5);
       align-items: center;
       justify-content: space-between;
       border: 1.5px solid var(--turmeric);
       background: var(--turmeric-tint);
       border-radius: 8px;
-      padding: 6px 12px;
-      margin: 6px 0 0;
+      padding: var(--space-3) var(--space-6);
+      margin: var(--space-3) 0 0;
     }
     .words {
       flex: 1 1 14rem;
@@ -58,7 +60,7 @@ import type { OutlookWords } from './outlook-words';
     p-button {
       flex: none;
     }
-    @media (max-width: 760px) {
+    @media #{$phone} {
       .outlook {
         flex-wrap: wrap;
       }

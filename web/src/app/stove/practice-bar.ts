@@ -54,30 +54,32 @@ import type { Dials } from './live';
     </ng-container>
   `,
   styles: `
+    @use 'breakpoints' as *;
+
     :host {
       display: flex;
-      gap: 14px;
+      gap: var(--space-7);
       align-items: center;
-      font-size: 18px;
+      font-size: var(--size-body);
       white-space: nowrap;
       overflow: hidden;
-      padding: 2px 14px;
+      padding: var(--space-1) var(--space-7);
       border: 1.5px solid var(--steam);
       border-radius: 10px;
       background: var(--steam-tint);
     }
     .word {
-      font-size: 20px;
+      font-size: var(--size-head);
       color: var(--steam);
     }
     .dials {
       margin-left: auto;
       display: flex;
-      gap: 12px;
+      gap: var(--space-6);
       align-items: center;
     }
     .dials b {
-      font-size: 22px;
+      font-size: var(--size-step);
     }
     .burn {
       color: var(--paprika);
@@ -92,11 +94,11 @@ import type { Dials } from './live';
     .up {
       fill: var(--steam);
     }
-    @media (max-width: 760px) {
+    @media #{$phone} {
       :host {
         flex-wrap: wrap;
         white-space: normal;
-        padding: 8px 12px;
+        padding: var(--space-4) var(--space-6);
         order: 0;
       }
       .wide {

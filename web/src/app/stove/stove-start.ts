@@ -13,8 +13,8 @@ import { StoveActions, stoveFeature } from './stove.slice';
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     .empty {
-      padding: 14px 20px;
-      gap: 6px;
+      padding: var(--space-7) var(--space-10);
+      gap: var(--space-3);
     }
   `,
   template: `

@@ -66,23 +66,23 @@ import { InputNumber } from 'primeng/inputnumber';
   `,
   styles: `
     .ask {
-      font-size: 21px;
+      font-size: var(--size-head);
     }
     .row {
       display: flex;
-      gap: 12px;
+      gap: var(--space-6);
       align-items: center;
-      margin: 14px 0;
+      margin: var(--space-7) 0;
     }
     .verdict {
-      font-size: 22px;
+      font-size: var(--size-step);
     }
     .skip {
       border-top: 1px solid var(--hair);
-      padding-top: 10px;
+      padding-top: var(--space-5);
       display: flex;
       flex-wrap: wrap;
-      gap: 12px;
+      gap: var(--space-6);
       align-items: baseline;
     }
     .linklike {
@@ -91,8 +91,8 @@ import { InputNumber } from 'primeng/inputnumber';
       text-decoration: underline;
       color: var(--ink);
       cursor: pointer;
-      padding: 6px 0;
-      font-size: 18px;
+      padding: var(--space-3) 0;
+      font-size: var(--size-body);
     }
   `,
 })

@@ -17,105 +17,15 @@ const mostTimerMin = 600;
   selector: 'ek-write-down',
   imports: [FormsModule, TranslocoDirective, Button, Dialog, InputNumber, InputText],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <ng-container *transloco="let t">
-      <p-dialog
-        [visible]="true"
-        (visibleChange)="closed.emit()"
-        [modal]="true"
-        [closeAriaLabel]="t('app.close')"
-        [header]="t('write.title')"
-        [style]="{ width: 'min(54rem, 97vw)' }"
-      >
-        <div class="moments">
-          @for (m of moments; track m) {
-            <button type="button" [attr.data-moment]="m" (click)="happened.emit({ kind: m })">
-              <strong>{{ t('write.' + m) }}</strong>
-              <kbd aria-hidden="true">{{ t('write.key-' + m) }}</kbd>
-            </button>
-          }
-        </div>
-        <div class="values">
-          <label for="wd-core">{{ t('write.probe-read') }}</label>
-          <p-inputnumber
-            inputId="wd-core"
-            suffix=" °C"
-            [min]="0"
-            [max]="130"
-            [maxFractionDigits]="1"
-            [ngModel]="core()"
-            (ngModelChange)="core.set($event)"
-            [inputStyle]="{ width: '8rem' }"
-          />
-          <span class="two">
-            <p-button [label]="t('write.keep')" [disabled]="core() === null" (onClick)="keepCore()" />
-            @if (devices()) {
-              <p-button severity="secondary" [label]="t('write.read')" (onClick)="measure.emit('temperature')" />
-            }
-          </span>
-          <label for="wd-weight">{{ t('write.weight-read') }}</label>
-          <p-inputnumber
-            inputId="wd-weight"
-            suffix=" g"
-            [min]="0"
-            [max]="50000"
-            [ngModel]="weight()"
-            (ngModelChange)="weight.set($event)"
-            [inputStyle]="{ width: '8rem' }"
-          />
-          <span class="two">
-            <p-button [label]="t('write.keep')" [disabled]="weight() === null" (onClick)="keepWeight()" />
-            @if (devices()) {
-              <p-button severity="secondary" [label]="t('write.read')" (onClick)="measure.emit('weight')" />
-            }
-          </span>
-          <label for="wd-timer">{{ t('write.timer-started') }}</label>
-          <span class="two">
-            <input
-              pInputText
-              id="wd-timer"
-              maxlength="40"
-              [placeholder]="t('write.timer-name')"
-              [ngModel]="name()"
-              (ngModelChange)="name.set($event)"
-            />
-            <p-inputnumber
-              suffix=" min"
-              [min]="0.5"
-              [max]="mostTimerMin"
-              [maxFractionDigits]="1"
-              [ngModel]="minutes()"
-              (ngModelChange)="minutes.set($event)"
-              [ariaLabel]="t('write.timer-min')"
-              [inputStyle]="{ width: '6.5rem' }"
-            />
-          </span>
-          <p-button [label]="t('write.start')" [disabled]="!minutes()" (onClick)="timer(t('write.timer-started'))" />
-          <label for="wd-note">{{ t('write.noted') }}</label>
-          <input pInputText id="wd-note" maxlength="500" [ngModel]="note()" (ngModelChange)="note.set($event)" />
-          <p-button
-            [label]="t('write.keep')"
-            [disabled]="!note().trim()"
-            (onClick)="happened.emit({ kind: 'noted', text: note().trim() })"
-          />
-        </div>
-        @if (log().length > 0) {
-          <p class="quiet so-far">
-            {{ t('write.so-far') }}
-            @for (e of log(); track e.id) {
-              <span>{{ line(e, t) }}</span>
-            }
-          </p>
-        }
-      </p-dialog>
-    </ng-container>
-  `,
+  templateUrl: './write-down.html',
   styles: `
+    @use 'breakpoints' as *;
+
     .moments {
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(156px, 1fr));
-      gap: 8px;
-      margin-bottom: 16px;
+      gap: var(--space-4);
+      margin-bottom: var(--space-8);
     }
     .moments button {
       min-height: 68px;
@@ -123,48 +33,48 @@ const mostTimerMin = 600;
       border-radius: 14px;
       background: var(--enamel);
       color: var(--ink);
-      font-size: 19px;
+      font-size: var(--size-head);
       line-height: 1.1;
       cursor: pointer;
       display: flex;
-      gap: 8px;
+      gap: var(--space-4);
       align-items: center;
       justify-content: space-between;
-      padding: 6px 10px;
+      padding: var(--space-3) var(--space-5);
       text-align: left;
     }
     kbd {
-      font: 700 15px var(--read);
+      font: 700 var(--size-note) var(--read);
       border: 1.5px solid var(--edge);
       border-radius: 6px;
-      padding: 1px 9px;
+      padding: 1px var(--space-5);
     }
     .values {
       display: grid;
       grid-template-columns: minmax(130px, auto) 1fr auto;
-      gap: 10px 14px;
+      gap: var(--space-5) var(--space-7);
       align-items: center;
-      font-size: 18px;
+      font-size: var(--size-body);
     }
     .two {
       display: flex;
-      gap: 8px;
+      gap: var(--space-4);
     }
     .two input {
       flex: 1;
       min-width: 0;
     }
     .so-far {
-      margin-top: 14px;
-      font-size: 16px;
+      margin-top: var(--space-7);
+      font-size: var(--size-text);
       max-height: 96px;
       overflow: auto;
     }
     .so-far span {
       display: inline-block;
-      margin-right: 14px;
+      margin-right: var(--space-7);
     }
-    @media (max-width: 760px) {
+    @media #{$phone} {
       .values {
         grid-template-columns: 1fr;
       }

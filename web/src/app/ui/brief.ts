@@ -28,8 +28,8 @@ import { Format } from '../i18n/format';
     :host {
       display: flex;
       flex-wrap: wrap;
-      gap: 0 14px;
-      font-size: 17px;
+      gap: 0 var(--space-7);
+      font-size: var(--size-body);
       line-height: 1.25;
     }
   `,

@@ -81,7 +81,7 @@ export interface Figure {
       background: var(--enamel);
       border: 1.5px solid var(--rim);
       border-radius: 6px;
-      padding: 2px 10px;
+      padding: var(--space-1) var(--space-5);
       white-space: nowrap;
       font-weight: 700;
       pointer-events: none;

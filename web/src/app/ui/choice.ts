@@ -29,9 +29,9 @@ let made = 0;
     :host {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px 16px;
+      gap: var(--space-3) var(--space-8);
       align-items: center;
-      padding: 6px 0;
+      padding: var(--space-3) 0;
     }
     span {
       min-width: 9.5rem;

@@ -25,7 +25,7 @@ import { differences, type Difference } from './differences';
     :host {
       display: inline-flex;
       flex-wrap: wrap;
-      gap: 2px 16px;
+      gap: var(--space-1) var(--space-8);
     }
     .name {
       font-weight: 400;

@@ -37,13 +37,13 @@ import { TranslocoDirective } from '@jsverse/transloco';
     .steps {
       display: grid;
       grid-template-columns: repeat(5, 1fr);
-      gap: 3px;
+      gap: var(--space-1);
     }
     button {
       position: relative;
       min-height: var(--step-height, 42px);
-      padding: 2px 2px 17px;
-      font-size: var(--step-font, 15px);
+      padding: var(--space-1) var(--space-1) var(--space-8);
+      font-size: var(--step-font, var(--size-note));
       line-height: 1.1;
       background: var(--well);
       border: 1.3px solid var(--edge);
@@ -62,7 +62,7 @@ import { TranslocoDirective } from '@jsverse/transloco';
       right: 0;
       bottom: 4px;
       display: flex;
-      gap: 4px;
+      gap: var(--space-2);
       justify-content: center;
     }
     i {

@@ -9,92 +9,19 @@ import { VerdictStrip, type Band } from './verdict-strip';
   selector: 'ek-verdicts',
   imports: [TranslocoDirective, VerdictStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <ng-container *transloco="let t">
-      @if (starch(); as g) {
-        <ek-verdict-strip
-          data-strip="grain"
-          [kind]="t('verdict.' + g.kind)"
-          [verdict]="said(t, g)"
-          [note]="t('verdict.chance', { n: round(g.chance * 100) })"
-          fill="url(#p-grain)"
-          tint="var(--turmeric-tint)"
-          [from]="g.scale.from"
-          [to]="g.scale.to"
-          [bands]="bands(t, g)"
-          [at]="g.at"
-          [low]="g.at - g.spread"
-          [high]="g.at + g.spread"
-          [edges]="edgeTexts(g)"
-        />
-      }
-      @if (worst(); as m) {
-        <ek-verdict-strip
-          data-strip="meat"
-          [kind]="t('verdict.meat')"
-          [verdict]="t('meat.' + m.texture) + ', ' + fmt.celsius(m.coreC)"
-          [note]="t('verdict.thermometer')"
-          [alarm]="!m.ok"
-          fill="url(#p-meat)"
-          tint="var(--plum-tint)"
-          [from]="40"
-          [to]="110"
-          [bands]="[
-            { label: t('verdict.not-yet'), to: m.safeMinimumC },
-            { label: t('verdict.past-minimum'), to: 110 },
-          ]"
-          [at]="m.coreC"
-          [low]="m.cautiousCoreC"
-          [high]="m.coreC"
-          [limit]="{ at: m.safeMinimumC, text: t('verdict.minimum', { c: fmt.number(m.safeMinimumC) }) }"
-        />
-      } @else {
-        @for (p of plan().plants; track p.ingredient) {
-          <div class="none">
-            <strong [class.stop-text]="p.verdict === 'hard'">{{ t('plant.' + p.verdict) }}</strong>
-            <span class="quiet">{{ t('plant.softness', { min: fmt.number(p.softMeanMin) }) }}</span>
-          </div>
-        } @empty {
-          <div class="none quiet">{{ t('verdict.no-meat') }}</div>
-        }
-      }
-      <ek-verdict-strip
-        data-strip="scorch"
-        [kind]="t('verdict.scorch')"
-        [verdict]="
-          t('scorch.' + plan().scorch.level) +
-          ', ' +
-          (plan().scorch.index < 0.01 ? '< 1 %' : fmt.percent(plan().scorch.index))
-        "
-        [note]="reasons().length > 0 ? t('scorch-reason.' + reasons()[0]) : t('scorch-reason.clean')"
-        fill="url(#p-heat)"
-        [tint]="scorchTint[plan().scorch.level]"
-        [from]="0"
-        [to]="1"
-        [bands]="[
-          { label: t('scorch.low'), to: 0.25 },
-          { label: t('scorch.watch'), to: 0.55 },
-          { label: t('scorch.high'), to: 1 },
-        ]"
-        [at]="scorchAt()"
-        [low]="scorchLow()"
-        [high]="scorchHigh()"
-        [alarm]="plan().scorch.level === 'high'"
-      />
-    </ng-container>
-  `,
+  templateUrl: './verdicts.html',
   styles: `
     :host {
       display: block;
     }
     .none strong {
-      font-size: 22px;
-      margin-right: 8px;
+      font-size: var(--size-step);
+      margin-right: var(--space-4);
     }
     .none {
       border-top: 1px solid var(--hair);
-      padding: 8px 0;
-      font-size: 15px;
+      padding: var(--space-4) 0;
+      font-size: var(--size-note);
     }
   `,
 })

@@ -36,8 +36,8 @@ import { Format } from '../i18n/format';
       width: min(30rem, 88vw);
     }
     h3 {
-      font: 700 18px var(--read);
-      margin: 0 0 6px;
+      font: 700 var(--size-body) var(--read);
+      margin: 0 0 var(--space-3);
     }
     ol {
       list-style: none;
@@ -47,7 +47,7 @@ import { Format } from '../i18n/format';
     li {
       display: grid;
       grid-template-columns: 4rem 1fr;
-      padding: 4px 0;
+      padding: var(--space-2) 0;
       border-top: 1px solid var(--hair);
     }
     .quiet {
