@@ -23,11 +23,11 @@ const throttled = (gaugePa: number, leadK: number): number =>
 /** The product's own hour: heat-up, hold to the 45th minute, then on its own. */
 const hold = (h: HeatedPot): number => Math.round((2 * (offS - h.countdownS!)) / 60) / 2;
 export function ours(): Float64Array {
-  const h = new HeatedPot(pot, 0, load, 'high', 1);
+  const h = new HeatedPot({ pot, altitudeM: 0 }, load, 'high', 1);
   return h.finish(hold(h), { kind: 'natural' }).history.tempC.subarray(0, hourS);
 }
 /** The two events are taken from the product for both, so that one second of a pin does not hide the rest. */
-const own = new HeatedPot(pot, 0, load, 'high', 1);
+const own = new HeatedPot({ pot, altitudeM: 0 }, load, 'high', 1);
 const pinS = own.pinUpS!;
 const endS = own.countdownS! + 60 * hold(own);
 

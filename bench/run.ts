@@ -114,7 +114,7 @@ print(
   await time(
     {
       'doneness map, 25 x 31': () => void donenessMap(turkey, kitchen, turkeyPlan),
-      'uncertainty, 1,000 draws': () => void uncertainty(turkey, kitchen, turkeyPlan, 1000),
+      'uncertainty, 1,000 draws': () => void uncertainty(turkey, kitchen, turkeyPlan, { draws: 1000 }),
       'outlook, the pin 4 min late': () =>
         void outlook(turkey, kitchen, turkeyPlan, { toPinMin: turkeyPlan.program.pinUpMin + 4 }),
       'equaliser, tough beef on a rack': () => void equalise(toughBeef, kitchen, toughPlan),

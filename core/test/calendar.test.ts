@@ -13,7 +13,7 @@ const words = {
   step: (id: string) => `Schritt ${id}`,
   caution: 'The pin must be down before the lid moves.\nA thermometer decides.',
 };
-const text = calendar(p, serve, serve - 7_200_000, 'dish-1', words);
+const text = calendar(p, { serveMs: serve, nowMs: serve - 7_200_000, uid: 'dish-1' }, words);
 
 describe('the evening as a calendar, read back by an independent parser of RFC 5545', () => {
   const events = new ICAL.Component(ICAL.parse(text) as never)
@@ -44,7 +44,7 @@ describe('the evening as a calendar, read back by an independent parser of RFC 5
     expect(ring).toContain(0);
   });
   test('exported again it is the same calendar', () => {
-    expect(calendar(p, serve, serve - 7_200_000, 'dish-1', words)).toBe(text);
+    expect(calendar(p, { serveMs: serve, nowMs: serve - 7_200_000, uid: 'dish-1' }, words)).toBe(text);
   });
 });
 

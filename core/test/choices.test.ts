@@ -60,27 +60,29 @@ describe('uncertainty', () => {
     expect(mean).toBeCloseTo(0.5, 2);
   });
   const p = plan(turkeyRice(), hut);
-  const u = uncertainty(turkeyRice(), hut, p, 400, 7);
+  const u = uncertainty(turkeyRice(), hut, p, { draws: 400, seed: 7 });
   test('chances add up, the wanted band is the likeliest, the same seed gives the same answer', () => {
     expect(u.bands.reduce((s, b) => s + b.chance, 0)).toBeCloseTo(1, 9);
     expect(u.bands[0]!.band).toBe('fluffy');
-    expect(uncertainty(turkeyRice(), hut, p, 400, 7)).toEqual(u);
+    expect(uncertainty(turkeyRice(), hut, p, { draws: 400, seed: 7 })).toEqual(u);
   });
   test('another seed moves the chances by a few points only', () => {
-    const other = uncertainty(turkeyRice(), hut, p, 400, 8).bands.find((b) => b.band === 'fluffy')!.chance;
+    const other = uncertainty(turkeyRice(), hut, p, { draws: 400, seed: 8 }).bands.find(
+      (b) => b.band === 'fluffy',
+    )!.chance;
     expect(Math.abs(other - u.bands[0]!.chance)).toBeLessThan(0.06);
   });
   test('turkey reaches its minimum in nearly every cook, a thick slab hardly held does not', () => {
     expect(u.meats[0]!.chance).toBeGreaterThan(0.97);
     const raw = turkeyRice({ overrides: { holdMin: 0, release: { kind: 'quick' }, firstStage: false } });
     raw.ingredients[1] = { ...raw.ingredients[1]!, prep: { shape: 'slab', thicknessMm: 38 } };
-    expect(uncertainty(raw, hut, plan(raw, hut), 200).meats[0]!.chance).toBeLessThan(0.5);
+    expect(uncertainty(raw, hut, plan(raw, hut), { draws: 200 }).meats[0]!.chance).toBeLessThan(0.5);
   });
   test('the chance of a slab is that of its thickness: half where the nominal core just reaches its minimum', () => {
     const chance = (mm: number): number => {
       const d = turkeyRice({ overrides: { holdMin: 5, release: { kind: 'quick' }, firstStage: false } });
       d.ingredients[1] = { ...d.ingredients[1]!, prep: { shape: 'slab', thicknessMm: mm } };
-      return uncertainty(d, hut, plan(d, hut), 400).meats[0]!.chance;
+      return uncertainty(d, hut, plan(d, hut), { draws: 400 }).meats[0]!.chance;
     };
     const core = (mm: number): number => {
       const d = turkeyRice({ overrides: { holdMin: 5, release: { kind: 'quick' }, firstStage: false } });
@@ -103,15 +105,15 @@ describe('uncertainty', () => {
     expect(Math.abs(u.bands.find((b) => b.band === p.grain!.band)!.chance - told)).toBeLessThan(0.12);
   });
   test('rice and water alone move by heat, clock, uptake and steam; pasta is told in its own words', () => {
-    const plain = uncertainty(plainRice(), seaLevel, plan(plainRice(), seaLevel), 200);
+    const plain = uncertainty(plainRice(), seaLevel, plan(plainRice(), seaLevel), { draws: 200 });
     expect(plain.movers.map((m) => m.input).sort()).toEqual(['heat-up', 'kinetics', 'steam', 'uptake']);
     expect(plain.meats).toEqual([]);
     const dish = demoDish('pork-fennel-bean-rigatoni');
-    const pasta = uncertainty(dish, hut, plan(dish, hut), 200);
+    const pasta = uncertainty(dish, hut, plan(dish, hut), { draws: 200 });
     expect(pasta.bands.every((b) => ['hard', 'al-dente', 'tender', 'soft'].includes(b.band))).toBe(true);
     expect(pasta.movers[0]!.input).toBe('kinetics');
     const side = demoDish('small-potatoes-rack');
-    const none = uncertainty(side, hut, plan(side, hut), 50);
+    const none = uncertainty(side, hut, plan(side, hut), { draws: 50 });
     expect([none.bands, none.movers.every((m) => m.share === 0)]).toEqual([[], true]);
   });
   test('the movers are the inputs that have a spread, in falling order, and explain most of it', () => {

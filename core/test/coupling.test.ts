@@ -53,7 +53,7 @@ const boardWith = ([food, shape, thicknessMm, state, place]: Case, grams = 900) 
 
 test.each(cases)('%s, %s of %d mm, %s, on the %s: the lump takes what conduction takes, within 8 %%', (...c) => {
   const b = boardWith(c);
-  const { heated } = heat(b, 500, 'high');
+  const { heated } = heat(b, { addMl: 500, pressure: 'high' });
   const { history } = heated.finish(6, { kind: 'quick' });
   const rec = b.g.items.find((i) => i.ingredient.id === 'meat')!.food;
   const [water, protein, fat, ash] = rec.meat!.composition;
@@ -102,7 +102,8 @@ function lumpHeat(
 
 test('a frozen kilo lengthens the heat-up by the minutes that its thawing takes from the plate', () => {
   const minutes = (state: 'raw' | 'frozen'): number =>
-    heat(boardWith(['beef-stew', 'cube', 28, state, 'base'], 1000), 500, 'high').heated.countdownS! / 60;
+    heat(boardWith(['beef-stew', 'cube', 28, state, 'base'], 1000), { addMl: 500, pressure: 'high' }).heated
+      .countdownS! / 60;
   const more = minutes('frozen') - minutes('raw');
   // 266 kJ and 22 K more for a kilo at 920 W: at most 5.7 min, less what is still frozen inside at the countdown.
   expect(more).toBeGreaterThan(3);
@@ -110,6 +111,7 @@ test('a frozen kilo lengthens the heat-up by the minutes that its thawing takes 
 });
 test('the energy that the pieces took is missing from the pot: more meat, later pressure', () => {
   const s = (grams: number): number =>
-    heat(boardWith(['chicken-breast', 'cube', 20, 'raw', 'base'], grams), 500, 'high').heated.countdownS!;
+    heat(boardWith(['chicken-breast', 'cube', 20, 'raw', 'base'], grams), { addMl: 500, pressure: 'high' }).heated
+      .countdownS!;
   expect(s(900)).toBeGreaterThan(s(600));
 });

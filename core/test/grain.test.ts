@@ -142,16 +142,36 @@ describe('closed forms', () => {
   const [one, two] = [185, 370];
   const cups = (n: number): number => n * 236.5882365;
   test.each([
-    ['2 cups 1:1, valve at 100 degC: moisture', () => closedMoisture(long, two, 55.5, cups(2), 100), 0.622168, 5e-4],
-    ['2 cups 1:1.25: moisture', () => closedMoisture(long, two, 55.5, cups(2.5), 100), 0.667591, 5e-4],
+    [
+      '2 cups 1:1, valve at 100 degC: moisture',
+      () => closedMoisture(long, { rawG: two, clingG: 55.5, liquidG: cups(2) }, 100),
+      0.622168,
+      5e-4,
+    ],
+    [
+      '2 cups 1:1.25: moisture',
+      () => closedMoisture(long, { rawG: two, clingG: 55.5, liquidG: cups(2.5) }, 100),
+      0.667591,
+      5e-4,
+    ],
     [
       '2 cups 1:1.25, quick at 116.5: steam, flash and film, g',
       () => closedLossesG(two, 55.5, cups(2.5), 116.5),
       60.807,
       0.5,
     ],
-    ['2 cups to .66, natural: water, g', () => closedLiquidG(long, two, 55.5, 0.66, 102.4), 573.451, 0.5],
-    ['1 cup to .66, natural: water, g', () => closedLiquidG(long, one, 27.75, 0.66, 102.4), 303.543, 0.5],
+    [
+      '2 cups to .66, natural: water, g',
+      () => closedLiquidG(long, { rawG: two, clingG: 55.5, moisture: 0.66 }, 102.4),
+      573.451,
+      0.5,
+    ],
+    [
+      '1 cup to .66, natural: water, g',
+      () => closedLiquidG(long, { rawG: one, clingG: 27.75, moisture: 0.66 }, 102.4),
+      303.543,
+      0.5,
+    ],
     ['450 g penne, level: liquid, g', () => levelLiquidG(450, 100 / 236.5882365), 754.301, 1],
     ['hold for E 28 with 10 natural, min', () => closedHoldMin(28, 10), 2.63247, 0.03],
     ['hold for E 28, quick, min', () => closedHoldMin(28, 0), 9.59164, 0.03],
@@ -160,14 +180,26 @@ describe('closed forms', () => {
     fc.assert(
       fc.property(fc.integer({ min: 100, max: 900 }), fc.double({ min: 0.6, max: 0.72, noNaN: true }), (g, m) => {
         return (
-          Math.abs(closedMoisture(long, g, 0.15 * g, closedLiquidG(long, g, 0.15 * g, m, 102.4), 102.4) - m) < 5e-4
+          Math.abs(
+            closedMoisture(
+              long,
+              {
+                rawG: g,
+                clingG: 0.15 * g,
+                liquidG: closedLiquidG(long, { rawG: g, clingG: 0.15 * g, moisture: m }, 102.4),
+              },
+              102.4,
+            ) - m,
+          ) < 5e-4
         );
       }),
     );
   });
   test('the simulated pot agrees with the closed sum within a twentieth', () => {
     const p = plan(plainRice(), seaLevel);
-    expect(Math.abs(p.liquid.addMl / closedLiquidG(long, two, 55.5, 0.66, 102.4) - 1)).toBeLessThan(0.05);
+    expect(
+      Math.abs(p.liquid.addMl / closedLiquidG(long, { rawG: two, clingG: 55.5, moisture: 0.66 }, 102.4) - 1),
+    ).toBeLessThan(0.05);
   });
 });
 

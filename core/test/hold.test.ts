@@ -32,7 +32,7 @@ test('within the hold no sample leaves the set pressure by more than the band: e
         const waterG = Math.max(0.3 * pot.minimumLiquidMl[0], (grams * perG) / (1 + perG));
         const grainG = grams / (1 + perG);
         if (grainG / 1.45 + waterG > 700 * pot.litres) return;
-        const h = new HeatedPot(pot, altitudeM, load(grainG, waterG), pressure, dtS);
+        const h = new HeatedPot({ pot, altitudeM }, load(grainG, waterG), pressure, dtS);
         if (h.countdownS === null) return;
         const run = h.finish(15, { kind: 'quick' });
         if (run.dry) return;
@@ -53,7 +53,7 @@ test('within the hold no sample leaves the set pressure by more than the band: e
 
 test('60 g of brown rice on a strong flame holds its pressure instead of swinging', () => {
   const pot = pots.find((p) => p.id === 'stovetop-6')!;
-  const run = new HeatedPot(pot, 0, load(60, 250), 'high', 2).finish(25, { kind: 'natural' });
+  const run = new HeatedPot({ pot, altitudeM: 0 }, load(60, 250), 'high', 2).finish(25, { kind: 'natural' });
   const held = run.history.tempC.subarray(Math.round(run.countdownS! / 2), run.history.releaseAt);
   expect(Math.max(...held) - Math.min(...held)).toBeLessThan(4);
   expect(run.dry).toBe(false);
@@ -63,7 +63,7 @@ test.each([0, 1180, 2400, 3000])(
   'long steps end under the boil of the place: at %d m the pin lifts as with short ones',
   (altitudeM) => {
     const pot = pots.find((p) => p.id === 'electric-3')!;
-    const at = (dtS: number): number => new HeatedPot(pot, altitudeM, load(150, 300), 'high', dtS).pinUpS!;
+    const at = (dtS: number): number => new HeatedPot({ pot, altitudeM }, load(150, 300), 'high', dtS).pinUpS!;
     // Half-second steps near the boil are the yardstick; the long ones are ten seconds.
     expect(Math.abs(at(1) / at(0.5) - 1)).toBeLessThan(0.02);
     expect(Math.abs(at(2) / at(0.5) - 1)).toBeLessThan(0.02);

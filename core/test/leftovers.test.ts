@@ -47,18 +47,27 @@ describe('open pot', () => {
   });
   test('small rice, quick release, five minutes open: 70 degC, 29 g evaporated', () => {
     // Reference run of docs/engine.md: 70.4 degC and 29 g with a separate integrator.
-    const run = cookPot(pot, 0, facts['smallRice']!.load, { pressure: 'high', holdMin: 5, release: { kind: 'quick' } });
+    const run = cookPot({ pot, altitudeM: 0 }, facts['smallRice']!.load, {
+      pressure: 'high',
+      holdMin: 5,
+      release: { kind: 'quick' },
+    });
     const heatJPerK = run.end.dryJPerK + run.end.waterKg * waterJPerKgK;
-    const end = openFor(pot, 0, { tempC: run.openC, baseC: run.end.baseC, heatJPerK, evaporatedKg: 0 }, 300, 'off');
+    const end = openFor(
+      { pot, altitudeM: 0 },
+      { tempC: run.openC, baseC: run.end.baseC, heatJPerK, evaporatedKg: 0 },
+      300,
+      'off',
+    );
     expect(Math.abs(end.tempC - 70.4)).toBeLessThan(4);
     expect(Math.abs(end.evaporatedKg * 1000 - 29)).toBeLessThan(5);
   });
   test('keep-warm holds 63 to 68 degC, sauté keeps the plate between its two points', () => {
     const food = { tempC: 60, baseC: 60, heatJPerK: 3000, evaporatedKg: 0 };
-    const kept = openFor(pot, 0, food, 3600, 'warm');
+    const kept = openFor({ pot, altitudeM: 0 }, food, 3600, 'warm');
     expect(kept.tempC).toBeGreaterThan(60);
     expect(kept.tempC).toBeLessThan(69);
-    const plate = openFor(pot, 0, { ...food, tempC: 25, baseC: 25, heatJPerK: 1500 }, 600, 'saute');
+    const plate = openFor({ pot, altitudeM: 0 }, { ...food, tempC: 25, baseC: 25, heatJPerK: 1500 }, 600, 'saute');
     expect(plate.baseC).toBeGreaterThan(150);
     expect(plate.baseC).toBeLessThan(180);
   });

@@ -39,7 +39,7 @@ test('the plate of the first step is that of the open pot on its fire for so man
     evaporatedKg: 0,
     waterKg: 0.2 * food.water[0],
   };
-  const after = openFor(pot, 0, from, 240, 'saute');
+  const after = openFor({ pot, altitudeM: 0 }, from, 240, 'saute');
   const [s] = run(g, step('onion', 4)).steps;
   expect([s!.foodC, s!.baseC]).toEqual([expect.closeTo(after.tempC, 9), expect.closeTo(after.baseC, 9)]);
   expect(s!.evaporatedG).toBeCloseTo(1000 * after.evaporatedKg, 9);

@@ -22,8 +22,8 @@ describe('reference runs', () => {
     ['soup', 1412.0, 1666.3, 1799.0, 158.8, 93.5, 487.8],
   ])('%s', (name, pinUp, countdown, naturalS, quickS, flashG, wh) => {
     const { load, holdMin } = facts[name]!;
-    const slow = cookPot(pot, 0, load, natural(holdMin), 0.5);
-    const fast = cookPot(pot, 0, load, quick(holdMin), 0.5);
+    const slow = cookPot({ pot, altitudeM: 0 }, load, natural(holdMin), 0.5);
+    const fast = cookPot({ pot, altitudeM: 0 }, load, quick(holdMin), 0.5);
     const near = (value: number, want: number): number => Math.abs(value / want - 1);
     expect(near(slow.pinUpS!, pinUp)).toBeLessThan(0.02);
     expect(near(slow.countdownS!, countdown)).toBeLessThan(0.02);
@@ -36,7 +36,7 @@ describe('reference runs', () => {
 
 describe('a pot that cannot seal', () => {
   test('too little water never seals: it boils dry or stays open, and says so', () => {
-    const run = cookPot(pot, 0, waterLoad(0.02, 20), quick(5));
+    const run = cookPot({ pot, altitudeM: 0 }, waterLoad(0.02, 20), quick(5));
     expect(run.dry || run.neverSealed).toBe(true);
   });
 });
@@ -56,7 +56,7 @@ describe('balances', () => {
       fc.property(cook, (c) => {
         const load = waterLoad(c.waterKg, c.startC);
         const before = storedJ(new PotState(pot, c.altitudeM, load));
-        const run = cookPot(pot, c.altitudeM, load, {
+        const run = cookPot({ pot, altitudeM: c.altitudeM }, load, {
           pressure: 'high',
           holdMin: c.holdMin,
           release: { kind: c.kind },
@@ -75,7 +75,7 @@ describe('balances', () => {
       fc.property(cook, (c) => {
         const load = waterLoad(c.waterKg, c.startC);
         const before = new PotState(pot, c.altitudeM, load).waterKg;
-        const { end, lost } = cookPot(pot, c.altitudeM, load, {
+        const { end, lost } = cookPot({ pot, altitudeM: c.altitudeM }, load, {
           pressure: 'high',
           holdMin: c.holdMin,
           release: { kind: c.kind },
@@ -89,7 +89,7 @@ describe('balances', () => {
 
   test('more water, a weaker heater and a colder start all come to pressure later', () => {
     const t = (kg: number, c: number, w = 1000): number =>
-      new HeatedPot({ ...pot, powerW: w }, 0, waterLoad(kg, c), 'high').countdownS!;
+      new HeatedPot({ pot: { ...pot, powerW: w }, altitudeM: 0 }, waterLoad(kg, c), 'high').countdownS!;
     expect(t(1.2, 20)).toBeGreaterThan(t(1, 20));
     expect(t(1, 20, 900)).toBeGreaterThan(t(1, 20));
     expect(t(1, 10)).toBeGreaterThan(t(1, 20));
@@ -102,7 +102,7 @@ describe('the pin wants steam', () => {
   test.each(pots.map((p) => [p.id, p] as const))(
     '%s: a lid closed on a hot base does not lift the pin, and the step does not matter',
     (_, p) => {
-      const runs = [0.25, 1, 2].map((dt) => new HeatedPot(p, 0, hot, 'high', dt));
+      const runs = [0.25, 1, 2].map((dt) => new HeatedPot({ pot: p, altitudeM: 0 }, hot, 'high', dt));
       for (const r of runs) {
         // Nothing but the time to boil 350 g of cold water can come first.
         expect(r.pinUpS!).toBeGreaterThan(60);
@@ -134,7 +134,7 @@ describe('by hand', () => {
       [0, 116.61],
       [1500, 113.6],
     ] as const) {
-      const run = cookPot(pot, h, waterLoad(1.5, 20), quick(20));
+      const run = cookPot({ pot, altitudeM: h }, waterLoad(1.5, 20), quick(20));
       expect(Math.abs(run.history.tempC[run.history.releaseAt]! - c)).toBeLessThan(0.1);
     }
   });
@@ -173,14 +173,14 @@ describe('against odex', () => {
     expect(Math.abs(have.steamKg - want.steamKg)).toBeLessThan(0.3e-3);
   });
   test('natural release for 8 min', () => {
-    const hot = new HeatedPot(pot, 0, waterLoad(1, 20), 'high').state;
+    const hot = new HeatedPot({ pot, altitudeM: 0 }, waterLoad(1, 20), 'high').state;
     const want = reference(hot, 0, pot.leakM2, 480);
     const have = ours(hot.clone(), 0, 480);
     expect(Math.abs(have.tempC - want.tempC)).toBeLessThan(0.15);
     expect(Math.abs(have.steamKg - want.steamKg)).toBeLessThan(0.3e-3);
   });
   test('quick release for 30 s', () => {
-    const hot = new HeatedPot(pot, 0, waterLoad(1, 20), 'high').state;
+    const hot = new HeatedPot({ pot, altitudeM: 0 }, waterLoad(1, 20), 'high').state;
     hot.quickOpen = true;
     const want = reference(hot, 0, pot.quickM2 + pot.leakM2, 30);
     const have = ours(hot.clone(), 0, 30);

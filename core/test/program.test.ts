@@ -22,10 +22,10 @@ import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 
 /* The search for minutes and release: against trying everything, and its price by hand. */
 const heated = (dish: Dish, addMl: number, kitchen = hut): Heated =>
-  heat(setBench(dish, kitchen), addMl, 'high', dish.texture ?? 'fluffy');
+  heat(setBench(dish, kitchen), { addMl, pressure: 'high', texture: dish.texture ?? 'fluffy' });
 /** The search in one heated pot, with its liquid as it is unless something else is fixed. */
 const searched = (h: Heated, fixed: Fixed = {}, only?: readonly number[], near: Near | null = null): Candidate =>
-  new Search(h, null, bounds, { liquidMl: h.addMl, ...fixed }, only).best(near);
+  new Search(h, { miss: null, bounds, fixed: { liquidMl: h.addMl, ...fixed } }, only).best(near);
 const bounds = liquidBounds(setBench(plainRice(), seaLevel));
 const releases: Release[] = [
   { kind: 'quick' },
@@ -153,7 +153,7 @@ describe('the price of a program', () => {
       [demoDish('beef-beetroot-dill-pasta'), hut],
     ] as const) {
       const p = plan(d, kitchen);
-      const u = uncertainty(d, kitchen, p, 1000);
+      const u = uncertainty(d, kitchen, p, { draws: 1000 });
       const right = u.bands
         .filter((b) => (p.grain ? b.band === 'fluffy' : ['al-dente', 'tender'].includes(b.band)))
         .reduce((s, b) => s + b.chance, 0);

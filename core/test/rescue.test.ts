@@ -20,12 +20,13 @@ const all: Answers = {
   food: 'onion',
 };
 const small = demoDish('small-potatoes-rack');
-const codes = (s: Symptom, a: Answers = all): string[] => rescue(s, dish, hut, p, a).steps.map((x) => x.code);
+const codes = (s: Symptom, a: Answers = all): string[] =>
+  rescue(s, { dish, kitchen: hut, plan: p }, a).steps.map((x) => x.code);
 
 test.each(Object.keys(symptoms) as Symptom[])(
   '%s: at most three questions, something to do, something not to do',
   (s) => {
-    const m = rescue(s, dish, hut, p, all);
+    const m = rescue(s, { dish, kitchen: hut, plan: p }, all);
     expect(symptoms[s].asks.length).toBeLessThanOrEqual(3);
     expect(m.steps.length).toBeGreaterThan(0);
     expect(m.never.length).toBeGreaterThan(0);
@@ -33,7 +34,7 @@ test.each(Object.keys(symptoms) as Symptom[])(
   },
 );
 test('a question that was not answered is asked for, not guessed', () => {
-  expect(() => rescue('meat-under', dish, hut, p, { coreC: 60 })).toThrow(Problem);
+  expect(() => rescue('meat-under', { dish, kitchen: hut, plan: p }, { coreC: 60 })).toThrow(Problem);
 });
 
 describe('computed for this pot', () => {
@@ -47,47 +48,50 @@ describe('computed for this pot', () => {
     const one = plainRice({}, 1);
     const kitchen = { ...hut, potId: 'electric-8' };
     const q = plan(one, kitchen);
-    const add = rescue('no-pressure', one, kitchen, q, { minutes: 40 }).steps.find((s) => s.code === 'add-liquid')!;
+    const add = rescue('no-pressure', { dish: one, kitchen, plan: q }, { minutes: 40 }).steps.find(
+      (s) => s.code === 'add-liquid',
+    )!;
     expect(Number(add.params['ml'])).toBeGreaterThan(q.pot.minimumLiquidMl - q.pot.thinLiquidMl);
   });
   test('the later the burn warning, the shorter the new hold', () => {
     const hold = (minutes: number): number =>
-      Number(rescue('burn-warning', dish, hut, p, { minutes }).effect['holdMin']);
+      Number(rescue('burn-warning', { dish, kitchen: hut, plan: p }, { minutes }).effect['holdMin']);
     const holds = [4, 8, 12, 16].map(hold);
     expect(holds).toEqual([...holds].sort((a, b) => b - a));
   });
   test('a burn warning at once, before anything cooked, asks for no more than the planned minutes', () => {
-    const m = rescue('burn-warning', dish, hut, p, { minutes: 1 });
+    const m = rescue('burn-warning', { dish, kitchen: hut, plan: p }, { minutes: 1 });
     expect(Number(m.effect['holdMin'])).toBeLessThanOrEqual(p.program.holdMin + 1);
     expect(Number(m.effect['doneShare'])).toBeLessThan(0.05);
   });
   test('meat under its minimum: always ends at the thermometer, and the published minimum is named', () => {
-    const m = rescue('meat-under', dish, hut, p, all);
+    const m = rescue('meat-under', { dish, kitchen: hut, plan: p }, all);
     expect(m.steps.at(-1)).toEqual({ code: 'check-thermometer', params: { minimum: 74 } });
   });
   test('too salty: the unsalted mass that really dilutes', () => {
     // 1.4 % down to 1.0 % takes 40 % more mass (mass balance).
     const mass = dish.ingredients.filter((i) => i.food !== 'broth').length;
     expect(mass).toBeGreaterThan(0);
-    const a = Number(rescue('too-salty', dish, hut, p, { saltPercent: 1.4 }).effect['addG']);
-    const b = Number(rescue('too-salty', dish, hut, p, { saltPercent: 1.2 }).effect['addG']);
+    const a = Number(rescue('too-salty', { dish, kitchen: hut, plan: p }, { saltPercent: 1.4 }).effect['addG']);
+    const b = Number(rescue('too-salty', { dish, kitchen: hut, plan: p }, { saltPercent: 1.2 }).effect['addG']);
     expect(a / b).toBeCloseTo(2, 1);
     expect(codes('too-salty', { saltPercent: 0.8 })).toEqual(['nothing-to-do']);
   });
   test('a forgotten release softens in proportion to its logarithm and says what it became', () => {
     const points = (minutes: number): number =>
-      Number(rescue('release-forgotten', dish, hut, p, { minutes }).effect['points']);
+      Number(rescue('release-forgotten', { dish, kitchen: hut, plan: p }, { minutes }).effect['points']);
     expect([points(2), points(10), points(30)]).toEqual([...[points(2), points(10), points(30)]].sort((a, b) => a - b));
     expect(points(2)).toBeLessThan(0.6);
   });
   test('soup: more to lose takes longer, and thinner air on a mountain is told by the pot’s altitude', () => {
-    const min = (extraMl: number): number => Number(rescue('soup', dish, hut, p, { extraMl }).effect['minutes']);
+    const min = (extraMl: number): number =>
+      Number(rescue('soup', { dish, kitchen: hut, plan: p }, { extraMl }).effect['minutes']);
     expect(min(300)).toBeGreaterThan(min(100));
   });
 });
 
 describe('what a move does to the clock', () => {
-  const clock = (s: Symptom, a: Answers = all) => rescue(s, dish, hut, p, a).clock;
+  const clock = (s: Symptom, a: Answers = all) => rescue(s, { dish, kitchen: hut, plan: p }, a).clock;
   test('the lid is locked again for what is left: never more than the plan, nothing once all is done', () => {
     const holds = [2, 10, p.program.minutesToPressure + p.program.holdMin].map(
       (minutes) => clock('burn-warning', { minutes })!.holdMin!,
@@ -105,14 +109,14 @@ describe('what a move does to the clock', () => {
   });
   test('without a starch nothing is taken off the hold', () => {
     const roots = plan(small, hut);
-    expect(rescue('burn-warning', small, hut, roots, { minutes: 12 }).clock!.holdMin).toBe(
+    expect(rescue('burn-warning', { dish: small, kitchen: hut, plan: roots }, { minutes: 12 }).clock!.holdMin).toBe(
       Math.round(roots.program.holdMin),
     );
   });
   test('what only takes time says how long; what takes none says nothing', () => {
     expect(clock('too-dry')).toEqual({ minutes: 3 });
     expect(clock('meat-under')!.minutes).toBeGreaterThan(
-      Number(rescue('meat-under', dish, hut, p, all).effect['minutes']) - 1,
+      Number(rescue('meat-under', { dish, kitchen: hut, plan: p }, all).effect['minutes']) - 1,
     );
     expect(clock('too-salty')).toBeNull();
     expect(clock('forgotten-ingredient', { food: 'herb-fresh' })).toBeNull();
@@ -147,7 +151,7 @@ describe('in the first of two stages', () => {
   const lamb = demoDish('lamb-apricot-biryani');
   const two = plan(lamb, hut);
   const f = two.firstStage!;
-  const first = (s: Symptom, a: Answers) => rescue(s, lamb, hut, two, a, 'first-heat');
+  const first = (s: Symptom, a: Answers) => rescue(s, { dish: lamb, kitchen: hut, plan: two }, a, 'first-heat');
   const hold = (minutes: number): number => Number(first('burn-warning', { minutes }).effect['holdMin']);
   test('burning on the way up keeps the whole hold, later on what is left of it, at its end none', () => {
     expect(hold(2)).toBe(Math.ceil(f.holdMin));
@@ -192,7 +196,7 @@ describe('in the first of two stages', () => {
     expect(JSON.stringify([m.steps, m.effect, m.clock ?? {}])).not.toMatch(/null|NaN/);
   });
   test('a dish of one lid is not changed by the question', () => {
-    const plain = rescue('burn-warning', dish, hut, p, all, 'first-heat');
-    expect(plain).toEqual(rescue('burn-warning', dish, hut, p, all));
+    const plain = rescue('burn-warning', { dish, kitchen: hut, plan: p }, all, 'first-heat');
+    expect(plain).toEqual(rescue('burn-warning', { dish, kitchen: hut, plan: p }, all));
   });
 });

@@ -28,8 +28,7 @@ const stage = (
     first: firstStage(
       b,
       tough,
-      x.laterMin ?? 0,
-      x.addMl ?? 500,
+      { laterMin: x.laterMin ?? 0, addMl: x.addMl ?? 500 },
       x.fixed === undefined ? undefined : { holdMin: x.fixed },
     ),
   };

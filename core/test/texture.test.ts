@@ -201,13 +201,15 @@ describe('drinking', () => {
     expect(cold.moisture).toBeCloseTo(rice.rawMoisture[0], 12);
   });
   test('what cooked grain still drinks is the exponential law: nothing at once, its whole room in the end', () => {
-    expect(drinksG(rice, 300, 0.66, 100, 0)).toBe(0);
+    expect(drinksG(rice, { rawG: 300, moisture: 0.66 }, 100, 0)).toBe(0);
     const room = 300 * (uptakeGPerG(rice.rawMoisture[0], rice.maxMoisture[0]) - uptakeGPerG(rice.rawMoisture[0], 0.66));
-    expect(drinksG(rice, 300, 0.66, 100, 1e4)).toBeCloseTo(room, 6);
+    expect(drinksG(rice, { rawG: 300, moisture: 0.66 }, 100, 1e4)).toBeCloseTo(room, 6);
     const k = uptakePerMin(rice);
-    expect(drinksG(rice, 300, 0.66, 100, 5)).toBeCloseTo(room * (1 - Math.exp(-5 * k)), 6);
-    expect(drinksG(rice, 300, 0.66, 90, 5)).toBeLessThan(drinksG(rice, 300, 0.66, 100, 5));
-    expect(drinksG(rice, 300, 0.78, 100, 5)).toBe(0);
+    expect(drinksG(rice, { rawG: 300, moisture: 0.66 }, 100, 5)).toBeCloseTo(room * (1 - Math.exp(-5 * k)), 6);
+    expect(drinksG(rice, { rawG: 300, moisture: 0.66 }, 90, 5)).toBeLessThan(
+      drinksG(rice, { rawG: 300, moisture: 0.66 }, 100, 5),
+    );
+    expect(drinksG(rice, { rawG: 300, moisture: 0.78 }, 100, 5)).toBe(0);
   });
 });
 

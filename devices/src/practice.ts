@@ -12,11 +12,10 @@ import {
   type Debrief,
   type Fault,
   type Kitchen,
-  type Load,
   type Noticed,
   type CookEvent,
 } from '@einkorn/core';
-import { SimulatedCooker, type Signal } from './cooker';
+import { SimulatedCooker, type CookerSetting, type Signal } from './cooker';
 import { bell, stream } from './noise';
 
 export const kitchenOf = (cook: Cook): Kitchen =>
@@ -70,7 +69,7 @@ export class Rig {
     const load = loadOfFirst(dish, kitchenOf(this.cook), plan);
     const first = plan.firstStage;
     if (!load || !first) return;
-    this.put(atMs, load, 'high', first.holdMin, first.whistles ?? null);
+    this.put(atMs, { load, pressure: 'high', holdMin: first.holdMin, whistles: first.whistles ?? null });
   }
   private lock(atMs: number): void {
     const { dish, plan } = this.cook;
@@ -79,18 +78,15 @@ export class Rig {
     if (this.cooker) this.first = { lockMs: this.lockMs!, run: this.openRun()!, told: this.cooker.told };
     this.lockedWhole = true;
     const load = loadOfPlan(dish, kitchenOf(this.cook), plan, this.first?.run);
-    this.put(atMs, load, pressure, holdMin, whistles ?? null);
+    this.put(atMs, { load, pressure, holdMin, whistles: whistles ?? null });
   }
-  private put(atMs: number, load: Load, pressure: 'high' | 'low', holdMin: number, whistles: number | null): void {
+  private put(atMs: number, program: Pick<CookerSetting, 'load' | 'pressure' | 'holdMin' | 'whistles'>): void {
     const { plan, practice } = this.cook;
     this.lockMs = atMs;
     this.cooker = new SimulatedCooker({
       pot: pots.find((p) => p.id === plan.pot.id)!,
       altitudeM: plan.pot.altitudeM,
-      load,
-      pressure,
-      holdMin,
-      whistles,
+      ...program,
       seed: practice?.seed ?? 1,
       // It burns once in an evening.
       faults: (practice?.faults ?? []).filter((f) => f !== 'burn-cut-out' || !this.burnTold()),
@@ -126,7 +122,7 @@ export class Rig {
   }
   food(): CookResult | null {
     return this.cooker && this.lockedWhole
-      ? resultOf(this.cook.dish, kitchenOf(this.cook), this.cook.plan, this.openRun()!, this.first?.run)
+      ? resultOf({ ...this.cook, kitchen: kitchenOf(this.cook) }, this.openRun()!, this.first?.run)
       : null;
   }
   /** The run up to the moment when the pin fell: what comes after is open air. */

@@ -125,7 +125,7 @@ test('every move of every rescue, and what never to do, is in the catalogue', ()
           food,
           ...(ingredient ? { ingredient } : {}),
         };
-        const m = rescue(s, dish, kitchen, p, answers);
+        const m = rescue(s, { dish, kitchen, plan: p }, answers);
         need(`symptom.${s}`);
         const ofMinutes = s === 'release-forgotten' ? 'minutes-over' : 'minutes-lid';
         symptoms[s].asks.forEach((a) => need(`ask.${a === 'minutes' ? ofMinutes : a}`));

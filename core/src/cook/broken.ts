@@ -42,19 +42,17 @@ export function afterBroken(from: Ready, planned: Plan, runs: readonly BrokenRun
   let beforeMin = 0;
   let { addMl } = planned.liquid;
   for (const r of runs) {
-    const h = heat(b, addMl, planned.program.pressure, planned.texture);
+    const h = heat(b, { addMl, pressure: planned.program.pressure, texture: planned.texture });
     const countdownMin = (h.heated.countdownS ?? Infinity) / 60;
     const held = Math.max(0, r.atMin - countdownMin);
     const run = h.heated.finish(Number.isFinite(held) ? held : 0, { kind: 'quick' });
     const dtS = run.history.dtS;
     const samples = Math.min(run.history.tempC.length, Math.round((r.atMin * 60) / dtS));
-    const stood = standing(
-      b,
-      run,
-      run.history.tempC[samples - 1] ?? run.openC,
-      Math.round((r.detourMin * 60) / dtS),
+    const stood = standing(b, run, {
+      fromC: run.history.tempC[samples - 1] ?? run.openC,
+      steps: Math.round((r.detourMin * 60) / dtS),
       dtS,
-    );
+    });
     const then = (xs: Float64Array): Float64Array => joined(xs.subarray(0, samples), stood);
     const all = new Set(b.g.items.map((i) => i.ingredient.id));
     const rose = run.pinUpS !== null && r.atMin * 60 > run.pinUpS;
@@ -91,14 +89,18 @@ const after = (
  * Temperatures of the opened pot while it is put right, one a step of `dtS`: let off it boils down to its boiling point,
  * then it cools from its surface and its wall; the scraped base is no hotter than the food.
  */
-function standing(b: Ready, run: CookRun, fromC: number, steps: number, dtS: number): Float64Array {
+function standing(
+  b: Ready,
+  run: CookRun,
+  { fromC, steps, dtS }: { fromC: number; steps: number; dtS: number },
+): Float64Array {
   const { altitudeM } = b.kitchen;
   const tempC = Math.min(fromC, saturationC(ambientPa(altitudeM)));
   const heatJPerK = run.end.dryJPerK + run.end.waterKg * waterJPerKgK;
   let s: OpenState = { tempC, baseC: tempC, heatJPerK, evaporatedKg: 0 };
   const out = new Float64Array(steps);
   for (let i = 0; i < steps; i++) {
-    s = openFor(b.pot, altitudeM, s, dtS, 'off');
+    s = openFor({ pot: b.pot, altitudeM }, s, dtS, 'off');
     out[i] = s.tempC;
   }
   return out;

@@ -1,3 +1,4 @@
+import ical, { ICalAlarmType, type ICalCalendar } from 'ical-generator';
 import type { Plan } from '../plan/document';
 import { schedule } from './schedule';
 
@@ -8,43 +9,52 @@ export interface CalendarWords {
   caution: string;
 }
 
-/** Waits shorter than this have no entry of their own, min; lines fold here, octets (RFC 5545, 3.1). */
+/** Waits shorter than this have no entry of their own, min. */
 const leastMin = 1;
-const foldAt = 75;
+
+/** The evening that is written: when it is served, when it is written, and a name that stays when it is written again. */
+export interface Evening {
+  serveMs: number;
+  nowMs: number;
+  uid: string;
+}
 
 /**
  * The evening as an iCalendar file (RFC 5545): one entry for the whole cook and one for each stretch of hands-on work and
  * each wait, with an alarm where hands are needed. Times are in UTC, so that every calendar shows its own clock.
- *
- * @param uid a name of this plan that stays the same when it is exported again
  */
-export function calendar(plan: Plan, serveMs: number, nowMs: number, uid: string, words: CalendarWords): string {
-  const s = schedule(plan, serveMs, nowMs);
+export function calendar(plan: Plan, evening: Evening, words: CalendarWords): string {
+  const s = schedule(plan, evening.serveMs, evening.nowMs);
+  const slots = s.slots.filter((x) => x.step.minutes > 0);
   const entries = merged(
-    s.slots
-      .filter((x) => x.step.minutes > 0)
-      .map((x) => ({
-        id: x.step.id,
-        hands: x.step.kind === 'do',
-        startMs: x.startMs,
-        endMs: x.endMs,
-        text: words.step(x.step.id),
-      })),
+    slots.map(({ step, startMs, endMs }) => ({
+      id: step.id,
+      hands: step.kind === 'do',
+      startMs,
+      endMs,
+      text: words.step(step.id),
+    })),
   );
-  const entry = (e: Entry, name: string, alarm: boolean): string[] =>
-    event(e, `${uid}-${name}`, words.caution, nowMs, alarm);
-  const whole: Entry = { id: 'all', hands: false, startMs: s.startMs, endMs: serveMs, text: words.title };
-  const lines = [
-    'BEGIN:VCALENDAR',
-    'VERSION:2.0',
-    'PRODID:-//Einkorn//Evening//EN',
-    'CALSCALE:GREGORIAN',
-    ...entry(whole, 'all', true),
-    ...entries.flatMap((e) => entry(e, e.id, e.hands)),
-    'END:VCALENDAR',
-  ];
-  return `${lines.map(folded).join('\r\n')}\r\n`;
+  const whole: Entry = { id: 'all', hands: true, startMs: s.startMs, endMs: evening.serveMs, text: words.title };
+  const file = ical({ prodId: { company: 'Einkorn', product: 'Evening' } });
+  for (const e of [whole, ...entries]) write(file, e, evening, words.caution);
+  return `${file.toString().trimEnd()}\r\n`;
 }
+
+/** One entry, with an alarm at its start where hands are needed. */
+function write(file: ICalCalendar, e: Entry, { uid, nowMs }: Evening, caution: string): void {
+  const event = file.createEvent({
+    id: `${uid}-${e.id}@einkorn`,
+    stamp: toSecond(nowMs),
+    start: toSecond(e.startMs),
+    end: toSecond(e.endMs),
+    summary: e.text,
+    description: caution,
+  });
+  if (e.hands) event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: e.text });
+}
+
+const toSecond = (ms: number): Date => new Date(Math.round(ms / 1000) * 1000);
 
 interface Entry {
   id: string;
@@ -67,43 +77,3 @@ function merged(all: readonly Entry[]): Entry[] {
   }
   return out;
 }
-
-function event(e: Entry, uid: string, caution: string, nowMs: number, alarm: boolean): string[] {
-  const title = escaped(e.text);
-  return [
-    'BEGIN:VEVENT',
-    `UID:${escaped(uid)}@einkorn`,
-    `DTSTAMP:${stamp(nowMs)}`,
-    `DTSTART:${stamp(e.startMs)}`,
-    `DTEND:${stamp(e.endMs)}`,
-    `SUMMARY:${title}`,
-    `DESCRIPTION:${escaped(caution)}`,
-    ...(alarm ? ['BEGIN:VALARM', 'ACTION:DISPLAY', `DESCRIPTION:${title}`, 'TRIGGER:PT0S', 'END:VALARM'] : []),
-    'END:VEVENT',
-  ];
-}
-
-const stamp = (ms: number): string =>
-  new Date(Math.round(ms / 1000) * 1000)
-    .toISOString()
-    .replace(/\.\d{3}/, '')
-    .replaceAll(/[-:]/g, '');
-const escaped = (s: string): string => s.replaceAll(/[\\;,]/g, (c) => `\\${c}`).replaceAll(/\r?\n/g, '\\n');
-
-/** Lines of at most 75 octets; a line goes on after a line break with one space. */
-function folded(line: string): string {
-  const bytes = (s: string): number => Array.from(s).reduce((n, c) => n + octets(c.codePointAt(0)!), 0);
-  const out: string[] = [];
-  let now = '';
-  for (const c of line) {
-    if (bytes(now) + bytes(c) > foldAt - (out.length > 0 ? 1 : 0)) {
-      out.push(now);
-      now = '';
-    }
-    now += c;
-  }
-  out.push(now);
-  return out.join('\r\n ');
-}
-/** Octets of a code point in UTF-8. */
-const octets = (point: number): number => (point < 0x80 ? 1 : point < 0x800 ? 2 : point < 0x10000 ? 3 : 4);

@@ -67,16 +67,21 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
   const { b } = past;
   const given = real.givenMin ?? planned.program.holdMin;
   const slow = real.toPinMin === undefined ? b : withPinAt(b, planned, past.addMl, real.toPinMin);
-  const h = heat(slow, past.addMl, planned.program.pressure, planned.texture);
+  const h = heat(slow, { addMl: past.addMl, pressure: planned.program.pressure, texture: planned.texture });
   const release: Release =
     real.naturalMin === undefined ? planned.program.release : { kind: 'timed', naturalMin: real.naturalMin };
   const fixed = real.holdMin ?? (real.naturalMin === undefined ? undefined : given);
   const c = fixed === undefined ? fittedHold(h, planned, release, past.hadMin) : candidate(h, half(fixed), release);
   const out = b.g.grain
-    ? grainOutcome(slow.g, slow.src, c.run, past.addMl, h.depthCm, {
-        earlierSteamG: b.first?.steamG ?? 0,
-        temps: c.temps && joined(past.temps, c.temps),
-      })
+    ? grainOutcome(
+        slow.g,
+        slow.src,
+        { run: c.run, addMl: past.addMl, depthCm: h.depthCm },
+        {
+          earlierSteamG: b.first?.steamG ?? 0,
+          temps: c.temps && joined(past.temps, c.temps),
+        },
+      )
     : null;
   const softer = out ? softerBy(planned, out) : 0;
   const holdChangeMin = c.holdMin - given;
@@ -129,7 +134,7 @@ const half = (minutes: number): number => Math.round(minutes * 2) / 2;
 /** The bench with the heater that lifts the pin when it rose. */
 function withPinAt(b: Ready, planned: Plan, addMl: number, toPinMin: number): Ready {
   const pinMin = (pot: Ready['pot']): number =>
-    (heat({ ...b, pot }, addMl, planned.program.pressure).heated.pinUpS ?? Infinity) / 60;
+    (heat({ ...b, pot }, { addMl, pressure: planned.program.pressure }).heated.pinUpS ?? Infinity) / 60;
   return { ...b, pot: potWithPinAt(b.pot, toPinMin, pinMin) };
 }
 

@@ -48,9 +48,7 @@ export function loadOfFirst(dish: Dish, kitchen: Kitchen, plan: Plan): Load | nu
 
 /** Grain or pasta and every meat, from a history that really ran, and that of a `first` stage. */
 export function resultOf(
-  dish: Dish,
-  kitchen: Kitchen,
-  plan: Plan,
+  { dish, kitchen, plan }: { dish: Dish; kitchen: Kitchen; plan: Plan },
   run: CookRun,
   first: CookRun | null = null,
 ): CookResult {
@@ -58,7 +56,12 @@ export function resultOf(
   const load = loadOf(b, plan.liquid.addMl, b.first);
   const depth = depthCm(b.g, load, baseAreaCm2(b.pot));
   const out = b.g.grain
-    ? grainOutcome(b.g, b.src, run, plan.liquid.addMl, depth, { earlierSteamG: b.first?.steamG ?? 0 })
+    ? grainOutcome(
+        b.g,
+        b.src,
+        { run, addMl: plan.liquid.addMl, depthCm: depth },
+        { earlierSteamG: b.first?.steamG ?? 0 },
+      )
     : null;
   const x = out && plan.pasta ? (out.clock.equivalentMin * out.slowing) / plan.pasta.packetMin : null;
   return {

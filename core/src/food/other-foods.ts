@@ -124,30 +124,79 @@ const rows: readonly Row[] = [
  * (softening minutes at 100 degC; sweet potato, squash and beetroot follow potato and carrot [derived]).
  */
 const plants: Record<string, PlantRecord> = {
-  potato: plant([0.79, 0.02, 0.001, 0.165, 0.014, 0.01], -0.6, 0.9, 8, 55, 45, 'sphere'),
-  'sweet-potato': plant([0.773, 0.016, 0.001, 0.171, 0.03, 0.009], -0.6, 0.9, 8, 45, 45, 'cylinder'),
-  carrot: plant([0.883, 0.009, 0.002, 0.068, 0.028, 0.01], -1.4, 2, 6, 25, 15, 'cylinder'),
-  beetroot: plant([0.876, 0.016, 0.002, 0.068, 0.028, 0.01], -1.1, 2, 10, 60, 40, 'sphere'),
-  broccoli: plant([0.893, 0.028, 0.004, 0.04, 0.026, 0.009], -0.6, 0.1, 1, 6, 15, 'cylinder'),
-  cauliflower: plant([0.92, 0.019, 0.003, 0.03, 0.02, 0.008], -0.8, 0.1, 1, 6, 17, 'cylinder'),
+  potato: plant({
+    composition: [0.79, 0.02, 0.001, 0.165, 0.014, 0.01],
+    freezeC: -0.6,
+    coreMin: 0.9,
+    meanMin: 8,
+    mostMin: 55,
+    thicknessMm: 45,
+    shape: 'sphere',
+  }),
+  'sweet-potato': plant({
+    composition: [0.773, 0.016, 0.001, 0.171, 0.03, 0.009],
+    freezeC: -0.6,
+    coreMin: 0.9,
+    meanMin: 8,
+    mostMin: 45,
+    thicknessMm: 45,
+    shape: 'cylinder',
+  }),
+  carrot: plant({
+    composition: [0.883, 0.009, 0.002, 0.068, 0.028, 0.01],
+    freezeC: -1.4,
+    coreMin: 2,
+    meanMin: 6,
+    mostMin: 25,
+    thicknessMm: 15,
+    shape: 'cylinder',
+  }),
+  beetroot: plant({
+    composition: [0.876, 0.016, 0.002, 0.068, 0.028, 0.01],
+    freezeC: -1.1,
+    coreMin: 2,
+    meanMin: 10,
+    mostMin: 60,
+    thicknessMm: 40,
+    shape: 'sphere',
+  }),
+  broccoli: plant({
+    composition: [0.893, 0.028, 0.004, 0.04, 0.026, 0.009],
+    freezeC: -0.6,
+    coreMin: 0.1,
+    meanMin: 1,
+    mostMin: 6,
+    thicknessMm: 15,
+    shape: 'cylinder',
+  }),
+  cauliflower: plant({
+    composition: [0.92, 0.019, 0.003, 0.03, 0.02, 0.008],
+    freezeC: -0.8,
+    coreMin: 0.1,
+    meanMin: 1,
+    mostMin: 6,
+    thicknessMm: 17,
+    shape: 'cylinder',
+  }),
 };
 
-function plant(
-  composition: PlantRecord['composition'],
-  freezeC: number,
-  core: number,
-  mean: number,
-  most: number,
-  thicknessMm: number,
-  shape: PlantRecord['shape'],
-): PlantRecord {
+/** A plant's pieces as plain numbers: minutes at 100 degC until the core is soft, the mean is, and until it falls apart. */
+interface PlantPiece extends Pick<PlantRecord, 'composition' | 'shape'> {
+  freezeC: number;
+  coreMin: number;
+  meanMin: number;
+  mostMin: number;
+  thicknessMm: number;
+}
+
+function plant({ composition, shape, ...p }: PlantPiece): PlantRecord {
   return {
     composition,
-    freezeC: [freezeC, 'M'],
-    softCoreMin: [core, 'D'],
-    softMeanMin: [mean, 'D'],
-    softMostMin: [most, 'D'],
-    defaultThicknessMm: [thicknessMm, 'P'],
+    freezeC: [p.freezeC, 'M'],
+    softCoreMin: [p.coreMin, 'D'],
+    softMeanMin: [p.meanMin, 'D'],
+    softMostMin: [p.mostMin, 'D'],
+    defaultThicknessMm: [p.thicknessMm, 'P'],
     shape,
   };
 }

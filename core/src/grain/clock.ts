@@ -111,7 +111,12 @@ export function uptakePerMin(g: GrainRecord): number {
 }
 
 /** Water, g, that cooked grain or pasta still drinks in so many minutes at a temperature, with plenty around it. */
-export function drinksG(g: GrainRecord, rawG: number, moisture: number, tempC: number, minutes: number): number {
+export function drinksG(
+  g: GrainRecord,
+  { rawG, moisture }: { rawG: number; moisture: number },
+  tempC: number,
+  minutes: number,
+): number {
   const db = (m: number): number => m / (1 - m);
   const room = max(0, db(g.maxMoisture[0]) - db(moisture));
   const share = 1 - exp(-uptakePerMin(g) * rateTable(g.kinetics)(tempC) * minutes);

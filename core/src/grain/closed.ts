@@ -26,9 +26,7 @@ export function closedLossesG(rawG: number, clingG: number, liquidG: number, rel
 /** Moisture (wet basis) if the grain drinks everything that is left. */
 export function closedMoisture(
   g: GrainRecord,
-  rawG: number,
-  clingG: number,
-  liquidG: number,
+  { rawG, clingG, liquidG }: { rawG: number; clingG: number; liquidG: number },
   releaseC: number,
 ): number {
   const available = liquidG + clingG - closedLossesG(rawG, clingG, liquidG, releaseC);
@@ -38,9 +36,7 @@ export function closedMoisture(
 /** Water to add, g, that brings grain with `clingG` of water on it to `moisture` in a sealed electric pot: W = (U* - A) / (1 - cp dT / L). */
 export function closedLiquidG(
   g: GrainRecord,
-  rawG: number,
-  clingG: number,
-  moisture: number,
+  { rawG, clingG, moisture }: { rawG: number; clingG: number; moisture: number },
   releaseC: number,
 ): number {
   const without = clingG - closedLossesG(rawG, clingG, 0, releaseC);

@@ -80,6 +80,28 @@ export function tableOf(c: Composition, freezeC: number): HTable {
   return table;
 }
 
+/** What a piece is made of and how it is cut into cells. */
+interface CellsOf {
+  table: HTable;
+  species: Species;
+  /** from the centre, or the lower face, to the surface */
+  lengthM: number;
+  /** area exponent, see geometry */
+  exponent: number;
+  cells: number;
+  /** heat comes from both faces, and the coldest cell is somewhere between them */
+  twoFace: boolean;
+}
+
+/** What surrounds a piece in one step: temperatures and coefficients, W/m2K, above and below, and the most that its water can be, degC. */
+export interface Around {
+  envC: number;
+  hTop: number;
+  envBelowC: number;
+  hBelow: number;
+  limitC: number;
+}
+
 /** The cells of one piece, from the centre (or the lower face) to the surface. */
 export class Cells {
   private readonly h: Float64Array;
@@ -98,13 +120,16 @@ export class Cells {
   private readonly dx: number;
   private readonly total: number;
 
-  constructor(
-    private readonly t: HTable,
-    length: number,
-    m: number,
-    private readonly cells: number,
-    private readonly twoFace: boolean,
-  ) {
+  private readonly t: HTable;
+  private readonly species: Species;
+  private readonly cells: number;
+  private readonly twoFace: boolean;
+
+  constructor({ table, species, lengthM: length, exponent: m, cells, twoFace }: CellsOf) {
+    this.t = table;
+    this.twoFace = twoFace;
+    this.species = species;
+    this.cells = cells;
     const column = (extra = 0): Float64Array => new Float64Array(cells + extra);
     this.h = column();
     this.temp = column();
@@ -155,15 +180,8 @@ export class Cells {
     });
   }
 
-  step(
-    dt: number,
-    envC: number,
-    hTop: number,
-    hBelow: number,
-    species: Species,
-    limitC: number,
-    envBelowC = envC,
-  ): void {
+  /** One step of `dt` s. */
+  step(dt: number, { envC, hTop, hBelow, envBelowC, limitC }: Around): void {
     const { t, dx, g, temp, cells, h, c, k, up, rhs, volume, faceA, log, q, soft, loss } = this;
     const last = cells - 1;
     g[0] = hBelow > 0 ? (hBelow * k[0]!) / (k[0]! + (hBelow * dx) / 2) : 0;
@@ -188,7 +206,7 @@ export class Cells {
       flow = -out;
     }
     for (let i = last - 1; i >= 0; i--) rhs[i] = rhs[i]! + up[i]! * rhs[i + 1]!;
-    const logs = t.log[species];
+    const logs = t.log[this.species];
     const perJ = t.perJ;
     const dtMin = dt / 60;
     const dtLoss = dt / lossTimeS;

@@ -1,7 +1,8 @@
 import type { Species } from '../food/record';
 import { surfaceWPerM2K, type Placement } from '../water/surface';
-import { Cells, tableOf } from './cells';
+import { Cells, tableOf, type Around } from './cells';
 import type { Composition } from './properties';
+import { wayS, type Way } from './way';
 
 const { min, max, round, floor, ceil } = Math;
 
@@ -86,6 +87,10 @@ const coarseSettledS = 12;
 const traceS = 15;
 /** Water inside cannot stay more than this above the pot once the pressure falls, K [tuned]. */
 const flashK = 3;
+/** Out of the pot the water inside may stay so much more above it, K [tuned]. */
+const openedK = 17;
+/** Thermal diffusivity that the fine step follows, m2/s [from memory]. */
+const meatM2PerS = 1.35e-7;
 /** Air left in the pot after opening, and its surface coefficient [tuned]. */
 const rest = { envC: 85, hWPerM2K: 15 };
 
@@ -104,140 +109,175 @@ const underFlat = (exponent: number, steamH: number): number => {
 
 const unvaried: Variation = { thickness: 1, surface: 1, startK: 0, heatUp: 1 };
 
-interface Snapshot {
-  atS: number;
-  cells: Float64Array;
-  peak: number;
-  startJ: number;
-  lidCoreC: number;
-}
-
-/** Snapshots of a piece along a way that several runs share, about one a minute, and the cells that walk it. */
-export class Way {
-  solver: Cells | null = null;
-  private readonly snapshots: Snapshot[] = [];
-  /** The latest snapshot not after `until` s. */
-  from(until: number): Snapshot | null {
-    for (let i = this.snapshots.length - 1; i >= 0; i--)
-      if (this.snapshots[i]!.atS <= until + 1e-6) return this.snapshots[i]!;
-    return null;
-  }
-  keep(atS: number, cells: Cells, rest: Omit<Snapshot, 'atS' | 'cells'>): void {
-    const last = this.snapshots[this.snapshots.length - 1];
-    if (last && atS < last.atS + wayS) return;
-    this.snapshots.push({ atS, cells: cells.saved(), ...rest });
-  }
-}
-const wayS = 60;
-
 /**
  * One piece of food along a temperature history: 1-D conduction in enthalpy form with 30 cells and backward Euler,
  * m the area exponent; `grains` uses the full thickness with two faces. Returns core values as the worst cell.
  * Equations: ASHRAE/Choi-Okos properties, finite volumes with an enthalpy correction (energy kept to round-off).
  */
 export function cookPiece(input: PieceInput): PieceResult {
-  const t = tableOf(input.composition, input.freezeC);
-  const vary = input.vary ?? unvaried;
-  const thickness = input.thicknessM * vary.thickness;
-  const flatOnBed = input.place === 'grains' && input.exponent <= flatExponent;
-  const twoFace = flatOnBed || input.twoFace === true;
-  const m = twoFace ? 0 : input.exponent;
-  const length = twoFace ? thickness : thickness / 2;
-  // A piece that is no slab rests on the bed with a part of its surface; the rest sees the steam.
-  const potH = vary.surface * (input.place === 'grains' && !twoFace ? 1 - bedShare : 1);
-  const half = thickness / 2;
-  const fineS = min(4, max(1, (half * half) / (1.35e-7 * 300)));
-  const dtWish = input.coarse ? max(coarseLeastS, coarseStep * fineS) : fineS;
-  const settledS = max(dtWish, input.coarse ? coarseSettledS : settledStepS);
-  const span = (input.tempC.length - 1) * input.dtS;
-  const releaseS = input.releaseAt * input.dtS;
-  const countdownS = (input.countdownAt ?? 0) * input.dtS;
+  const run = new PieceRun(input);
+  run.beforeLid();
+  run.underLid();
+  return run.opened();
+}
 
-  const known = input.way?.from(min(releaseS, span)) ?? null;
-  const solver = input.way?.solver ?? new Cells(t, length, m, cellsFor(input), twoFace);
-  if (input.way) input.way.solver = solver;
-  let at = 0;
-  let peak: number;
-  let startJ: number;
-  let lidCoreC: number;
-  if (known) {
-    solver.load(known.cells);
-    at = known.atS;
-    ({ peak, startJ, lidCoreC } = known);
-  } else {
-    solver.start(input.startC + vary.startK);
+/** A piece on its way: before the lid, under it, and after the opening. */
+class PieceRun {
+  private readonly vary: Variation;
+  private readonly flatOnBed: boolean;
+  private readonly twoFace: boolean;
+  private readonly solver: Cells;
+  /** what surrounds the piece, written anew for each step */
+  private readonly around: Around = { envC: 0, hTop: 0, envBelowC: 0, hBelow: 0, limitC: Infinity };
+  /** longest steps while heat still moves through the piece, and once it is as warm as its surroundings, s */
+  private readonly stepS: number;
+  private readonly settledS: number;
+  private readonly spanS: number;
+  private readonly releaseS: number;
+  private atS = 0;
+  private peakC = 0;
+  private startJ = 0;
+  private lidCoreC = 0;
+
+  constructor(private readonly input: PieceInput) {
+    this.vary = input.vary ?? unvaried;
+    const thicknessM = input.thicknessM * this.vary.thickness;
+    this.flatOnBed = input.place === 'grains' && input.exponent <= flatExponent;
+    this.twoFace = this.flatOnBed || input.twoFace === true;
+    const fineS = min(4, max(1, (thicknessM / 2) ** 2 / (meatM2PerS * 300)));
+    this.stepS = input.coarse ? max(coarseLeastS, coarseStep * fineS) : fineS;
+    this.settledS = max(this.stepS, input.coarse ? coarseSettledS : settledStepS);
+    this.spanS = (input.tempC.length - 1) * input.dtS;
+    this.releaseS = input.releaseAt * input.dtS;
+    this.solver =
+      input.way?.solver ??
+      new Cells({
+        table: tableOf(input.composition, input.freezeC),
+        species: input.species,
+        lengthM: this.twoFace ? thicknessM : thicknessM / 2,
+        exponent: this.twoFace ? 0 : input.exponent,
+        cells: cellsFor(input),
+        twoFace: this.twoFace,
+      });
+    if (input.way) input.way.solver = this.solver;
+  }
+
+  /** The pan or the board; a run that shares its way is taken up at the last snapshot instead. */
+  beforeLid(): void {
+    const { input, solver } = this;
+    const known = input.way?.from(min(this.releaseS, this.spanS)) ?? null;
+    if (known) {
+      solver.load(known.cells);
+      this.atS = known.atS;
+      this.peakC = known.peak;
+      this.startJ = known.startJ;
+      this.lidCoreC = known.lidCoreC;
+      return;
+    }
+    solver.start(input.startC + this.vary.startK);
     for (const stage of input.pre) {
-      const steps = max(1, ceil(stage.durationS / dtWish));
+      const steps = max(1, ceil(stage.durationS / this.stepS));
       const below = stage.below ?? stage;
-      for (let i = 0; i < steps; i++)
-        solver.step(
-          stage.durationS / steps,
-          stage.envC,
-          stage.hWPerM2K,
-          twoFace ? below.hWPerM2K : 0,
-          input.species,
-          Infinity,
-          below.envC,
-        );
+      this.surround(stage, below, Infinity);
+      for (let i = 0; i < steps; i++) solver.step(stage.durationS / steps, this.around);
     }
-    lidCoreC = solver.coreC();
-    startJ = solver.meanJ();
-    peak = lidCoreC;
-    input.way?.keep(0, solver, { peak, startJ, lidCoreC });
+    this.lidCoreC = solver.coreC();
+    this.startJ = solver.meanJ();
+    this.peakC = this.lidCoreC;
+    this.keep();
   }
-  let nextTraceS = traceS;
-  let nextKeptS = (floor(at / wayS + 1e-9) + 1) * wayS;
-  while (at < span - 1e-6) {
-    const falling = at >= releaseS - 1e-6;
-    const env0 = input.tempC[min(input.tempC.length - 1, round(at / input.dtS))]!;
-    // Warm through and in step with its surroundings, a piece has nothing left that a long step could miss.
-    const wish = solver.settledAt(env0) ? settledS : dtWish;
-    // Steps end on the marks of the shared way, so that a run taken up there is the run that was kept.
-    const mark = input.way && !falling ? nextKeptS - at : Infinity;
-    const dt = min(wish, span - at, mark, falling ? Infinity : releaseS - at);
-    const stretch = at < countdownS ? vary.heatUp : 1;
-    at += dt;
-    const env = input.tempC[min(input.tempC.length - 1, round(at / input.dtS))]!;
-    const h = surfaceWPerM2K(input.place, env) * potH;
-    const below = flatOnBed ? underFlat(input.exponent, h) : twoFace ? h : 0;
-    solver.step(dt * stretch, env, h, below, input.species, falling ? env + flashK : Infinity);
-    peak = max(peak, solver.coreC());
-    if (at >= nextKeptS - 1e-6) {
-      if (at <= releaseS + 1e-6) input.way?.keep(at, solver, { peak, startJ, lidCoreC });
-      nextKeptS += wayS;
-    }
-    if (input.trace && (at >= nextTraceS || at >= span - 1e-6)) {
-      nextTraceS = at + traceS;
-      input.trace.minutes.push(at / 60);
-      input.trace.coreC.push(solver.coreC());
+
+  /** Along the history of the pot, to the opening of the lid. */
+  underLid(): void {
+    const { input, solver } = this;
+    const countdownS = (input.countdownAt ?? 0) * input.dtS;
+    // A piece that is no slab rests on the bed with a part of its surface; the rest sees the steam.
+    const potH = this.vary.surface * (input.place === 'grains' && !this.twoFace ? 1 - bedShare : 1);
+    let nextTraceS = traceS;
+    let nextKeptS = (floor(this.atS / wayS + 1e-9) + 1) * wayS;
+    while (this.atS < this.spanS - 1e-6) {
+      const falling = this.atS >= this.releaseS - 1e-6;
+      // Steps end on the marks of the shared way, so that a run taken up there is the run that was kept.
+      const mark = input.way && !falling ? nextKeptS - this.atS : Infinity;
+      const dt = min(this.wishS(), this.spanS - this.atS, mark, falling ? Infinity : this.releaseS - this.atS);
+      const stretch = this.atS < countdownS ? this.vary.heatUp : 1;
+      this.atS += dt;
+      const envC = this.envC();
+      const h = surfaceWPerM2K(input.place, envC) * potH;
+      const below = this.flatOnBed ? underFlat(input.exponent, h) : h;
+      this.surround({ envC, hWPerM2K: h }, { envC, hWPerM2K: below }, falling ? envC + flashK : Infinity);
+      solver.step(dt * stretch, this.around);
+      this.peakC = max(this.peakC, solver.coreC());
+      if (this.atS >= nextKeptS - 1e-6) {
+        if (this.atS <= this.releaseS + 1e-6) this.keep();
+        nextKeptS += wayS;
+      }
+      if (input.trace && (this.atS >= nextTraceS || this.atS >= this.spanS - 1e-6)) {
+        nextTraceS = this.atS + traceS;
+        input.trace.minutes.push(this.atS / 60);
+        input.trace.coreC.push(solver.coreC());
+      }
     }
   }
-  const open = {
-    core: solver.coreC(),
-    mean: solver.meanC(),
-    log: solver.leastLog(),
-    heat: solver.meanJ() - startJ,
-  };
-  const after = input.rest ?? rest;
-  const end = input.tempC[input.tempC.length - 1]!;
-  const restStepS = input.coarse ? coarseSettledS : dtWish;
-  for (let s = 0; s < input.restS; s += restStepS) {
-    solver.step(restStepS, after.envC, after.hWPerM2K, twoFace ? after.hWPerM2K : 0, input.species, end + flashK + 17);
-    peak = max(peak, solver.coreC());
+
+  /** What it is at the opening, and what the rest after it still does. */
+  opened(): PieceResult {
+    const { input, solver } = this;
+    const open = {
+      openCoreC: solver.coreC(),
+      openMeanC: solver.meanC(),
+      log10Reduction: solver.leastLog(),
+      heatJPerKg: solver.meanJ() - this.startJ,
+    };
+    const after = input.rest ?? rest;
+    const potC = input.tempC[input.tempC.length - 1]!;
+    const restStepS = input.coarse ? coarseSettledS : this.stepS;
+    this.surround(after, after, potC + flashK + openedK);
+    for (let s = 0; s < input.restS; s += restStepS) {
+      solver.step(restStepS, this.around);
+      this.peakC = max(this.peakC, solver.coreC());
+    }
+    return {
+      ...open,
+      lidCoreC: this.lidCoreC,
+      peakCoreC: this.peakC,
+      lossShare: solver.meanLoss(),
+      collagenCoreMin: solver.leastQ(),
+      overcookMeanMin: solver.meanQ(),
+      softCoreMin: solver.leastSoft(),
+      softMeanMin: solver.meanSoft(),
+    };
   }
-  return {
-    lidCoreC,
-    openCoreC: open.core,
-    openMeanC: open.mean,
-    peakCoreC: peak,
-    log10Reduction: open.log,
-    lossShare: solver.meanLoss(),
-    collagenCoreMin: solver.leastQ(),
-    overcookMeanMin: solver.meanQ(),
-    softCoreMin: solver.leastSoft(),
-    softMeanMin: solver.meanSoft(),
-    heatJPerKg: open.heat,
-  };
+
+  /** The longest next step: warm through and in step with its surroundings, a piece has nothing that one could miss. */
+  private wishS(): number {
+    return this.solver.settledAt(this.envC()) ? this.settledS : this.stepS;
+  }
+
+  private envC(): number {
+    const { tempC, dtS } = this.input;
+    return tempC[min(tempC.length - 1, round(this.atS / dtS))]!;
+  }
+
+  /** Above and below the piece; only one with two faces has anything below. */
+  private surround(top: Face, below: Face, limitC: number): void {
+    const a = this.around;
+    a.envC = top.envC;
+    a.hTop = top.hWPerM2K;
+    a.envBelowC = below.envC;
+    a.hBelow = this.twoFace ? below.hWPerM2K : 0;
+    a.limitC = limitC;
+  }
+
+  private keep(): void {
+    const { peakC: peak, startJ, lidCoreC } = this;
+    this.input.way?.keep(this.atS, this.solver, { peak, startJ, lidCoreC });
+  }
+}
+
+interface Face {
+  envC: number;
+  hWPerM2K: number;
 }
 
 function cellsFor(input: PieceInput): number {

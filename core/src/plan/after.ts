@@ -32,7 +32,10 @@ export function afterPlan(b: Bench, out: GrainOutcome | null, addMl: number): Pl
   const { g, pot, kitchen } = b;
   const freeG = out?.clock.freeG ?? addMl;
   const grain = g.grain;
-  const drinks = grain && out ? drinksG(grain.food.grain!, grain.grams, out.clock.moisture, standC, standMin) : 0;
+  const drinks =
+    grain && out
+      ? drinksG(grain.food.grain!, { rawG: grain.grams, moisture: out.clock.moisture }, standC, standMin)
+      : 0;
   const slurry = slurryFor(freeG);
   const topping = g.items.some((i) => i.joins === 'topping');
   const areaCm2 = baseAreaCm2(pot);

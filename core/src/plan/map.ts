@@ -49,7 +49,12 @@ export function donenessMap(
   const b = benchOfPlan(setBench(dish, kitchen), chosen);
   if (!b.g.grain)
     throw new Problem('no-map', 'The map shows the doneness of a grain or pasta; this dish has none.', []);
-  const h = heat(b, chosen.liquid.addMl, chosen.program.pressure, chosen.texture, mapDtS);
+  const h = heat(b, {
+    addMl: chosen.liquid.addMl,
+    pressure: chosen.program.pressure,
+    texture: chosen.texture,
+    dtS: mapDtS,
+  });
   const mostHold = Math.max(15, Math.ceil((chosen.program.holdMin * 2) / 15) * 15);
   const holds = spread(mostHold, size.holds);
   const full = chosen.program.naturalFullMin;
@@ -65,10 +70,15 @@ export function donenessMap(
       const run = h.heated.finish(hold, release);
       const temps = meansOf(starchTemps(b.g, run, chosen.liquid.addMl, h.depthCm), clockEvery);
       const seen = { ...run, history: { ...run.history, dtS: clockEvery * run.history.dtS } };
-      return grainOutcome(b.g, b.src, seen, chosen.liquid.addMl, h.depthCm, {
-        earlierSteamG: b.first?.steamG ?? 0,
-        temps,
-      });
+      return grainOutcome(
+        b.g,
+        b.src,
+        { run: seen, addMl: chosen.liquid.addMl, depthCm: h.depthCm },
+        {
+          earlierSteamG: b.first?.steamG ?? 0,
+          temps,
+        },
+      );
     });
     index.push(outcomes.map((o) => (packet ? (o.clock.equivalentMin * o.slowing) / packet : o.texture.index)));
     equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));

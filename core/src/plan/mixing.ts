@@ -32,7 +32,7 @@ export function openedMixture(run: CookRun, pot: PotProfile, altitudeM: number):
 /** Minutes with the lid off and the heat off. */
 export const stands = (m: Mixture, minutes: number): Mixture => ({
   ...m,
-  state: openFor(m.pot, m.altitudeM, m.state, Math.round(minutes * 60), 'off'),
+  state: openFor({ pot: m.pot, altitudeM: m.altitudeM }, m.state, Math.round(minutes * 60), 'off'),
 });
 
 /**

@@ -48,7 +48,7 @@ export function panRun(g: Gathered, pot: PotProfile, altitudeM: number, fry: rea
     const part = lump(item, item.grams / batches);
     for (let k = 0; k < batches; k++) {
       const inPan = addTo(s, part);
-      const fried = openFor(pot, altitudeM, inPan, (f.minutes / batches) * 60, 'saute');
+      const fried = openFor({ pot, altitudeM }, inPan, (f.minutes / batches) * 60, 'saute');
       const lost = Math.min(part.waterKg, fried.evaporatedKg - inPan.evaporatedKg);
       s = f.takeOut ? takeFrom(fried, { ...part, massKg: part.massKg - lost, waterKg: part.waterKg - lost }) : fried;
     }
@@ -65,13 +65,13 @@ export function panRun(g: Gathered, pot: PotProfile, altitudeM: number, fry: rea
     s = addTo(s, lump(item, item.grams));
     const aim = s.evaporatedKg + reducedG(item) / 1000;
     while (s.evaporatedKg < aim && reduceMin < mostReduceMin) {
-      s = openFor(pot, altitudeM, s, 15, 'simmer');
+      s = openFor({ pot, altitudeM }, s, 15, 'simmer');
       reduceMin += 0.25;
     }
   }
   s = addTo(s, { massKg: deglazeMl / 1000, cpJPerKgK: 4180, tempC: shelfC, waterKg: deglazeMl / 1000 });
   // The heat goes off for the scraping; what fills the pot afterwards cools it at once.
-  s = openFor(pot, altitudeM, s, deglazeMin * 60, 'off');
+  s = openFor({ pot, altitudeM }, s, deglazeMin * 60, 'off');
   return {
     baseC: s.baseC,
     foodC: s.tempC,

@@ -70,10 +70,12 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
 /** The bench behind a first stage as it was cooked. */
 function afterFirst(b: Bench, addMl: number, first: NonNullable<Dish['asCooked']>['firstStage']): Bench {
   if (!first || !b.g.grain) return b;
-  return withFirst(b, firstStage(b, slowestFirst(b), 0, addMl, first));
+  return withFirst(b, firstStage(b, slowestFirst(b), { laterMin: 0, addMl }, first));
 }
 
 /** Minutes of hold that end with so many whistles; on a pot that does not whistle the number says nothing. */
 function holdOfWhistles(b: Bench, addMl: number, whistles: number): number {
-  return b.pot.whistle ? heat(b, addMl, 'high').heated.holdForWhistles(whistles) : (b.g.dish.asCooked?.holdMin ?? 0);
+  return b.pot.whistle
+    ? heat(b, { addMl, pressure: 'high' }).heated.holdForWhistles(whistles)
+    : (b.g.dish.asCooked?.holdMin ?? 0);
 }

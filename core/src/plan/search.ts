@@ -53,6 +53,14 @@ interface Trial {
   clock: { temps: Float64Array; run: CookRun } | null;
 }
 
+/** What a search is bound by. */
+interface Asked {
+  /** sauce that is missing with so much liquid, g; null where nothing drinks */
+  miss: Miss | null;
+  bounds: LiquidBounds;
+  fixed: Fixed;
+}
+
 /** Everything that stays the same while the programs of one heated pot are compared. */
 export class Search {
   private readonly trials = new Map<string, Trial>();
@@ -71,12 +79,11 @@ export class Search {
 
   constructor(
     readonly h: Heated,
-    private readonly miss: Miss | null,
-    private readonly bounds: LiquidBounds,
-    private readonly fixed: Fixed,
+    private readonly asked: Asked,
     /** holds that may be chosen, min */
     private readonly grid: readonly number[] = holdsOf(h.heated),
   ) {
+    const { fixed } = asked;
     const may = h.heated.state.pot.whistle ? whistleReleases : naturals;
     const calm = (r: Release): boolean => r.kind === 'natural' || (r.naturalMin ?? 0) >= milkCalmMin;
     this.releases = fixed.release ? [fixed.release] : boilsUp(h.g) ? may.filter(calm) : may;
@@ -124,7 +131,7 @@ export class Search {
     let best: Candidate | null = null;
     for (const { release, start, most } of promising) {
       if (best?.stops === 0 && most.score <= best.score) break;
-      for (const i of starts(this.fixed.holdMin === undefined ? this.indexOf(most.holdMin) : start, release))
+      for (const i of starts(this.asked.fixed.holdMin === undefined ? this.indexOf(most.holdMin) : start, release))
         best = better(best, this.uphill(i, release));
     }
     return near ? this.stay(best!, near) : best!;
@@ -132,16 +139,16 @@ export class Search {
 
   /** The neighbour's program, if it is as safe and nearly as good. */
   private stay(best: Candidate, near: Near): Candidate {
-    const holdMin = this.fixed.holdMin ?? near.holdMin;
-    const release = this.fixed.release ?? near.release;
-    if (this.fixed.holdMin === undefined && !this.grid.includes(holdMin)) return best;
+    const holdMin = this.asked.fixed.holdMin ?? near.holdMin;
+    const release = this.asked.fixed.release ?? near.release;
+    if (this.asked.fixed.holdMin === undefined && !this.grid.includes(holdMin)) return best;
     const c = this.judge(holdMin, release);
     return c.stops <= best.stops && c.score >= best.score - worthChanging ? c : best;
   }
 
   /** Where on the grid a look is worth while: by the starch, by what makes the pieces safe, and by what makes them good. */
   private starts(release: Release, start: number): number[] {
-    if (this.fixed.holdMin !== undefined) return [-1];
+    if (this.asked.fixed.holdMin !== undefined) return [-1];
     const byStarch = this.target ? start : 0;
     const first = this.at(byStarch, release);
     if (first.meats.length === 0 && first.plants.length === 0) return [byStarch];
@@ -215,7 +222,7 @@ export class Search {
 
   /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */
   private indexNear(release: Release, guess: number): number {
-    if (!this.target || this.fixed.holdMin !== undefined) return guess;
+    if (!this.target || this.asked.fixed.holdMin !== undefined) return guess;
     const perMin = Math.max(0.5, rate(this.h.g.grain!.food.grain!.kinetics, this.h.heated.state.tempC));
     let i = guess;
     for (let k = 0; k < 2; k++) {
@@ -230,7 +237,7 @@ export class Search {
   /** The top for the starch alone. Where the water cannot give way its chance is flat around the reference: shorter holds are looked at too. */
   private topOf(start: number, release: Release): Candidate {
     const top = this.uphill(start, release, false);
-    if (!this.target || this.fixed.holdMin !== undefined || top.chance.texture >= doubtful) return top;
+    if (!this.target || this.asked.fixed.holdMin !== undefined || top.chance.texture >= doubtful) return top;
     let best = top;
     for (let i = this.indexOf(top.holdMin) - 2; i >= 0; i -= 2) best = better(best, this.at(i, release, false));
     return best === top ? top : this.uphill(this.indexOf(best.holdMin), release, false);
@@ -238,7 +245,7 @@ export class Search {
 
   /** From a start to the top of its hill: steps of one on the grid. */
   private uphill(start: number, release: Release, pieces = true): Candidate {
-    if (this.fixed.holdMin !== undefined) return this.judge(this.fixed.holdMin, release, pieces);
+    if (this.asked.fixed.holdMin !== undefined) return this.judge(this.asked.fixed.holdMin, release, pieces);
     let best = this.at(start, release, pieces);
     for (const direction of [1, -1]) {
       let moved = false;
@@ -260,7 +267,7 @@ export class Search {
   }
 
   private at(i: number, release: Release, pieces = true): Candidate {
-    return this.judge(i < 0 ? this.fixed.holdMin! : this.grid[i]!, release, pieces);
+    return this.judge(i < 0 ? this.asked.fixed.holdMin! : this.grid[i]!, release, pieces);
   }
 
   private trial(holdMin: number, release: Release): Trial {
@@ -301,13 +308,13 @@ export class Search {
     const { h } = this;
     const t = this.trial(holdMin, release);
     let outcome: GrainOutcome | null = null;
-    let addMl = this.fixed.liquidMl ?? h.addMl;
+    let addMl = this.asked.fixed.liquidMl ?? h.addMl;
     if (t.clock) {
       const { temps, run } = t.clock;
       const at = (ml: number): GrainOutcome =>
-        grainOutcome(h.g, h.src, run, ml, h.depthCm, { earlierSteamG: h.earlierSteamG, temps });
-      if (this.fixed.liquidMl === undefined && this.miss) {
-        ({ addMl, outcome } = liquidFor(at, this.miss, this.bounds, this.lastMl));
+        grainOutcome(h.g, h.src, { run, addMl: ml, depthCm: h.depthCm }, { earlierSteamG: h.earlierSteamG, temps });
+      if (this.asked.fixed.liquidMl === undefined && this.asked.miss) {
+        ({ addMl, outcome } = liquidFor(at, this.asked.miss, this.asked.bounds, this.lastMl));
         this.lastMl = addMl;
       } else outcome = at(addMl);
     }

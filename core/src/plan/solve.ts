@@ -43,10 +43,18 @@ export interface Cooked {
 /** From here on the plate works against what lies on it, degC [common practice]. */
 const hotFromC = 80;
 
+/** A heat-up: the liquid, the pressure set, the texture wished for, and the step of the model, s. */
+export interface HeatUp {
+  addMl: number;
+  pressure: 'high' | 'low';
+  texture?: Texture;
+  dtS?: number;
+}
+
 /** Heats the pot with `addMl` of liquid in it (in a pot-in-pot dish: in the inner bowl). */
-export function heat(b: Ready, addMl: number, pressure: 'high' | 'low', texture: Texture = 'fluffy', dtS = 1): Heated {
+export function heat(b: Ready, { addMl, pressure, texture = 'fluffy', dtS = 1 }: HeatUp): Heated {
   const load = loadOf(b, addMl, b.first);
-  const heated = new HeatedPot(b.pot, b.kitchen.altitudeM, load, pressure, dtS);
+  const heated = new HeatedPot({ pot: b.pot, altitudeM: b.kitchen.altitudeM }, load, pressure, dtS);
   const geo = geometryOf(b, addMl);
   return {
     g: b.g,
@@ -63,25 +71,32 @@ export function heat(b: Ready, addMl: number, pressure: 'high' | 'low', texture:
   };
 }
 
-const outcomeOf = (b: Bench, h: Heated, run: CookRun, addMl: number, known: Known = {}): GrainOutcome | null =>
-  b.g.grain ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0, ...known }) : null;
+const outcomeOf = (b: Bench, h: Heated, run: CookRun, known: Known = {}): GrainOutcome | null =>
+  b.g.grain
+    ? grainOutcome(
+        b.g,
+        b.src,
+        { run, addMl: h.addMl, depthCm: h.depthCm },
+        { earlierSteamG: b.first?.steamG ?? 0, ...known },
+      )
+    : null;
 
 /** The starch alone in a given program, without a look at the pieces. */
 export function outcomeWith(b: Bench, addMl: number, program: Program): GrainOutcome {
-  const h = heat(b, addMl, program.pressure);
-  return outcomeOf(b, h, h.heated.finish(program.holdMin, program.release), addMl)!;
+  const h = heat(b, { addMl, pressure: program.pressure });
+  return outcomeOf(b, h, h.heated.finish(program.holdMin, program.release))!;
 }
 
 /** Cooks with a given program. */
 export function cookWith(b: Bench, addMl: number, program: Program, texture: Texture = 'fluffy'): Cooked {
-  return cookHeated(b, heat(b, addMl, program.pressure, texture), program);
+  return cookHeated(b, heat(b, { addMl, pressure: program.pressure, texture }), program);
 }
 
 function cookHeated(b: Bench, h: Heated, program: Pick<Program, 'holdMin' | 'release'>): Cooked {
   const chosen = candidate(h, program.holdMin, program.release);
   const { run, temps } = chosen;
   const freeG = temps ? new Float64Array(temps.length) : null;
-  const outcome = outcomeOf(b, h, run, h.addMl, { temps, freeTraceG: freeG ?? undefined });
+  const outcome = outcomeOf(b, h, run, { temps, freeTraceG: freeG ?? undefined });
   return { addMl: h.addMl, chosen, outcome, freeG, h, b };
 }
 
@@ -94,7 +109,7 @@ function firstGuessMl(b: Bench, texture: Texture): number {
   const rec = g.grain!.food.grain!;
   const grams = g.grain!.grams;
   const aim = rec.aimMoisture[0] + (g.sauceShare < saucyFrom ? wishShift[texture] / 100 : 0);
-  const alone = closedLiquidG(rec, grams, src.clingG, aim, openedC);
+  const alone = closedLiquidG(rec, { rawG: grams, clingG: src.clingG, moisture: aim }, openedC);
   const sauce = wantedSauceG(g, finishedMass(g, 0) + grams * uptakeGPerG(rec.rawMoisture[0], aim));
   const brought = src.soakG + src.fromItems.reduce((s, x) => s + x.grams, 0);
   return Math.max(
@@ -140,18 +155,18 @@ export function solveBoth(b: Bench, texture: Texture, near: Near | null = null, 
   if (stages === 'one') return solveOnce(b, texture, near).solved;
   if (stages !== 'open') {
     const again = b.g.items.filter((i) => stages.slow.includes(i.ingredient.id));
-    const first = firstStage(b, again, 0, stages.liquidMl, stages);
+    const first = firstStage(b, again, { laterMin: 0, addMl: stages.liquidMl }, stages);
     return solveOnce(withFirst(b, first), texture, near).solved;
   }
   const asked = b.g.dish.overrides?.firstStage;
   const may = (asked ?? b.g.rule.twoStage) && b.g.grain !== null && !b.first && meatsOf(b.g).length > 0;
   if (!may) return solveOnce(b, texture, near).solved;
   const twice = (slow: readonly Item[], laterMin: number, addMl: number): Solved =>
-    solveOnce(withFirst(b, firstStage(b, slow, laterMin * laterShare, addMl)), texture, near).solved;
+    solveOnce(withFirst(b, firstStage(b, slow, { laterMin: laterMin * laterShare, addMl })), texture, near).solved;
   const slow = asked ? slowestFirst(b) : slowMeats(b);
   if (slow.length > 0) {
     const addMl = b.g.dish.overrides?.liquidMl ?? firstGuessMl(b, texture);
-    const h = heat(b, addMl, b.g.dish.overrides?.pressure ?? 'high', texture, searchDtS);
+    const h = heat(b, { addMl, pressure: b.g.dish.overrides?.pressure ?? 'high', texture, dtS: searchDtS });
     const { most, want } = collagenWithin(h, slow);
     const tough = asked ? slow : slow.filter((i, k) => !isTenderAim(i, most[k]!));
     // No time that the starch bears makes these tender: one program for all is not looked for.
@@ -255,7 +270,7 @@ function solveOnce(b: Bench, texture: Texture, near: Near | null): One {
     const found: Found[] = choices
       .filter((c) => from === null || c === pressure)
       .map((c): Found => {
-        const search = new Search(heat(b, addMl, c, texture, searchDtS), miss, bounds, fixed);
+        const search = new Search(heat(b, { addMl, pressure: c, texture, dtS: searchDtS }), { miss, bounds, fixed });
         const best = from ? search.around(from, near) : search.best(near);
         return { pressure: c, best, h: search.h, perfect: search.perfect! };
       });
@@ -324,7 +339,7 @@ function pressuresOf(b: Bench): ('high' | 'low')[] {
  * root hard, the hold grows by minutes, or where it is fixed the natural release, until it does not.
  */
 function surely(b: Bench, addMl: number, program: Program, texture: Texture): Cooked {
-  const h = heat(b, addMl, program.pressure, texture);
+  const h = heat(b, { addMl, pressure: program.pressure, texture });
   const first = cookHeated(b, h, program);
   const short = (c: Cooked): boolean => c.chosen.stops > 0 || c.chosen.plants.some((v) => v.verdict === 'hard');
   if (!short(first)) return first;

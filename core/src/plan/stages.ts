@@ -39,8 +39,7 @@ function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
 export function firstStage(
   b: Bench,
   tough: readonly Item[],
-  laterMin: number,
-  addMl: number,
+  { laterMin, addMl }: { laterMin: number; addMl: number },
   fixed?: { holdMin: number; liquidMl?: number | undefined },
 ): FirstStage {
   const fixedHoldMin = fixed?.holdMin;
@@ -54,7 +53,7 @@ export function firstStage(
   const g: Gathered = { ...b.g, items, grain: null, inBowl: false };
   const bare = { ...b.src, soakG: 0, clingG: 0 };
   const load = loadOf({ g, src: bare, outerMl: b.outerMl, pan: b.pan }, liquidMl);
-  const heated = new HeatedPot(b.pot, b.kitchen.altitudeM, load, 'high');
+  const heated = new HeatedPot({ pot: b.pot, altitudeM: b.kitchen.altitudeM }, load, 'high');
   const depth = depthCm(g, load, baseAreaCm2(b.pot));
   const ways: Ways = new Map();
   const pieces: Gathered = { ...g, items: [...tough] };
@@ -135,5 +134,5 @@ export interface ChosenFirst {
 export function benchOfPlan(b: Bench, chosen: ChosenFirst): Bench {
   if (!chosen.firstStage) return b;
   const tough = b.g.items.filter((i) => chosen.firstStage!.slow.includes(i.ingredient.id));
-  return withFirst(b, firstStage(b, tough, 0, chosen.liquid.addMl, chosen.firstStage));
+  return withFirst(b, firstStage(b, tough, { laterMin: 0, addMl: chosen.liquid.addMl }, chosen.firstStage));
 }

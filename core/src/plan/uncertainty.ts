@@ -2,7 +2,6 @@ import { bandOf, doneShare, hardCore, pastaBand, soakFactorOf, timeTerm } from '
 import { runClock } from '../grain/clock';
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import type { Release } from '../pot/cook';
 import { pieceSd } from '../meat/cautious';
 import { setBench, type Bench } from './bench';
 import { textureSd } from './chance';
@@ -48,14 +47,12 @@ export function uncertainty(
   dish: Dish,
   kitchen: Kitchen = kitchenSchema.parse({}),
   chosen: Plan,
-  draws = 1000,
-  seed = 1,
+  { draws = 1000, seed = 1 }: { draws?: number; seed?: number } = {},
 ): Uncertainty {
   const b = benchOfPlan(setBench(dish, kitchen), chosen);
   const { g, src } = b;
-  const { holdMin, release, pressure } = chosen.program;
   const addMl = chosen.liquid.addMl;
-  const cooks = heatUps.map((f) => cookAt(b, f, addMl, pressure, holdMin, release, chosen));
+  const cooks = heatUps.map((f) => cookAt(b, f, chosen));
   const juicy = src.fromItems.filter((x) => x.spreadG > 0);
   const inputs: { input: string; subject?: string }[] = [
     { input: 'heat-up' },
@@ -72,7 +69,12 @@ export function uncertainty(
   const at: number[] = [];
   const drawn: number[][] = inputs.map(() => []);
   const base = g.grain
-    ? grainOutcome(g, src, cooks[2]!.run, addMl, cooks[2]!.depthCm, { earlierSteamG: b.first?.steamG ?? 0 })
+    ? grainOutcome(
+        g,
+        src,
+        { run: cooks[2]!.run, addMl, depthCm: cooks[2]!.depthCm },
+        { earlierSteamG: b.first?.steamG ?? 0 },
+      )
     : null;
   const meats = g.items.filter((i) => i.food.kind === 'meat' && cooks[2]!.cores.has(i.ingredient.id));
   const reached = meats.map(() => 0);
@@ -126,17 +128,12 @@ interface OneCook {
   cores: Map<string, number[]>;
 }
 
-function cookAt(
-  b: Bench,
-  factor: number,
-  addMl: number,
-  pressure: 'high' | 'low',
-  holdMin: number,
-  release: Release,
-  chosen: Plan,
-): OneCook {
+/** The plan as it stands in a pot that heats up by `factor` slower. */
+function cookAt(b: Bench, factor: number, chosen: Plan): OneCook {
+  const { holdMin, release, pressure } = chosen.program;
+  const addMl = chosen.liquid.addMl;
   const pot = { ...b.pot, efficiency: b.pot.efficiency / factor };
-  const h = heat({ ...b, pot }, addMl, pressure, chosen.texture);
+  const h = heat({ ...b, pot }, { addMl, pressure, texture: chosen.texture });
   const run = h.heated.finish(holdMin, release);
   const cores = new Map<string, number[]>();
   for (const t of thicknesses) {
@@ -147,7 +144,7 @@ function cookAt(
     }
   }
   const out = b.g.grain
-    ? grainOutcome(b.g, b.src, run, addMl, h.depthCm, { earlierSteamG: b.first?.steamG ?? 0 })
+    ? grainOutcome(b.g, b.src, { run, addMl, depthCm: h.depthCm }, { earlierSteamG: b.first?.steamG ?? 0 })
     : null;
   return {
     factor,

@@ -131,9 +131,7 @@ export interface Known {
 export function grainOutcome(
   g: Gathered,
   src: Sources,
-  run: CookRun,
-  addMl: number,
-  depthCm: number,
+  { run, addMl, depthCm }: { run: CookRun; addMl: number; depthCm: number },
   known: Known = {},
 ): GrainOutcome {
   const grain = g.grain!;
@@ -179,7 +177,7 @@ function sauceAtTable(g: Gathered, src: Sources, clock: ClockResult): number {
   const wet = clock.freeG + poured + thawed;
   if (poured + thawed === 0) return wet;
   const grain = g.grain!;
-  const drinks = drinksG(grain.food.grain!, grain.grams, clock.moisture, finishC, warmFinishMin(g));
+  const drinks = drinksG(grain.food.grain!, { rawG: grain.grams, moisture: clock.moisture }, finishC, warmFinishMin(g));
   return wet + (g.grain!.food.kind === 'pasta' || g.rule.stirred ? src.filmG : 0) - Math.min(drinks, 0.5 * wet);
 }
 /** Vegetables that are only warmed through give half of their juice [derived]. */

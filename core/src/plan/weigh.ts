@@ -149,7 +149,7 @@ export function candidate(h: Heated, holdMin: number, release: Release, pieces =
   const run = h.heated.finish(holdMin, release);
   const temps = h.g.grain ? starchTemps(h.g, run, h.addMl, h.depthCm) : undefined;
   const outcome = temps
-    ? grainOutcome(h.g, h.src, run, h.addMl, h.depthCm, { earlierSteamG: h.earlierSteamG, temps })
+    ? grainOutcome(h.g, h.src, { run, addMl: h.addMl, depthCm: h.depthCm }, { earlierSteamG: h.earlierSteamG, temps })
     : null;
   return weighed(h, {
     holdMin,

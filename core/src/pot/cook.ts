@@ -3,7 +3,7 @@ import { saturationC } from '../water/saturation';
 import { latentJPerKg, saturationSlope, steamDensity, waterJPerKgK } from '../water/steam';
 import type { History } from '../history';
 import { Recorder } from './history';
-import type { PotProfile } from './profile';
+import type { PotAt } from './profile';
 import { PotState, type Load, type SteamLost } from './state';
 import { step } from './step';
 
@@ -74,7 +74,11 @@ function calmSamples(s: PotState, dtS: number): number {
 const shownKpa = (s: PotState): number => (s.pinUp ? s.gauge : min(max(s.gauge, 0), purgePa)) / 1000;
 
 /** One step of so many samples, each recorded. */
-function leap(s: PotState, recorder: Recorder, dtS: number, samples: number, heaterW: number): void {
+function leap(
+  s: PotState,
+  recorder: Recorder,
+  { dtS, samples, heaterW }: { dtS: number; samples: number; heaterW: number },
+): void {
   const from = s.tempC;
   const fromKpa = shownKpa(s);
   step(s, dtS * samples, heaterW);
@@ -144,7 +148,11 @@ class NaturalRelease {
     while (s.timeS < end - 1e-9) {
       const left = Math.max(1, Math.round((end - s.timeS) / this.dtS));
       const under = s.timeS - this.beganS >= calm.releaseS && s.gauge > s.pot.pinDropPa + calm.pinPa;
-      leap(s, this.recorder, this.dtS, under || this.pinIsDown() ? Math.min(calmSamples(s, this.dtS), left) : 1, 0);
+      leap(s, this.recorder, {
+        dtS: this.dtS,
+        samples: under || this.pinIsDown() ? Math.min(calmSamples(s, this.dtS), left) : 1,
+        heaterW: 0,
+      });
       this.watchPin();
     }
     this.snapshots.push({ state: s.clone(), samples: this.recorder.length });
@@ -173,8 +181,7 @@ export class HeatedPot {
   readonly state: PotState;
 
   constructor(
-    pot: PotProfile,
-    altitudeM: number,
+    { pot, altitudeM }: PotAt,
     load: Load,
     readonly pressure: 'high' | 'low',
     readonly dtS = 1,
@@ -215,7 +222,7 @@ export class HeatedPot {
   private advance(heaterW: number, samples = 1): void {
     const s = this.state;
     if (samples > 1) {
-      leap(s, this.recorder, this.dtS, samples, heaterW);
+      leap(s, this.recorder, { dtS: this.dtS, samples, heaterW });
       return;
     }
     const whistle = s.pot.whistle;
@@ -371,6 +378,6 @@ export function heaterW(s: PotState, setPa: number, stepS = 1): number {
 const peakBand = 0.8;
 
 /** One whole cook from the lid to the opening. `dtS` 1 s meets the tolerances of the notes; 0.5 s halves the error. */
-export function cookPot(pot: PotProfile, altitudeM: number, load: Load, program: Program, dtS = 1): CookRun {
-  return new HeatedPot(pot, altitudeM, load, program.pressure, dtS).finish(program.holdMin, program.release);
+export function cookPot(at: PotAt, load: Load, program: Program, dtS = 1): CookRun {
+  return new HeatedPot(at, load, program.pressure, dtS).finish(program.holdMin, program.release);
 }

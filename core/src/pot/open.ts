@@ -1,7 +1,7 @@
 import { ambientPa } from '../water/atmosphere';
 import { saturationC, saturationPa } from '../water/saturation';
 import { latentJPerKg, waterJPerKgK } from '../water/steam';
-import type { PotProfile } from './profile';
+import type { PotAt } from './profile';
 
 /** Open pot: area of the surface and its air-side coefficient [from memory; about 9 g/min at 90 degC]. */
 const surface = { areaM2: 0.038, hWPerM2K: 4.5, airJPerKgK: 1007, roomVapour: 0.008, mostShare: 0.985 };
@@ -62,13 +62,7 @@ export const takeFrom = (s: OpenState, food: { massKg: number; cpJPerKgK: number
  * The open pot for `seconds`: frying, simmering (on the same heat, with liquid over the base), resting or kept warm. Food
  * and plate as two lumps, evaporation from the surface, boiling above the local boiling point while there is water. Returns the state after it; the input is not changed.
  */
-export function openFor(
-  pot: PotProfile,
-  altitudeM: number,
-  from: OpenState,
-  seconds: number,
-  heat: OpenHeat,
-): OpenState {
+export function openFor({ pot, altitudeM }: PotAt, from: OpenState, seconds: number, heat: OpenHeat): OpenState {
   const s = { ...from };
   const boilC = saturationC(ambientPa(altitudeM));
   const coupling = heat === 'saute' ? saute.baseWPerK : pot.baseWPerK;

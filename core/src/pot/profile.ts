@@ -81,8 +81,20 @@ const electric57: PotProfile = {
   roomC: 21, // common practice
 };
 
+/** A pot where it stands. */
+export interface PotAt {
+  pot: PotProfile;
+  altitudeM: number;
+}
+
 /** Another size of the same cooker: surfaces and metal grow with the area, volume^(2/3). [derived, not calibrated] */
-function scaled(id: string, litres: number, powerW: number, diameterMm: number, minimumMl: number): PotProfile {
+function scaled({
+  id,
+  litres,
+  powerW,
+  diameterMm,
+  minimumMl,
+}: Pick<PotProfile, 'id' | 'litres' | 'powerW' | 'diameterMm'> & { minimumMl: number }): PotProfile {
   const area = (litres / electric57.litres) ** (2 / 3);
   return {
     ...electric57,
@@ -106,10 +118,10 @@ function scaled(id: string, litres: number, powerW: number, diameterMm: number, 
 /** The flames are from memory and not calibrated; of the whistle only its shutting was tuned, to 5 to 15 g of steam each. */
 export const pots: readonly PotProfile[] = [
   electric57,
-  scaled('electric-8', 8, 1200, 244, 350),
-  scaled('electric-3', 3, 700, 178, 180),
+  scaled({ id: 'electric-8', litres: 8, powerW: 1200, diameterMm: 244, minimumMl: 350 }),
+  scaled({ id: 'electric-3', litres: 3, powerW: 700, diameterMm: 178, minimumMl: 180 }),
   {
-    ...scaled('program-5', 5, 900, 212, 230),
+    ...scaled({ id: 'program-5', litres: 5, powerW: 900, diameterMm: 212, minimumMl: 230 }),
     // Minutes of such cookers as cooks tell them [common practice].
     programs: [
       { id: 'rice', pressure: 'low', holdMin: 12 },

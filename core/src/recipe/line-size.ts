@@ -58,10 +58,10 @@ export function sizedAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
     ...(note ? { note } : f.head.range ? { note: 'range' as const } : {}),
   });
   const inside = sizeBeside(f);
-  if (f.head.each) return known(timesEach(value, f.head.each, prep, food, measure));
+  if (f.head.each) return known(timesEach(value, f.head.each, { prep, food, measure }));
   if (inside) {
     const pieces = inside.each || isContainer(measure) || (/^[\d\s/.]+\(/.test(f.plain) && measure === null);
-    if (pieces) return known(timesEach(value, inside, prep, food, measure));
+    if (pieces) return known(timesEach(value, inside, { prep, food, measure }));
     // What a scale says is surer than a cup or a count; of two masses the first is kept.
     if (measure === null || !(measure in units) || units[measure as UnitId].kind !== 'mass')
       return known({ value: inside.value, unit: inside.unit });
@@ -130,7 +130,11 @@ const isContainer = (m: Measure | null): boolean =>
   (m !== null && !(m in units) && measures[m as MeasureId].onLabel === true);
 
 /** So many of one size: the mass is the product, and of meat the piece's own weight is kept, for its thickness follows. */
-function timesEach(value: number, each: Amount, prep: Prep, food: FoodRecord, measure: Measure | null): Amount {
+function timesEach(
+  value: number,
+  each: Amount,
+  { prep, food, measure }: { prep: Prep; food: FoodRecord; measure: Measure | null },
+): Amount {
   const kind = units[each.unit].kind;
   if (food.kind === 'meat' && !isContainer(measure) && kind === 'mass' && !prep.shape) {
     const pieceG = Math.round(each.value * units[each.unit].size);

@@ -40,9 +40,7 @@ const rightSalt = 1.0;
  */
 export function rescue(
   symptom: Symptom,
-  dish: Dish,
-  kitchen: Kitchen,
-  p: Plan,
+  { dish, kitchen, plan: p }: { dish: Dish; kitchen: Kitchen; plan: Plan },
   answers: Answers = {},
   lid: Lid = 'heat-up',
 ): Move {
@@ -144,7 +142,7 @@ const movers: Record<Symptom, Mover> = {
     const rec = grain?.food.grain;
     // What the starch still drinks in five minutes at about 90 degC, by the uptake law.
     const now = (p.grain ?? p.pasta)?.moisture ?? 0;
-    const drinks = rec ? drinksG(rec, grain.grams, now, 90, 5) : 0;
+    const drinks = rec ? drinksG(rec, { rawG: grain.grams, moisture: now }, 90, 5) : 0;
     const stands = drinks > 10 ? 5 : 0;
     const simmers = a.extraMl! - drinks > 20 ? Math.max(1, Math.round((a.extraMl! - drinks) / perMin)) : 0;
     return {

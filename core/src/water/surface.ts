@@ -2,12 +2,13 @@
 export type Placement = 'liquid' | 'steam' | 'grains';
 
 const { min, max } = Math;
-const ramp = (x: number, from: number, to: number, low: number, high: number): number =>
+/** From `low` to `high` while x goes from `from` to `to`, level outside. */
+const ramp = (x: number, [from, to]: readonly [number, number], [low, high]: readonly [number, number]): number =>
   low + (high - low) * min(1, max(0, (x - from) / (to - from)));
 
 /** Surface coefficient by placement, W/m2K, at the temperature around: a ramp while air is still in the pot [tuned]. */
 export const surfaceWPerM2K = (place: Placement, envC: number): number =>
-  place === 'liquid' ? ramp(envC, 90, 100, 300, 1000) : ramp(envC, 85, 100, 40, 700);
+  place === 'liquid' ? ramp(envC, [90, 100], [300, 1000]) : ramp(envC, [85, 100], [40, 700]);
 
 /** Conductivity of wet food, W/mK, and what the half thickness over it costs: first eigenvalue of a slab, fitted [derived]. */
 export const foodWPerMK = 0.48;

@@ -129,9 +129,9 @@ export const stepsAgree: Law = (c, p) => {
   const b = benchOfPlan(setBench(c.dish, c.kitchen), p);
   if (!b.g.grain) return null;
   const at = (dtS: number) => {
-    const h = heat(b, p.liquid.addMl, p.program.pressure, p.texture, dtS);
+    const h = heat(b, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS });
     const run = h.heated.finish(p.program.holdMin, p.program.release);
-    return { run, out: grainOutcome(b.g, b.src, run, p.liquid.addMl, h.depthCm, {}) };
+    return { run, out: grainOutcome(b.g, b.src, { run, addMl: p.liquid.addMl, depthCm: h.depthCm }, {}) };
   };
   const [one, two] = [at(1), at(2)];
   const e = two.out.clock.equivalentMin / one.out.clock.equivalentMin - 1;

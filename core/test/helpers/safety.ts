@@ -95,7 +95,7 @@ export function unsafe(t: Typed): string | null {
   const item = b.g.items.find((i) => i.rows.includes('meat'))!;
   if (item.state === 'cooked') return null;
   if (!p.warnings.some((w) => w.code === 'thermometer')) return 'no thermometer';
-  const h = heat(b, p.liquid.addMl, p.program.pressure, p.texture, 1);
+  const h = heat(b, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS: 1 });
   const run = h.heated.finish(p.program.holdMin, p.program.release);
   const before = b.first?.earlier.tempC.get('meat') ?? new Float64Array(0);
   const tempC = new Float64Array(before.length + run.history.tempC.length);

@@ -6,8 +6,14 @@ import type { Fact } from './fact';
 const electric = pots[0]!;
 const whistle = pots.find((p) => p.id === 'whistle-5')!;
 const run = (name: string, kind: 'quick' | 'natural', dtS = 0.5): CookRun =>
-  cookPot(electric, 0, loads[name]!.load, { pressure: 'high', holdMin: loads[name]!.holdMin, release: { kind } }, dtS);
-const pinUpMin = (name: string) => (): number => new HeatedPot(electric, 0, loads[name]!.load, 'high').pinUpS! / 60;
+  cookPot(
+    { pot: electric, altitudeM: 0 },
+    loads[name]!.load,
+    { pressure: 'high', holdMin: loads[name]!.holdMin, release: { kind } },
+    dtS,
+  );
+const pinUpMin = (name: string) => (): number =>
+  new HeatedPot({ pot: electric, altitudeM: 0 }, loads[name]!.load, 'high').pinUpS! / 60;
 const releaseMin = (name: string, kind: 'quick' | 'natural') => (): number => {
   const r = run(name, kind);
   return (r.pinDownS! - r.releaseS) / 60;
@@ -21,12 +27,12 @@ const steamG = (name: string, kind: 'quick' | 'natural') => (): number => {
   return 1000 * (lost.purge + lost.leak + lost.quick + lost.open);
 };
 const whistleG = (name: string) => (): number => {
-  const h = new HeatedPot(whistle, 0, loads[name]!.load, 'high');
+  const h = new HeatedPot({ pot: whistle, altitudeM: 0 }, loads[name]!.load, 'high');
   const [one, five] = [h.finish(0, { kind: 'natural' }), h.finish(h.holdForWhistles(5), { kind: 'natural' })];
   return (1000 * (five.lost.relief - one.lost.relief)) / (five.whistles - one.whistles);
 };
 const holdC = (): number => {
-  const { history, countdownS } = cookPot(electric, 0, loads['smallRice']!.load, {
+  const { history, countdownS } = cookPot({ pot: electric, altitudeM: 0 }, loads['smallRice']!.load, {
     pressure: 'high',
     holdMin: 20,
     release: { kind: 'quick' },

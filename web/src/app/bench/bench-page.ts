@@ -191,14 +191,18 @@ export class BenchPage {
     if (!d || !p) return;
     const t = (key: string, q?: Record<string, unknown>): string => this.transloco.translate(key, q);
     const names = (ids: readonly string[]): string => ids.map((id) => t(`food.${this.foods()[id] ?? id}`)).join(', ');
-    const text = calendar(p, serveMs, Date.now(), this.id(), {
-      title: d.title,
-      step: (id) => {
-        const s = p.steps.find((x) => x.id === id)!;
-        return t(`calendar.${s.stage}`, { foods: names(s.ingredients), min: this.fmt.minutes(s.minutes) });
+    const text = calendar(
+      p,
+      { serveMs, nowMs: Date.now(), uid: this.id() },
+      {
+        title: d.title,
+        step: (id) => {
+          const s = p.steps.find((x) => x.id === id)!;
+          return t(`calendar.${s.stage}`, { foods: names(s.ingredients), min: this.fmt.minutes(s.minutes) });
+        },
+        caution: t('app.safety'),
       },
-      caution: t('app.safety'),
-    });
+    );
     const url = URL.createObjectURL(new Blob([text], { type: 'text/calendar' }));
     const a = document.createElement('a');
     a.href = url;

@@ -277,7 +277,7 @@ export const cookNow = createEffect(
           take(1),
           switchMap(([s]) => {
             if (!s.dish || !s.plan || s.problem) return of();
-            const cook = newCook(s.id, s.dish, s.plan, nowMs, practice);
+            const cook = newCook({ dishId: s.id, dish: s.dish, plan: s.plan }, nowMs, practice);
             return api.startCook(cook).pipe(
               tap(() => void router.navigate(['/stove', cook.id])),
               switchMap(() => of()),

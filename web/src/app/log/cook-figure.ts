@@ -1,4 +1,4 @@
-import type { actualOf} from '@einkorn/core';
+import type { actualOf } from '@einkorn/core';
 import { type Plan } from '@einkorn/core';
 import type { Annotations } from 'plotly.js';
 import { axis, token, type Figure } from '../ui/chart';

@@ -131,7 +131,7 @@ export const startCourse = createEffect(
         const dish = s.dishes.find((d) => d.id === course.dishId)?.dish;
         const plan = s.plans[planKey(course)]?.plan;
         if (!dish || !plan) return null;
-        return newCook(course.dishId, dish, plan, nowMs);
+        return newCook({ dishId: course.dishId, dish, plan }, nowMs);
       }),
       filter((cook) => cook !== null),
       concatMap((cook) =>

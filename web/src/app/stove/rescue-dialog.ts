@@ -84,7 +84,7 @@ export class RescueDialog {
     if (!s) return null;
     try {
       const kitchen = kitchenSchema.parse({ potId: c.plan.pot.id, altitudeM: c.plan.pot.altitudeM });
-      return rescue(s, c.dish, kitchen, c.plan, this.answers(), this.lid());
+      return rescue(s, { dish: c.dish, kitchen, plan: c.plan }, this.answers(), this.lid());
     } catch (e) {
       if (e instanceof Problem) return null;
       throw e;
