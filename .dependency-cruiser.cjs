@@ -15,8 +15,8 @@ module.exports = {
     down(
       'core-is-pure',
       { path: '^core/src' },
-      { pathNot: ['^core/src', 'node_modules/(zod|numeric-quantity|format-quantity|htmlparser2)/'] },
-      'the core depends on zod, small maths and a parser of pages only',
+      { pathNot: ['^core/src', 'node_modules/(zod|numeric-quantity|format-quantity|htmlparser2|ical-generator)/'] },
+      'the core depends on zod, small maths, a parser of pages and a writer of calendars only',
     ),
     inner('quantity', []),
     inner('water', []),

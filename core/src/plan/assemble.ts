@@ -1,5 +1,4 @@
 import type { Dish } from '../dish/schema';
-import type { Texture } from '../grain/texture';
 import { Problem } from '../problem';
 import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
@@ -17,6 +16,7 @@ import {
   potPart,
   programPart,
   stepInput,
+  type Chosen,
   type Result,
 } from './parts';
 import { saltPlan } from './salt';
@@ -25,22 +25,6 @@ import { buildSteps, timelineOf } from './steps';
 import { grainVerdict, pastaVerdict } from './verdict';
 import { warningsOf } from './warnings';
 import { moistureSpread, wantedSauceG, type GrainOutcome } from './water';
-
-/** What a plan is written from. */
-export interface Chosen {
-  cooked: Cooked;
-  mode: Plan['mode'];
-  texture: Texture;
-  /** what was asked for could not be reached with any liquid */
-  missed: boolean;
-  /** what the planner would have chosen without the cook's own numbers */
-  own: Cooked;
-  bounds: LiquidBounds | null;
-  /** hot liquid stirred in after opening, mL; null where the planner decides it */
-  topUpMl: number | null;
-  /** pasta that waits for the finish because it would be soft on the way */
-  heldPasta: string | null;
-}
 
 /** The plan document of a cook that was chosen: every part with its reasons. Throws Problem `not-a-number` (see sound). */
 export const assemble = (x: Chosen): Plan => sound(written(x));

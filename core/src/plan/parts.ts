@@ -1,4 +1,5 @@
-import type { Chosen } from './assemble';
+import type { Texture } from '../grain/texture';
+import type { LiquidBounds } from './bounds';
 import type { Bench } from './bench';
 import { potCurve } from './curve';
 import type { Plan } from './document';
@@ -12,6 +13,22 @@ import { betweenMin } from './stages';
 import type { StepInput, timelineOf } from './steps';
 import { prepTasks } from './tasks';
 import type { GrainOutcome } from './water';
+
+/** What a plan is written from. */
+export interface Chosen {
+  cooked: Cooked;
+  mode: Plan['mode'];
+  texture: Texture;
+  /** what was asked for could not be reached with any liquid */
+  missed: boolean;
+  /** what the planner would have chosen without the cook's own numbers */
+  own: Cooked;
+  bounds: LiquidBounds | null;
+  /** hot liquid stirred in after opening, mL; null where the planner decides it */
+  topUpMl: number | null;
+  /** pasta that waits for the finish because it would be soft on the way */
+  heldPasta: string | null;
+}
 
 /** What was chosen, with what follows from it once the liquid stands. */
 export interface Result extends Omit<Chosen, 'topUpMl'> {
