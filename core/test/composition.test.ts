@@ -43,6 +43,55 @@ const rows: Row[] = [
   ['shrimp', 'S008', 2],
   ['egg', 'M001', 1],
   ['milk', 'L002', 2],
+  ['sorghum', 'A005', 1.5],
+  ['wheat-berry', 'A020', 1],
+  ['semolina', 'A022', 3.5, 'stored drier in a hot climate'],
+  ['cabbage', 'C015', 1],
+  ['brussels-sprouts', 'C012', 2],
+  ['bok-choy', 'C027', 1.5],
+  ['collards', 'C014', 1],
+  ['chard', 'C009', 6.5, 'leaves of the root beet'],
+  ['green-beans', 'D050', 1],
+  ['peas-frozen', 'D061', 7, 'fresh from the pod; ours are blanched'],
+  ['celery', 'D037', 3],
+  ['corn', 'A008', 2],
+  ['kohlrabi', 'D053', 2.5],
+  ['chayote', 'D038', 1],
+  ['cucumber', 'D043', 2.5],
+  ['bamboo-shoots', 'D002', 1],
+  ['shallot', 'G018', 5, 'small onions'],
+  ['radish', 'F011', 5.5, 'roots of a hot, dry season'],
+  ['daikon', 'F010', 5.5, 'roots of a hot, dry season'],
+  ['cassava', 'F015', 10.5, 'freshly dug'],
+  ['yam', 'F018', 2.5],
+  ['taro', 'F004', 2],
+  ['lotus-root', 'F005', 1],
+  ['water-chestnuts', 'F016', 7, 'raw; ours come out of a tin'],
+  ['avocado', 'E007', 1],
+  ['apple', 'E001', 3.5],
+  ['pear', 'E051', 1],
+  ['mango', 'E037', 1],
+  ['pineapple', 'E053', 1],
+  ['orange', 'E047', 2],
+  ['banana', 'E012', 2.5],
+  ['grapes', 'E022', 2],
+  ['pomegranate-seeds', 'E055', 2],
+  ['dried-fruit', 'E057', 5, 'raisins; ours stands for apricots and dates too'],
+  ['lemon-juice', 'E033', 1],
+  ['chili-dried', 'G022', 2],
+  ['mushroom-dried', 'J004', 6, 'dried harder'],
+  ['sesame-seeds', 'H011', 1.5],
+  ['poppy-seeds', 'G032', 2],
+  ['nuts', 'H001', 1],
+  ['coconut-dried', 'H006', 1],
+  ['paneer', 'L003', 1.5],
+  ['chicken-wing', 'N004', 2],
+  ['duck-leg', 'N011', 4],
+  ['guinea-fowl', 'N013', 1],
+  ['veal-stew', 'O036', 3],
+  ['salmon', 'P068', 1],
+  ['mussels', 'R001', 1],
+  ['squid', 'R005', 2],
 ];
 
 /** The package's own file: quoted cells, a head like "Moisture; water". */
@@ -63,7 +112,7 @@ describe('against an open table of measured foods', () => {
   const measured = table();
   test.each(rows)('water of %s (%s) within %d %%', (food, code, tolerance) => {
     const theirs = Number(measured.get(code)?.['water']);
-    expect(theirs).toBeGreaterThan(5);
+    expect(theirs).toBeGreaterThan(2);
     expect(Math.abs(100 * findFood(food).water[0] - theirs)).toBeLessThanOrEqual(tolerance);
   });
   // Fat is what a butcher leaves on: lean dry matter (water + protein of what is not fat) is the same meat.

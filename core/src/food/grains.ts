@@ -43,12 +43,31 @@ const rows: readonly Row[] = [
   ['freekeh', 165, 'P', 0.095, 0.67, 0.77, 20, 16, 24, 40, 'diff', 0, 0.15, 0.67, 500],
   ['millet', 200, 'M', 0.087, 0.714, 0.8, 20, 16, 26, 40, 'diff', -4, 0.18, 0.714, 500],
   ['couscous-pearl', 165, 'P', 0.095, 0.64, 0.73, 10, 8, 11, 18, 'pasta', 0, 0, 0.64, 500],
+  ['rice-black', 190, 'P', 0.11, 0.69, 0.75, 40, 34, 48, 75, 'diff', -3, 0.12, 0.69, 500],
+  ['barley-pot', 190, 'P', 0.098, 0.68, 0.77, 52, 42, 60, 92, 'diff', -1, 0.12, 0.68, 500],
+  ['spelt', 180, 'P', 0.11, 0.645, 0.73, 42, 35, 50, 82, 'diff', 1, 0.12, 0.645, 500],
+  ['wheat-berry', 190, 'P', 0.106, 0.63, 0.72, 52, 43, 60, 95, 'diff', 1, 0.12, 0.63, 500],
+  ['sorghum', 190, 'M', 0.1, 0.66, 0.74, 50, 42, 58, 90, 'diff', -1, 0.12, 0.66, 500],
+  ['buckwheat', 170, 'M', 0.098, 0.73, 0.8, 14, 11, 17, 28, 'diff', -4, 0.15, 0.73, 500],
   ['oats-steel-cut', 170, 'P', 0.1, 0.836, 0.87, 25, 20, 27, 45, 'diff', 0, 0, 0.836, 500],
   ['oats-rolled', 90, 'P', 0.105, 0.836, 0.87, 6, 4, 9, 20, 'diff', 0, 0, 0.836, 500],
 ];
 
 /** Whole kernels behind bran take up water slowly; polished and cut grain quickly. */
-const bran = new Set(['rice-brown-long', 'rice-brown-basmati', 'rice-red', 'rice-wild', 'farro', 'einkorn', 'freekeh']);
+const bran = new Set([
+  'rice-brown-long',
+  'rice-brown-basmati',
+  'rice-red',
+  'rice-wild',
+  'farro',
+  'einkorn',
+  'freekeh',
+  'rice-black',
+  'barley-pot',
+  'spelt',
+  'wheat-berry',
+  'sorghum',
+]);
 
 export const grains: readonly FoodRecord[] = rows.map(
   ([id, cupG, cupSource, raw, ref, max, boil, eMin, eRef, eMax, kinetics, shift, cling, aim, packetG]) => ({

@@ -54,6 +54,22 @@ const rows: readonly Row[] = [
   ['white-fish', [0.81, 0.178, 0.007, 0.012], -2.2, 'fish', 'fish', 63, 0.17, 0.06, 0.2, 150, 22, ['delicate', 'seafood']],
   ['salmon', [0.685, 0.2, 0.1, 0.012], -2.2, 'fish', 'fish', 63, 0.12, 0.05, 0.12, 150, 25, ['delicate', 'seafood']],
   ['egg', [0.758, 0.126, 0.1, 0.009], -0.6, 'egg', 'egg', 71, 0, 0, 0.35, 55, 43, []],
+  ['chicken-liver', [0.75, 0.18, 0.05, 0.012], -1.5, 'poultry', 'dark', 74, 0.15, 0.05, 0.18, 40, 18, []],
+  ['turkey-cooked', [0.66, 0.29, 0.04, 0.01], -1.5, 'poultry', 'cooked', 74, 0.03, 0.03, 0.3, 150, 15, []],
+  ['turkey-bacon', [0.6, 0.2, 0.16, 0.03], -2, 'poultry', 'cured', 74, 0.06, 0.04, 2.2, 20, 4, ['cured']],
+  ['beef-short-rib', [0.58, 0.17, 0.24, 0.01], -1.7, 'red', 'stew', 63, 0.18, 0.06, 0.15, 200, 45, ['renders'], 24],
+  ['beef-oxtail', [0.64, 0.2, 0.14, 0.01], -1.7, 'red', 'stew', 63, 0.14, 0.06, 0.2, 120, 40, ['renders'], 28],
+  ['veal-stew', [0.73, 0.2, 0.055, 0.011], -1.7, 'red', 'stew', 63, 0.2, 0.06, 0.2, 30, 28, [], 16],
+  ['pork-belly', [0.48, 0.14, 0.37, 0.007], -2.2, 'red', 'stew', 63, 0.14, 0.06, 0.13, 40, 30, ['renders'], 18],
+  ['pork-rib', [0.6, 0.17, 0.22, 0.009], -2.2, 'red', 'stew', 63, 0.14, 0.06, 0.2, 90, 30, ['renders'], 18],
+  ['lamb-shank', [0.72, 0.2, 0.07, 0.012], -1.9, 'red', 'stew', 63, 0.14, 0.06, 0.17, 350, 60, [], 24],
+  ['lamb-chop', [0.65, 0.18, 0.16, 0.01], -1.9, 'red', 'white', 63, 0.16, 0.05, 0.17, 110, 22, ['renders']],
+  ['mutton', [0.68, 0.195, 0.11, 0.011], -1.9, 'red', 'stew', 63, 0.2, 0.06, 0.2, 30, 28, ['renders'], 26],
+  ['wild-boar', [0.735, 0.22, 0.033, 0.011], -2.2, 'game', 'stew', 71, 0.2, 0.06, 0.13, 30, 28, [], 24],
+  ['trout', [0.73, 0.205, 0.055, 0.012], -2.2, 'fish', 'fish', 63, 0.14, 0.05, 0.12, 150, 20, ['delicate', 'seafood']],
+  ['squid', [0.79, 0.16, 0.015, 0.014], -2.2, 'shellfish', 'shrimp', 63, 0.25, 0.08, 0.5, 60, 8, ['delicate', 'seafood']],
+  ['mussels', [0.805, 0.12, 0.022, 0.016], -2.2, 'shellfish', 'shrimp', 63, 0.25, 0.1, 0.7, 8, 14, ['delicate', 'seafood']],
+  ['crab-meat', [0.79, 0.18, 0.011, 0.017], -2.2, 'shellfish', 'cooked', 74, 0.05, 0.05, 0.9, 10, 8, ['delicate', 'seafood']],
 ];
 
 /** Said with every minimum: a published value, recalled from memory; the cook's own authority decides. */
@@ -69,7 +85,7 @@ const sources: Record<MeatRecord['cut'] | 'game', string> = {
   egg: 'egg dishes: published minimum, recalled',
   game: 'game and rabbit: published minimum, recalled',
 };
-const game = new Set(['rabbit', 'venison']);
+const game = new Set(['rabbit', 'venison', 'wild-boar']);
 
 const minimumSource = (id: string, species: Species, cut: MeatRecord['cut']): string =>
   game.has(id)

@@ -28,6 +28,12 @@ const rows: readonly Row[] = [
   ['fettuccine', 88, 'P', 10, 0.58],
   ['lasagne-sheet', 90, 'P', 10, 0.3, 20],
   ['noodles-short', 62, 'P', 7, 0.55],
+  ['linguine', 91, 'P', 10, 0.55],
+  ['bucatini', 88, 'P', 9.5, 0.58],
+  ['angel-hair', 91, 'P', 4, 0.55],
+  ['orecchiette', 90, 'P', 12, 0.5],
+  ['udon-dried', 85, 'P', 11, 0.55],
+  ['soba', 85, 'P', 5, 0.55],
 ];
 
 /** Doneness limits of pasta as multiples of the packet's minutes [derived]. */

@@ -86,7 +86,7 @@ export const pulseWords = new RegExp(
 const pulse = new RegExp(String.raw`\b(?:${pulses})\b`);
 /** Green pods, and what only has a pulse in its name. */
 const noPulse =
-  /\b(?:green|string|french|runner|wax) beans?\b|\bjudias? verdes?\b|\bvanilla beans?\b|\bbean (?:paste|sauce|sprouts?)\b|\bblack bean sauce\b/;
+  /\b(?:green|string|french|runner|wax) beans?\b|\bjudias? verdes?\b|\bvanilla beans?\b|\bbean (?:paste|sauce|sprouts?|dip)\b|\bblack bean (?:garlic )?sauce\b|\b(?:broad|fava|soya|edamame|refried|baked|sprouted) (?:black )?beans?\b|\bchili beans? in sauce\b|\bfrijol(?:es)? refritos?\b|\b(?:alubias?|frijol(?:es)?) en salsa de tomate\b/;
 
 /** Pulses, canned or cooked: what a dry-pulse name is once the line says so. */
 export const isPulse = (line: string): boolean => pulse.test(line) && !noPulse.test(line);

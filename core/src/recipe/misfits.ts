@@ -12,7 +12,7 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
     id: 'dry-pulse',
     named:
       /\b(?:(?:dry|dried|soaked)\s+(?:\w+\s+)?(?:bean|chickpea|lentil|pea|kidney bean|black bean)s?|(?:red|green|brown|black|puy|french|yellow)?\s*lentils?|split peas?|(?:mung|moong|toor|tur|chana|urad|masoor|arhar)\s*(?:dal|dhal|daal|beans?)?|d(?:h|a)al|daal|chickpeas?|garbanzo beans?|(?:kidney|black|pinto|navy|cannellini|borlotti|lima|butter|great northern|haricot|soy) beans?|beans|garbanzos?|lentejas?|alubias?|frijol(?:es)?|judias? (?:blancas?|pintas?|secas?)|habas secas|porotos?)\b/,
-    not: /\b(?:can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|sprouts?|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?|refried|baked|green beans?|string beans?|french beans?|runner beans?|judias? verdes?|vanilla|coffee|paste|sauce|broth|14|15(?:\.5)?|400)\b/,
+    not: /\b(?:can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|sprouts?|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?|refried|refritos?|baked|broad|fava|edamame|soya bean green|sprouted|en salsa de tomate|in sauce|green beans?|string beans?|french beans?|runner beans?|judias? verdes?|vanilla|coffee|paste|sauce|broth|14|15(?:\.5)?|400)\b/,
     reason: {
       en: 'Dry pulses are not planned: soak them and boil them hard first (raw kidney beans hold a toxin), or use canned ones.',
       es: 'Las legumbres secas no se planifican: remójelas y hiérvalas fuerte antes (la judía roja cruda tiene una toxina), o use las de bote.',
@@ -30,7 +30,7 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
   {
     id: 'dough',
     named:
-      /\b(?:yeast|(?:pizza|bread|puff|pie|biscuit|cookie|filo|phyllo|shortcrust)\s+(?:dough|pastry|crust)|puff pastry|dough|self[\s-]raising flour|baking powder|baking soda|levadura|masa (?:de pan|de pizza|quebrada|de hojaldre)|hojaldre|polvo de hornear|bicarbonato)\b/,
+      /\b(?:(?<!nutritional )yeast(?! extract)|(?:pizza|bread|puff|pie|biscuit|cookie|filo|phyllo|shortcrust)\s+(?:dough|pastry|crust)|puff pastry|dough|self[\s-]raising flour|baking powder|baking soda|levadura(?! nutricional)|masa (?:de pan|de pizza|quebrada|de hojaldre)|hojaldre|polvo de hornear|bicarbonato)\b/,
     reason: {
       en: 'Dough and what makes it rise need an oven, not steam: bake it apart.',
       es: 'La masa y lo que la hace subir piden horno, no vapor: hágala aparte.',
