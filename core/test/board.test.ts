@@ -132,6 +132,12 @@ describe('what joins when, and in what state it meets the lid', () => {
   });
 });
 
+test('every clear stock is poured to the sum; coconut milk and tomato are counted as they are', () => {
+  const poured = (food: string): string => gather(board('one-pot-grain', { food: 'rice-long' }, { food })).main.food.id;
+  for (const food of ['water', 'broth', 'broth-low-salt', 'broth-fish']) expect(poured(food)).toBe(food);
+  for (const food of ['coconut-milk', 'tomato-sauce', 'cider']) expect(poured(food)).toBe('water');
+});
+
 describe('where it lies', () => {
   const rows: [Family, Thing, string][] = [
     ['one-pot-grain', { food: 'chicken-thigh' }, 'base'],
@@ -376,6 +382,10 @@ describe('after the pin', () => {
     // Strong heat only where a crust belongs.
     const baked = board('casserole', { food: 'rice-long' }, { food: 'beef-stew' }, { food: 'breadcrumbs' });
     expect(finishOf(baked).find((f) => f.code === 'topping')).toMatchObject({ minutes: 10, ingredients: ['i2'] });
+    // Leaves and herbs only burn there: they are strewn over.
+    const green = board('casserole', { food: 'beef-stew' }, { food: 'herb-fresh', joins: 'topping' });
+    expect(codes(green)).toContain('scatter');
+    expect(codes(green)).not.toContain('topping');
   });
   const foodsOf = (d: Dish, ids: readonly string[]): string[] =>
     ids.map((id) => d.ingredients.find((i) => i.id === id)!.food);

@@ -6,7 +6,7 @@ import type { PotProfile } from '../pot/profile';
 import type { FinishStep } from './document';
 import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from './finish-minutes';
 import { FinishWriter, mostWarmMin } from './finish-writer';
-import { goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './gather';
+import { browns, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './gather';
 import { minimumC } from './meat';
 import { openedMixture } from './mixing';
 
@@ -62,8 +62,10 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
   checkAndCheese(w, g);
   if (topping.length > 0) {
     // Strong heat only where a crust belongs; elsewhere crisp things are scattered over.
-    const crust = g.dish.family === 'casserole' || g.dish.family === 'layered-pasta';
-    w.add(crust ? 'topping' : 'scatter', crust ? minutes.topping : minutes.herbs, topping);
+    const baked = g.dish.family === 'casserole' || g.dish.family === 'layered-pasta' ? topping.filter(browns) : [];
+    const strewn = topping.filter((i) => !baked.includes(i));
+    if (baked.length > 0) w.add('topping', minutes.topping, baked);
+    if (strewn.length > 0) w.add('scatter', minutes.herbs, strewn);
   }
   serving(w, g, x.bigBatch);
   return w.steps;

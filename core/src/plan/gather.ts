@@ -1,5 +1,6 @@
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, measurable } from '../food/find';
+import { isPlainLiquid } from '../food/plain-liquids';
 import type { FoodFlag, FoodRecord } from '../food/record';
 import { pastaGrain } from '../food/pasta';
 import { toGrams } from '../quantity/convert';
@@ -79,9 +80,6 @@ export const boardC = { fridge: 4, shelf: 20, frozen: -18, hotLiquid: 90, hotFoo
 const has = (food: FoodRecord, flag: FoodFlag): boolean => food.flags.includes(flag);
 export const hasFlag = (item: Item, flag: FoodFlag): boolean => has(item.food, flag);
 
-/** Thin liquids that can be the liquid to add; the rest (wine, soy, tomato, coconut milk) is counted as it is. */
-const plainLiquids = new Set(['water', 'broth', 'broth-low-salt']);
-
 /** Everything on the board, weighed, with when it joins and in what state it meets the lid. */
 export function gather(dish: Dish): Gathered {
   const rule = familyRules[dish.family];
@@ -91,7 +89,7 @@ export function gather(dish: Dish): Gathered {
   const items = withoutIdleFat(inOwnOrder(together(rows)));
   // In a bowl over a stew the water to set is the bowl's own, not the stew's.
   const settable = (i: Item): boolean =>
-    plainLiquids.has(i.food.id) && i.joins !== 'finish' && (!inBowl || i.ingredient.place === 'inner-bowl');
+    isPlainLiquid(i.food.id) && i.joins !== 'finish' && (!inBowl || i.ingredient.place === 'inner-bowl');
   const liquids = items.filter(settable);
   const main = liquids.length > 0 ? blended(liquids) : waterToAdd(items, inBowl);
   const others = items.filter((i) => !liquids.includes(i));
@@ -254,7 +252,7 @@ function withPacket(food: FoodRecord, ingredient: Ingredient): FoodRecord {
 /** Sauce around pasta goes by the dry pasta, except in soups and in bakes; null where the share of the dish says it. */
 function saucePerStarch(dish: Dish, items: readonly Item[], grain: Item | null): number | null {
   if (grain?.food.kind !== 'pasta' || dish.family === 'noodle-soup') return null;
-  if (dish.family === 'casserole' && items.some((i) => i.joins === 'topping')) return pastaSauceGPerG.baked;
+  if (dish.family === 'casserole' && items.some(browns)) return pastaSauceGPerG.baked;
   return dish.family === 'layered-pasta' ? pastaSauceGPerG.layered : pastaSauceGPerG.other;
 }
 
@@ -263,7 +261,7 @@ export const isLoosePorridge = ({ rule, grain }: Pick<Gathered, 'rule' | 'grain'
   rule === familyRules.porridge && grain !== null && grain.food.grain!.aimMoisture[0] < wholeKernelMoisture;
 
 function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[], grain: Item | null): number {
-  if (dish.family === 'casserole' && items.some((i) => i.joins === 'topping')) return bakedShare;
+  if (dish.family === 'casserole' && items.some(browns)) return bakedShare;
   if (dish.family === 'casserole' && !grain) return stewShare;
   if (isLoosePorridge({ rule, grain })) return looseShare;
   const tomato = items.filter((i) => has(i.food, 'tomato')).reduce((s, i) => s + i.grams, 0);
@@ -363,6 +361,10 @@ function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Joins, thic
   if (has(food, 'tomato')) return 'mush';
   return said === 'browned' || brown === 'brown' ? 'browned' : 'sweated';
 }
+
+/** What browns under strong heat when it lies on top: crumbs, nuts, cheese; leaves and herbs only burn there. */
+export const browns = (i: Item): boolean =>
+  i.joins === 'topping' && (hasFlag(i, 'crisp') || i.food.kind === 'dairy' || i.food.kind === 'fat');
 
 /** Under the lid, and not stirred in or strewn over after it. */
 export const goesUnderLid = (i: Pick<Item, 'joins'>): boolean => i.joins !== 'finish' && i.joins !== 'topping';

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { freeId } from '../dish/free-id';
 import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ingredient } from '../dish/schema';
 import { findFood } from '../food/find';
+import { isPlainLiquid } from '../food/plain-liquids';
 import { Problem } from '../problem';
 import { asksOf, remarks, type Remark } from './asks';
 import { recogniseFamily } from './family';
@@ -125,9 +126,8 @@ function readingOf(parts: RecipeParts, language: Language): Reading {
   };
 }
 
-const plainLiquids = new Set(['water', 'broth', 'broth-low-salt']);
 const pouredMl = (l: ReadLine): number =>
-  l.food !== null && plainLiquids.has(l.food) ? (l.grams ?? 0) / findFood(l.food).bulkGPerMl[0] : 0;
+  l.food !== null && isPlainLiquid(l.food) ? (l.grams ?? 0) / findFood(l.food).bulkGPerMl[0] : 0;
 
 /** People that so much dry grain or pasta, or meat, is usually cooked for [common practice: 75 g, 100 g, 150 g each]. */
 function peopleFor(foods: readonly { food: string; grams: number }[]): number {

@@ -6,7 +6,7 @@ import { fold, plainLine, wordsOf } from './words';
 export interface RecipeParts {
   title: string;
   serves: number | null;
-  lines: { text: string; group?: 'marinade' | 'topping' }[];
+  lines: { text: string; group?: 'marinade' | 'topping' | 'finish' }[];
   steps: string[];
   notes: string[];
 }
@@ -38,20 +38,22 @@ export function servesIn(text: string): number | null {
 }
 
 /** The use that a group of ingredients names: "For the marinade:". */
-export const groupUse = (text: string): 'marinade' | 'topping' | undefined => {
+export const groupUse = (text: string): 'marinade' | 'topping' | 'finish' | undefined => {
   const t = fold(text);
   return /marinad|adobo|macerar/.test(t)
     ? 'marinade'
-    : /topping|garnish|to serve|for serving|servir|decorar|to finish/.test(t)
+    : /topping|garnish|to serve|for serving|servir|decorar/.test(t)
       ? 'topping'
-      : undefined;
+      : /to finish|for finishing|para terminar|al final/.test(t)
+        ? 'finish'
+        : undefined;
 };
 
 /** Takes plain text or Markdown apart into title, ingredient lines and steps, in any usual order, with or without headings. */
 export function partsOf(text: string): RecipeParts {
   const out: RecipeParts = { title: '', serves: null, lines: [], steps: [], notes: [] };
   let section: Section = 'start';
-  let group: 'marinade' | 'topping' | undefined;
+  let group: 'marinade' | 'topping' | 'finish' | undefined;
   for (const raw of text.split(/\r?\n/)) {
     const line = raw
       .replace(/^\s*>\s?/, '')
