@@ -101,7 +101,7 @@ const prepSteps = (tasks: readonly Task[]): Step[] =>
 function frySteps(x: StepInput): Step[] {
   const fried = x.fry.map((f) =>
     act('fry', `fry-${f.ingredient}`, f.minutes, {
-      text: f.takeOut ? 'fry-take-out' : 'fry',
+      text: f.until === 'fat-hot' ? 'fry-fat' : f.takeOut ? 'fry-take-out' : 'fry',
       params: { until: f.until, batches: f.batches ?? 1 },
       ingredients: [f.ingredient],
       ...(f.order === 1 ? { caution: 'hot-fat' } : {}),

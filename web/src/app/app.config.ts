@@ -12,16 +12,8 @@ import { pastWorker } from './api/past-worker';
 import * as benchEffects from './bench/bench.effects';
 import { benchFeature } from './bench/bench.slice';
 import { CatalogueLoader } from './i18n/loader';
-import * as logEffects from './log/log.slice';
-import { logFeature } from './log/log.slice';
-import * as shelfEffects from './shelf/shelf.slice';
-import { shelfFeature } from './shelf/shelf.slice';
 import * as kitchenEffects from './state/kitchen';
 import { kitchenFeature } from './state/kitchen';
-import * as eveningEffects from './stove/evening.slice';
-import { eveningFeature } from './stove/evening.slice';
-import * as stoveEffects from './stove/stove.effects';
-import { stoveFeature } from './stove/stove.slice';
 import { enamelPreset } from './theme/preset';
 
 export const appConfig: ApplicationConfig = {
@@ -31,32 +23,9 @@ export const appConfig: ApplicationConfig = {
     provideHttpClient(withFetch(), withInterceptors([pastWorker])),
     provideStore(),
     provideState(kitchenFeature),
-    provideState(shelfFeature),
     provideState(benchFeature),
-    provideState(stoveFeature),
-    provideState(eveningFeature),
-    provideState(logFeature),
-    provideEffects(
-      { loadKitchen: kitchenEffects.loadKitchen, saveKitchen: kitchenEffects.saveKitchen },
-      {
-        load: shelfEffects.load,
-        verdicts: shelfEffects.verdicts,
-        add: shelfEffects.add,
-        vary: shelfEffects.vary,
-        duplicate: shelfEffects.duplicate,
-        remove: shelfEffects.remove,
-        restore: shelfEffects.restore,
-      },
-      benchEffects,
-      stoveEffects,
-      {
-        loadEvening: eveningEffects.loadEvening,
-        planCourses: eveningEffects.planCourses,
-        startCourse: eveningEffects.startCourse,
-        keepChoice: eveningEffects.keepChoice,
-      },
-      { load: logEffects.load, loadOne: logEffects.loadOne, lookBack: logEffects.lookBack, rate: logEffects.rate },
-    ),
+    // What is seen in every place; each place brings the rest with its route.
+    provideEffects({ loadKitchen: kitchenEffects.loadKitchen, saveKitchen: kitchenEffects.saveKitchen }, benchEffects),
     provideTransloco({
       config: { availableLangs: ['en'], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },
       loader: CatalogueLoader,

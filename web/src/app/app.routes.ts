@@ -3,11 +3,8 @@ import type { Routes } from '@angular/router';
 /** Every place has an address, and so has every sheet of the bench and every cook. */
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
-  {
-    path: 'shelf',
-    loadComponent: () => import('./shelf/shelf-page').then((m) => m.ShelfPage),
-    title: 'Einkorn: Shelf',
-  },
+  { path: 'shelf', loadChildren: () => import('./shelf/shelf.routes').then((m) => m.shelfRoutes) },
+  { path: 'shared', loadChildren: () => import('./shelf/shelf.routes').then((m) => m.sharedRoutes) },
   { path: 'recipe', loadChildren: () => import('./recipe/recipe.routes').then((m) => m.recipeRoutes) },
   {
     path: 'bench',
@@ -20,18 +17,8 @@ export const routes: Routes = [
     loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage),
     title: 'Einkorn: Bench',
   },
-  {
-    path: 'stove',
-    loadComponent: () => import('./stove/stove-start').then((m) => m.StoveStart),
-    title: 'Einkorn: Stove',
-  },
-  {
-    path: 'stove/:id',
-    loadComponent: () => import('./stove/stove-page').then((m) => m.StovePage),
-    title: 'Einkorn: Stove',
-  },
-  { path: 'log', loadComponent: () => import('./log/log-page').then((m) => m.LogPage), title: 'Einkorn: Log' },
-  { path: 'log/:id', loadComponent: () => import('./log/cook-page').then((m) => m.CookPage), title: 'Einkorn: Log' },
+  { path: 'stove', loadChildren: () => import('./stove/stove.routes').then((m) => m.stoveRoutes) },
+  { path: 'log', loadChildren: () => import('./log/log.routes').then((m) => m.logRoutes) },
   {
     path: 'kitchen',
     loadComponent: () => import('./kitchen/kitchen-page').then((m) => m.KitchenPage),

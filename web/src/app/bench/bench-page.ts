@@ -21,6 +21,7 @@ import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Brief } from '../ui/brief';
 import { MiniPot } from '../ui/mini-pot';
+import { PrintSheet } from '../print/print-sheet';
 import { PotSection } from '../ui/pot-section';
 import { Ribbon } from '../ui/ribbon';
 import { Verdicts } from '../ui/verdicts';
@@ -62,6 +63,7 @@ type SheetName = (typeof sheetNames)[number];
     StackSheet,
     PracticeDialog,
     Warnings,
+    PrintSheet,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
@@ -209,6 +211,9 @@ export class BenchPage {
     a.download = `${this.id()}.ics`;
     a.click();
     URL.revokeObjectURL(url);
+  }
+  print(): void {
+    window.print();
   }
   undo(): void {
     this.store.dispatch(BenchActions.undo());

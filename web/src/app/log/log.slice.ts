@@ -1,10 +1,7 @@
-import { inject } from '@angular/core';
 import { actualOf, forecast, type Cook, type Debrief, type Outcome } from '@einkorn/core';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
-import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import { catchError, concatMap, filter, map, of, switchMap } from 'rxjs';
-import { Api, failureOf, type Failure } from '../api/client';
+import type { Failure } from '../api/client';
 
 export const LogActions = createActionGroup({
   source: 'Log',
@@ -52,61 +49,3 @@ export const logFeature = createFeature({
     };
   },
 });
-
-export const load = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.load),
-      switchMap(() =>
-        api.cooks().pipe(
-          map((cooks) => LogActions.loaded({ cooks })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-export const loadOne = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.loadOne),
-      switchMap(({ id }) =>
-        api.cook(id).pipe(
-          map((cook) => LogActions.loadedOne({ cook })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-/** A practice cook is looked back at once it is over. */
-export const lookBack = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.loadedOne),
-      filter(({ cook }) => cook.practice !== undefined && cook.finishedMs !== null),
-      switchMap(({ cook }) =>
-        api.debrief(cook.id).pipe(
-          map((debrief) => LogActions.lookedBack({ id: cook.id, debrief })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-export const rate = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.rate),
-      concatMap(({ id, outcome }) =>
-        api.finishCook(id, { outcome }).pipe(
-          map((cook) => LogActions.loadedOne({ cook })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);

@@ -12,6 +12,7 @@ import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { MiniPot } from '../ui/mini-pot';
+import { ShareDialog } from './share-dialog';
 import { CompareDialog } from './compare-dialog';
 import { saveFile } from './save-file';
 import { ShelfActions, shelfFeature, type ShelfFilter } from './shelf.slice';
@@ -31,6 +32,7 @@ import { VaryDialog } from './vary-dialog';
     Select,
     MiniPot,
     CompareDialog,
+    ShareDialog,
     VaryDialog,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -55,6 +57,7 @@ export class ShelfPage {
   private readonly at = signal<string | null>(null);
   readonly varying = signal<{ dish: Dish; plan: Plan | null } | null>(null);
   readonly comparing = signal<string | null>(null);
+  readonly sharing = signal<Dish | null>(null);
   readonly report = signal<{ title: string; bad: boolean; message: string; leftOut: Issue[] } | null>(null);
 
   readonly filtered = computed(() => {
@@ -63,7 +66,7 @@ export class ShelfPage {
   });
   readonly familyChoices = computed(() => [
     { id: null, label: this.word('shelf.any-family') },
-    ...this.choices().families.map((id) => ({ id, label: this.word(`family.${id}`) })),
+    ...this.choices().families.map((id) => ({ id, label: this.word(`family-plain.${id}`) })),
   ]);
   readonly starchChoices = computed(() => [
     { id: null, label: this.word('shelf.any-starch') },
@@ -83,6 +86,7 @@ export class ShelfPage {
       { label: this.word('shelf.duplicate'), command: () => this.duplicate(row.id, row.dish.title) },
       { label: this.word('shelf.vary'), command: () => this.varying.set({ dish: row.dish, plan: row.plan }) },
       { label: this.word('shelf.compare'), disabled: !row.plan, command: () => this.comparing.set(row.id) },
+      { label: this.word('shelf.share'), command: () => this.sharing.set(row.dish) },
       { label: this.word('shelf.export'), command: () => saveDish(row.dish) },
       {
         label: this.word('shelf.export-text'),
@@ -107,6 +111,16 @@ export class ShelfPage {
   private word(key: string): string {
     this.fmt.locale();
     return this.transloco.translate(key);
+  }
+  /** Foods that fit what is looked for: by the name on the screen, and the one that was typed where it is another. */
+  because(t: (key: string) => string, why: readonly { food: string; name: string }[]): string {
+    return why
+      .slice(0, 3)
+      .map(({ food, name }) => {
+        const here = t(`food.${food}`);
+        return here.toLowerCase().includes(name) ? here : `${here} (${name})`;
+      })
+      .join(', ');
   }
   worst = worstMeat;
   total(p: Plan): number {

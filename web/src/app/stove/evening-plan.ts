@@ -10,7 +10,7 @@ import { Format } from '../i18n/format';
 import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { patternOf } from '../ui/patterns';
-import { stepParams } from './step-text';
+import { stepParams } from '../ui/step-text';
 import { EveningActions, eveningFeature, planKey, type Course } from './evening.slice';
 
 const most = 3;

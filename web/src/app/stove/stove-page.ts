@@ -46,7 +46,7 @@ import { lidBackMin, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
-import { stepParams } from './step-text';
+import { stepParams } from '../ui/step-text';
 import { atGate, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
 import { WriteDown } from './write-down';

@@ -22,6 +22,8 @@ export class Ribbon {
   readonly serveAt = input.required<string>();
   /** the evening as a calendar file, asked for with its serving time, epoch ms */
   readonly exported = output<number>();
+  /** the plan on paper is asked for */
+  readonly printed = output();
   readonly moved = output<number>();
   readonly fmt = inject(Format);
   /** the clock of the place, epoch ms */

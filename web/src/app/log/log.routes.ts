@@ -1,0 +1,20 @@
+import type { Routes } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState } from '@ngrx/store';
+import { CookPage } from './cook-page';
+import * as logEffects from './log.effects';
+import { LogPage } from './log-page';
+import { logFeature } from './log.slice';
+
+/** The Log and the page of one cook come with their state and their effects. */
+export const logRoutes: Routes = [
+  {
+    path: '',
+    providers: [provideState(logFeature), provideEffects(logEffects)],
+    title: 'Einkorn: Log',
+    children: [
+      { path: '', pathMatch: 'full', component: LogPage },
+      { path: ':id', component: CookPage },
+    ],
+  },
+];
