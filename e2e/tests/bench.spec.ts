@@ -137,7 +137,7 @@ test('the shelf: filter, vary, compare, put away and back', async ({ page }) => 
   await page.goto(`${hut.url}/shelf`);
   const rows = page.getByRole('listitem').filter({ has: page.locator('ek-mini-pot') });
   await page.getByRole('combobox', { name: 'Show a family' }).click();
-  await page.getByRole('option', { name: 'risotto' }).click();
+  await page.getByRole('option', { name: 'risotto: stirred, creamy rice' }).click();
   await expect(rows).toHaveCount(1);
   await page.getByRole('button', { name: 'Show all' }).click();
   const turkey = page.getByRole('button', { name: 'More for Turkey, leek and lemon long-grain', exact: true });

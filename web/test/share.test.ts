@@ -39,5 +39,9 @@ describe('dishes by words', () => {
     expect(find('ladyfinger')[0]!.why).toEqual([{ food: 'okra', name: 'ladyfinger' }]);
     expect(find('pavo')[0]!.why).toContainEqual({ food: 'turkey-thigh', name: 'pavo' });
   });
+  test('a word means the food itself, not every broth that is made of it', () => {
+    expect(find('lamb').map((h) => h.id)).toEqual(['lamb-apricot-biryani', 'aubergine-lamb-sheets']);
+    expect(find('stock').length).toBeGreaterThan(3);
+  });
   test('every word must fit', () => expect(find('turkey okra')).toEqual([]));
 });

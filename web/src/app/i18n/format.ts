@@ -19,6 +19,10 @@ export class Format {
   locale(): string {
     return this.lang();
   }
+  /** The plural form that the language takes for so many: 'one', 'other' … */
+  plural(n: number): Intl.LDMLPluralRule {
+    return new Intl.PluralRules(this.lang()).select(n);
+  }
   number(x: number, digits = 0): string {
     return new Intl.NumberFormat(this.lang(), { maximumFractionDigits: digits, minimumFractionDigits: 0 }).format(x);
   }

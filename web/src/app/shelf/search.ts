@@ -1,4 +1,4 @@
-import { namesOf } from '@einkorn/core';
+import { foods, namesOf } from '@einkorn/core';
 import MiniSearch from 'minisearch';
 import type { StoredDish } from '../api/client';
 
@@ -19,11 +19,37 @@ interface Entry {
 /** Lower case without accents, so that a name is found however it is typed. */
 const fold = (s: string): string => s.normalize('NFD').replaceAll(/\p{M}/gu, '').toLowerCase();
 
-const allNames = (food: string): string[] => [
-  food.replaceAll('-', ' '),
-  ...namesOf(food, 'en'),
-  ...namesOf(food, 'es'),
-];
+/** A name of a food, and the words by which it is found. */
+interface Name {
+  name: string;
+  words: string[];
+}
+
+/** Which food a single word means: "lamb" is the meat, though there is lamb stock. */
+const meant = new Map<string, string>();
+for (const language of ['en', 'es'] as const)
+  for (const { id } of foods) for (const name of namesOf(id, language)) if (!name.includes(' ')) meant.set(name, id);
+
+const cache = new Map<string, Name[]>();
+
+/** The names of a food; of one that names another food too, only its head is looked for. */
+function allNames(food: string): Name[] {
+  const known = cache.get(food);
+  if (known) return known;
+  const of = (name: string, headFirst: boolean): Name => {
+    const words = name.split(/[^\p{L}\d]+/u).map(fold);
+    const other = words.some((w) => (meant.get(w) ?? food) !== food);
+    return { name, words: other ? [words.at(headFirst ? 0 : -1)!] : words };
+  };
+  const id = food.replaceAll('-', ' ');
+  const names = [
+    { name: id, words: id.split(' ') },
+    ...namesOf(food, 'en').map((n) => of(n, false)),
+    ...namesOf(food, 'es').map((n) => of(n, true)),
+  ];
+  cache.set(food, names);
+  return names;
+}
 
 /** The first letters are enough; longer words may be a letter off, short ones would be others ("pavo", "pato"). */
 const options = {
@@ -49,7 +75,10 @@ export function searchDishes(dishes: readonly StoredDish[], text: string, family
       id,
       title: dish.title,
       family: family(dish.family),
-      foods: foodsOf.get(id)!.flatMap(allNames).join('\n'),
+      foods: foodsOf
+        .get(id)!
+        .flatMap((food) => allNames(food).flatMap((n) => n.words))
+        .join(' '),
       notes: dish.notes ?? '',
     })),
   );
@@ -62,11 +91,7 @@ export function searchDishes(dishes: readonly StoredDish[], text: string, family
 
 /** The shortest name of a food that holds one of the words. */
 function namedBy(food: string, terms: readonly string[]): Hit['why'] {
-  const fitting = allNames(food).filter((name) =>
-    fold(name)
-      .split(/[^\p{L}\d]+/u)
-      .some((w) => terms.includes(w)),
-  );
-  const name = fitting.sort((a, b) => a.length - b.length)[0];
-  return name === undefined ? [] : [{ food, name }];
+  const fitting = allNames(food).filter(({ words }) => words.some((w) => terms.includes(w)));
+  const shortest = fitting.sort((a, b) => a.name.length - b.name.length)[0];
+  return shortest === undefined ? [] : [{ food, name: shortest.name }];
 }

@@ -66,7 +66,10 @@ export class ShelfPage {
   });
   readonly familyChoices = computed(() => [
     { id: null, label: this.word('shelf.any-family') },
-    ...this.choices().families.map((id) => ({ id, label: this.word(`family-plain.${id}`) })),
+    ...this.choices().families.map((id) => ({
+      id,
+      label: `${this.word(`family.${id}`)}: ${this.word(`family-plain.${id}`)}`,
+    })),
   ]);
   readonly starchChoices = computed(() => [
     { id: null, label: this.word('shelf.any-starch') },
