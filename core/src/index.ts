@@ -43,6 +43,7 @@ export { checkPlanOf, isPlanOf } from './plan/made-for';
 export type { Near } from './plan/search';
 export { card } from './plan/card';
 export { recipeLinkedData, recipeMarkdown } from './share/recipe';
+export { logColumns, logCsv, logFile, logFormat, logSchema, type LogFile } from './share/log';
 export { compareSchools, type School } from './plan/schools';
 export { donenessMap, type DonenessMap } from './plan/map';
 export { uncertainty, type Uncertainty } from './plan/uncertainty';

@@ -4,13 +4,15 @@ import { ratingScales, type Actual, type Cook } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { TableModule } from 'primeng/table';
+import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
 import { LogActions, logFeature } from './log.slice';
 
 /** The Log: every cook, planned against what it was. */
 @Component({
   selector: 'ek-log-page',
-  imports: [RouterLink, TranslocoDirective, TableModule],
+  imports: [RouterLink, TranslocoDirective, Button, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './log-page.html',
   styles: `
@@ -26,6 +28,10 @@ import { LogActions, logFeature } from './log.slice';
     }
     .legend {
       margin-left: auto;
+    }
+    .tools {
+      display: flex;
+      gap: var(--space-4);
     }
     .list {
       overflow: auto;
@@ -57,6 +63,8 @@ export class LogPage {
   readonly fmt = inject(Format);
   readonly rows = this.store.selectSignal(logFeature.selectRows);
   readonly real = this.store.selectSignal(logFeature.selectReal);
+  private readonly cooks = this.store.selectSignal(logFeature.selectAll);
+  private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly loaded = this.store.selectSignal(logFeature.selectLoaded);
   readonly failure = this.store.selectSignal(logFeature.selectFailure);
 
@@ -64,6 +72,13 @@ export class LogPage {
     this.store.dispatch(LogActions.load());
   }
 
+  /** The writer of tables comes only when a file is asked for. */
+  saveTable(): void {
+    void import('./export').then((x) => x.saveTable(this.cooks()));
+  }
+  saveAll(): void {
+    void import('./export').then((x) => x.saveAll(this.kitchen(), this.cooks()));
+  }
   byId = (_: number, r: { cook: Cook; actual: Actual }): string => r.cook.id;
   /** When the plan of that day would have served. */
   planned(c: Cook): number {

@@ -1,5 +1,5 @@
 import { recipeLinkedData, recipeMarkdown, type Dish, type Plan } from '@einkorn/core';
-import { saveFile } from './save-file';
+import { saveFile } from '../ui/save-file';
 
 /** The dish and its plan as a recipe text. */
 export const saveText = (dish: Dish, plan: Plan): void => saveFile(dish.title, 'md', recipeMarkdown(dish, plan));

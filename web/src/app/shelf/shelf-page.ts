@@ -14,7 +14,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { MiniPot } from '../ui/mini-pot';
 import { ShareDialog } from './share-dialog';
 import { CompareDialog } from './compare-dialog';
-import { saveFile } from './save-file';
+import { saveFile } from '../ui/save-file';
 import { ShelfActions, shelfFeature, type ShelfFilter } from './shelf.slice';
 import { VaryDialog } from './vary-dialog';
 

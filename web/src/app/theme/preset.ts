@@ -2,7 +2,7 @@ import { definePreset } from '@primeuix/themes';
 import Aura from '@primeuix/themes/aura';
 
 /*
- * The one place where the control library meets the enamel tokens. Every colour is a custom property of tokens.scss, so
+ * The one place where the control library meets the enamel tokens. Every colour is a custom property of _tokens.scss, so
  * both schemes are the same text and the theme attribute alone decides.
  */
 const scheme = {
