@@ -71,6 +71,7 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
     says(/^\d|^(?:one|two|half)/)
   )
     return 'bell-pepper';
+  if (food === 'spice-ground' && measure === 'stick') return 'spice-whole';
   if (food === 'spice-whole' && /^(?:cinnamon|canela|cardamom)$/.test(name) && spoons.has(measure))
     return 'spice-ground';
   if (food === 'chili' && spoons.has(measure) && says(/\b(?:powder|ground|flakes?)\b/)) return 'spice-ground';

@@ -79,7 +79,9 @@ function plainAmount(
   const ask = (note: NoteId): Sized => ({ amount: null, grams: null, certain: 0.4, note });
   if (measure === null || measure === 'piece') return counted(f, food, known);
   if (measure === 'can-400' || measure === 'can-800')
-    return f.head.size ? ask('size-unknown') : known({ value, unit: measure }, trust.usualSize, 'usual-size');
+    return f.head.size || !inUsualTins.has(food.id)
+      ? ask('size-unknown')
+      : known({ value, unit: measure }, trust.usualSize, 'usual-size');
   if (measure === 'packet')
     return food.packetG ? known({ value, unit: 'packet' }, trust.packet, 'size-unknown') : ask('size-unknown');
   if (measure in units) return known({ value, unit: measure as UnitId });
@@ -91,6 +93,20 @@ function plainAmount(
   const factor = f.head.size && size.unit !== 'ml' ? sizeFactor[f.head.size] : 1;
   return known(weighed({ ...size, value: size.value * factor }, food), trust.usualSize + 0.1);
 }
+
+/** What is sold in the tin of 400 g everywhere; fish, paste, milk and pickles come in tins of many sizes [common practice]. */
+const inUsualTins = new Set([
+  'tomato-diced-canned',
+  'tomato-crushed-canned',
+  'tomato-sauce',
+  'coconut-milk',
+  'beans-canned',
+  'refried-beans',
+  'baked-beans',
+  'milk-condensed',
+  'artichoke',
+  'pumpkin-puree',
+]);
 
 /** A bare number counts pieces where the food comes in such; of what is poured or weighed it says nothing. */
 function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: number, note?: NoteId) => Sized): Sized {

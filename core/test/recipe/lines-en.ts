@@ -222,6 +222,12 @@ export const linesEn: readonly LineFact[] = [
   ['corn tortillas, to serve', null, null, { asks: true }],
   ['Pinch saffron threads', 'saffron', 0.043],
   ['800 g oxtail, in pieces', 'beef-oxtail', 800],
+  // A tin of fish or of paste has no one size.
+  ['1 tin anchovies', 'anchovy', null, { asks: true }],
+  ['1 can tomato paste', 'tomato-paste', null, { asks: true }],
+  ['1 can tuna in olive oil, drained (160 g)', 'tuna-canned', 160],
+  ['2 cups cauliflower rice', 'cauliflower', 199],
+  ['1 stick cinnamon', 'spice-whole', 3],
   ['2 tbsp ketchup', 'ketchup', 33.7],
   ['1 l fish stock', 'broth-fish', 1005],
   ['10 g dried porcini', 'mushroom-dried', 10],

@@ -83,6 +83,7 @@ export const linesEs: readonly LineFact[] = [
   ['2 chiles guajillo secos', 'chili-dried', 4],
   ['100 ml de vino de jerez', 'sherry', 100],
   ['1 manojo de acelgas', 'chard', 250],
+  ['1 lata de atún al natural', 'tuna-canned', null, { asks: true }],
   ['1 cucharadita de comino molido', 'spice-ground', 2.2],
   ['1 cdta de pimentón dulce', 'spice-ground', 2.2],
   ['pimienta negra', 'spice-ground', 0],

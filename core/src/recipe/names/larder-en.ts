@@ -72,7 +72,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'peas-frozen': 'frozen pea, pea, pea frozen, green pea, garden pea, petit pois, sweet pea',
   corn: 'corn, sweetcorn, sweet corn, corn kernel, frozen corn, canned corn, sweetcorn kernel, corn on the cob, hominy',
   broccoli: 'broccoli, broccoli floret, head broccoli',
-  cauliflower: 'cauliflower, cauliflower floret, romanesco',
+  cauliflower: 'cauliflower, cauliflower floret, cauliflower rice, riced cauliflower, romanesco',
   zucchini: 'zucchini, courgette, summer squash, yellow squash, marrow',
   okra: 'okra, ladyfinger, bhindi, lady finger',
   eggplant: 'eggplant, aubergine, brinjal, baby aubergine',
