@@ -133,6 +133,20 @@ test('as much as the pot takes: never over the limit, and a smaller pot says so 
   await inThe('electric-5.7');
 });
 
+test('pasta: the minutes of its packet are on its row, and the plan follows them', async ({ page }) => {
+  await page.goto(`${hut.url}/bench/beef-beetroot-dill-pasta/gather`);
+  const packet = page.getByRole('combobox', { name: /^Minutes on the packet of/ });
+  await expect(packet).toHaveText('8.5 min');
+  const pressure = page.getByRole('tab', { name: 'Pressure' });
+  await expect(pressure).toContainText('3 min, quick');
+  await packet.click();
+  await page.getByRole('option', { name: '12 min' }).click();
+  await expect(packet).toHaveText('12 min');
+  // A pasta that boils half as long again needs more than these minutes.
+  await expect(pressure).not.toContainText('3 min, quick');
+  await noBarriers(page);
+});
+
 test('the shelf: filter, vary, compare, put away and back', async ({ page }) => {
   await page.goto(`${hut.url}/shelf`);
   const rows = page.getByRole('listitem').filter({ has: page.locator('ek-mini-pot') });

@@ -131,6 +131,17 @@ export class GatherSheet {
       .map((value) => ({ value, label: `${value} mm` }));
   });
 
+  /** Minutes that stand on packets of pasta, with those of this dish. */
+  readonly packets = computed(() => {
+    const own = this.dish()?.ingredients.flatMap((i) => (this.kind(i) === 'pasta' ? [this.packetMin(i)] : [])) ?? [];
+    return [...new Set([3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, ...own])]
+      .sort((a, b) => a - b)
+      .map((value) => ({ value, label: `${this.fmt.number(value, 1)} min` }));
+  });
+  packetMin(i: Ingredient): number {
+    return i.prep?.packetMinutes ?? foods.find((f) => f.id === i.food)?.packetMin?.[0] ?? 10;
+  }
+
   kind(i: Ingredient): string {
     return foods.find((f) => f.id === i.food)?.kind ?? '';
   }
