@@ -64,13 +64,19 @@ describe('shelf', () => {
       ShelfActions.loaded({ dishes: [stored('a', 'Turkey rice', 1), stored('b', 'Plain', 2)] }),
       ShelfActions.filter({ filter: { text: search } }),
     ].reduce((s, a) => shelfFeature.reducer(s, a), shelfFeature.reducer(undefined, { type: 'init' }));
-  test.each([
-    ['', ['b', 'a']],
-    ['turkey plain', ['b']],
-    ['leek', ['b', 'a']],
-    ['sausage', []],
-  ])('search "%s" looks in titles and foods, newest first', (search, ids) => {
-    expect(shelfFeature.selectRows({ shelf: state(search) }).map((r) => r.id)).toEqual(ids);
+  const shown = (s: ReturnType<typeof state>): string[] => shelfFeature.selectRows({ shelf: s }).map((r) => r.id);
+  test('without words everything stands there, newest first; with words what was found, the best first, and why', () => {
+    expect(shown(state(''))).toEqual(['b', 'a']);
+    const hits = [
+      { id: 'a', why: [{ food: 'leek', name: 'leek' }] },
+      { id: 'gone', why: [] },
+    ];
+    const found = shelfFeature.reducer(state('leek'), ShelfActions.found({ text: 'leek', hits }));
+    expect(shown(found)).toEqual(['a']);
+    expect(shelfFeature.selectRows({ shelf: found })[0]!.why).toEqual(hits[0]!.why);
+    // An answer to words that are no longer there is stale; no words, no search.
+    expect(shown(shelfFeature.reducer(state('beef'), ShelfActions.found({ text: 'leek', hits })))).toEqual(['b', 'a']);
+    expect(shown(shelfFeature.reducer(found, ShelfActions.filter({ filter: { text: ' ' } })))).toEqual(['b', 'a']);
   });
   test('filters narrow by family, starch and time; a dish not yet planned is never hidden by its time', () => {
     const all = shelfFeature.reducer(state(''), ShelfActions.verdictFound({ id: 'a', plan: turkeyPlan }));
