@@ -19,6 +19,7 @@ export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture
 export * from './dish/schema';
 export * from './dish/kitchen';
 export { starter } from './dish/starters';
+export { fold } from './recipe/words';
 export { suggestFoods } from './recipe/suggest';
 export { namesOf, type Language } from './recipe/food-names';
 export { askedBelow, readLine, type ReadLine } from './recipe/line';
@@ -41,7 +42,7 @@ export { solvePlan } from './plan/solve-plan';
 export { nearOf } from './plan/near';
 export { checkPlanOf, isPlanOf } from './plan/made-for';
 export type { Near } from './plan/search';
-export { card } from './plan/card';
+export { card, pouredOf } from './plan/card';
 export { recipeLinkedData, recipeMarkdown } from './share/recipe';
 export { logColumns, logCsv, logFile, logFormat, logSchema, type LogFile } from './share/log';
 export { compareSchools, type School } from './plan/schools';

@@ -71,7 +71,7 @@ interface Card {
   p: Plan;
   name: (id: string) => string;
   names: (ids: readonly string[]) => string;
-  /** mL of each ingredient whose amount the plan decides, with what goes in after opening */
+  /** see pouredOf */
   poured: ReadonlyMap<string, number>;
 }
 
@@ -82,7 +82,8 @@ function namesOf(dish: Dish): Pick<Card, 'name' | 'names'> {
   return { name, names: (ids) => [...new Set(ids.map(name))].join(', ') };
 }
 
-function pouredOf(p: Plan): Card['poured'] {
+/** mL of each ingredient whose amount the plan decides, with its share of what goes in after opening. */
+export function pouredOf(p: Plan): Card['poured'] {
   const share = (ml: number): number => ml / Math.max(1, p.liquid.addMl);
   return new Map(p.liquid.parts.map((x) => [x.ingredient, x.ml + share(x.ml) * p.topUpMl]));
 }

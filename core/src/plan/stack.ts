@@ -4,7 +4,7 @@ import type { StackLayer } from './document';
 import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from './gather';
 import { isThick } from './layers';
 import { placeOf } from './place';
-import { bulkOf, solidMl, stacked, type Stacked } from './stacked';
+import { bulkOf, gramsOf, solidMl, stacked, type Stacked } from './stacked';
 
 /** Sheets between sauces are wet from both sides; without so much sauce to their weight they need liquid [common practice]. */
 const saucePerSheet = 0.8;
@@ -55,7 +55,7 @@ export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl
     if (!goesUnderLid(i)) continue;
     const place = placeOf(g, i);
     if (place === 'inner-bowl') continue;
-    const grams = i.main ? addMl * i.food.bulkGPerMl[0] : i.grams;
+    const grams = gramsOf(i, addMl);
     ml += place === 'liquid' && i.food.kind !== 'seasoning' ? grams / i.food.densityGPerMl[0] : grams * i.food.thin[0];
   }
   return ml;

@@ -23,6 +23,7 @@ import { Brief } from '../ui/brief';
 import { MiniPot } from '../ui/mini-pot';
 import { PrintSheet } from '../print/print-sheet';
 import { PotSection } from '../ui/pot-section';
+import { saveFile } from '../ui/save-file';
 import { Ribbon } from '../ui/ribbon';
 import { Verdicts } from '../ui/verdicts';
 import { BenchActions, benchFeature } from './bench.slice';
@@ -205,12 +206,7 @@ export class BenchPage {
         caution: t('app.safety'),
       },
     );
-    const url = URL.createObjectURL(new Blob([text], { type: 'text/calendar' }));
-    const a = document.createElement('a');
-    a.href = url;
-    a.download = `${this.id()}.ics`;
-    a.click();
-    URL.revokeObjectURL(url);
+    saveFile(this.id(), 'ics', text);
   }
   print(): void {
     window.print();

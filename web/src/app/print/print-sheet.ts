@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Dish, Ingredient, Plan, Step } from '@einkorn/core';
+import { pouredOf, type Dish, type Ingredient, type Plan, type Step } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { planInShort, planRows } from '../ui/plan-rows';
@@ -39,9 +39,7 @@ export class PrintSheet {
   readonly foods = input.required<Partial<Record<string, string>>>();
   readonly fmt = inject(Format);
   readonly today = Date.now();
-  private readonly poured = computed(
-    () => new Map(this.plan().liquid.parts.map((p) => [p.ingredient, p.ml + this.topUp(p.ml)])),
-  );
+  private readonly poured = computed(() => pouredOf(this.plan()));
   /** What is taken, in the order of the dish; water that the dish did not name comes first. */
   readonly rows = computed(() => {
     const own = this.dish().ingredients;
@@ -59,11 +57,6 @@ export class PrintSheet {
   });
   readonly total = computed(() => this.plan().steps.reduce((m, s) => m + s.minutes, 0));
 
-  /** mL of what did not fit under the lid, in proportion to each liquid. */
-  private topUp(ml: number): number {
-    const { topUpMl, liquid } = this.plan();
-    return liquid.addMl > 0 ? (ml / liquid.addMl) * topUpMl : 0;
-  }
   amount(i: Ingredient): string {
     const ml = this.poured().get(i.id);
     if (ml !== undefined) return this.fmt.ml(ml);

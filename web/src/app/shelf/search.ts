@@ -1,4 +1,4 @@
-import { foods, namesOf } from '@einkorn/core';
+import { fold, foods, namesOf } from '@einkorn/core';
 import MiniSearch from 'minisearch';
 import type { StoredDish } from '../api/client';
 
@@ -15,9 +15,6 @@ interface Entry {
   foods: string;
   notes: string;
 }
-
-/** Lower case without accents, so that a name is found however it is typed. */
-const fold = (s: string): string => s.normalize('NFD').replaceAll(/\p{M}/gu, '').toLowerCase();
 
 /** A name of a food, and the words by which it is found. */
 interface Name {

@@ -1,4 +1,4 @@
-const types = { json: 'application/json', md: 'text/markdown', csv: 'text/csv' } as const;
+const types = { json: 'application/json', md: 'text/markdown', csv: 'text/csv', ics: 'text/calendar' } as const;
 
 /** A text as a file, named by its title. */
 export function saveFile(title: string, ending: keyof typeof types, text: string): void {
