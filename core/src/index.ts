@@ -42,7 +42,7 @@ export { solvePlan } from './plan/solve-plan';
 export { nearOf } from './plan/near';
 export { checkPlanOf, isPlanOf } from './plan/made-for';
 export type { Near } from './plan/search';
-export { card, pouredOf } from './plan/card';
+export { card, pouredOf } from './share/card';
 export { recipeLinkedData, recipeMarkdown } from './share/recipe';
 export { logColumns, logCsv, logFile, logFormat, logSchema, type LogFile } from './share/log';
 export { compareSchools, type School } from './plan/schools';

@@ -209,8 +209,8 @@ describe('the pan', () => {
       'oil-olive',
       'beef-ground',
       'chicken-thigh',
-      'celery',
       'onion',
+      'celery',
       'garlic',
       'spice-ground',
       'rice-long',
@@ -221,7 +221,7 @@ describe('the pan', () => {
       'crumbs-half-brown',
       'no-pink-outside',
       'translucent',
-      'translucent',
+      'softened',
       'fragrant',
       'fragrant',
       'every-kernel-coated',
@@ -296,6 +296,24 @@ describe('the pan', () => {
     expect(rack()[0]).toMatchObject({ until: 'well-browned', aim: 'brown', takeOut: true });
     expect(rack()[0]!.minutes).toBeCloseTo(6 * 1.4, 9);
     for (const state of ['raw', 'frozen', 'half-frozen', 'cooked'] as const) expect(rack({ state })).toEqual([]);
+  });
+  test('onions go in before mushrooms; a dried mushroom lies in the liquid, for it drinks [common practice]', () => {
+    const d = board(
+      'one-pot-grain',
+      { food: 'mushroom' },
+      { food: 'onion' },
+      { food: 'oil-olive' },
+      { food: 'mushroom-dried' },
+      { food: 'rice-long' },
+    );
+    expect(fry(d).map((s) => s.ingredient)).toEqual(['i2', 'i1', 'i0']);
+    const g = gather(d);
+    expect(
+      placeOf(
+        g,
+        g.items.find((i) => i.food.id === 'mushroom-dried')!,
+      ),
+    ).toBe('base');
   });
   test('eggs in a dish with fat are scrambled first, taken out, and come back at the end', () => {
     const d = board('one-pot-grain', { food: 'egg' }, { food: 'oil-olive' }, { food: 'onion' }, { food: 'rice-long' });

@@ -1,4 +1,4 @@
-import { card } from '../src/plan/card';
+import { card } from '../src/share/card';
 import { plan } from '../src/plan/plan';
 import { demo, demoDish } from './helpers/demo';
 import { hut } from './helpers/dishes';

@@ -87,11 +87,19 @@ function takeOutWhy(g: Gathered, item: Item, batches: number): string | null {
 /** Garlic and spices stand so much more frying before they burn, min [common practice]. */
 const burnsAfterMin = 3;
 
+/** Onions go in before all other vegetables, hard roots next, what gives water and softens soon last [common practice]. */
+const onions = new Set(['onion', 'shallot', 'leek', 'spring-onion']);
+const hardRoots = new Set(['carrot', 'celery', 'celeriac', 'fennel', 'parsnip', 'turnip', 'swede', 'kohlrabi']);
+const softeningRank = (i: Item): number => (onions.has(i.food.id) ? 0 : hardRoots.has(i.food.id) ? 1 : 2);
+
 /** The classes of the pan in the planner's order, or in the cook's. */
 function inOrder(g: Gathered): { item: Item; c: (typeof classes)[number] }[] {
   const frying = g.items.filter((i) => i.joins === 'fry' || i.panOnly);
   const own = classes.flatMap((c) =>
-    frying.filter((i) => c.is(i) && classes.find((x) => x.is(i)) === c).map((item) => ({ item, c })),
+    frying
+      .filter((i) => c.is(i) && classes.find((x) => x.is(i)) === c)
+      .sort((a, b) => softeningRank(a) - softeningRank(b))
+      .map((item) => ({ item, c })),
   );
   const wish = g.dish.overrides?.fryOrder;
   if (!wish) return own;
@@ -120,7 +128,10 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     out.push({
       order: out.length + 1,
       ingredient: item.ingredient.id,
-      minutes: c.key === 'vegetable' && out[out.length - 1]?.until === c.until ? togetherMin : browned * batches,
+      minutes:
+        c.key === 'vegetable' && order[out.length - 1]?.c === c && out[out.length - 1]?.until !== 'deep-brown'
+          ? togetherMin
+          : browned * batches,
       until: untilOf(c, item, brown),
       takeOut: why !== null,
       ...(why === null ? {} : { takeOutWhy: why }),
@@ -140,7 +151,8 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
 const brownedMin = 10;
 
 function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
-  if (c.key === 'vegetable' && item.state === 'browned') return 'deep-brown';
+  if (c.key === 'vegetable')
+    return item.state === 'browned' ? 'deep-brown' : onions.has(item.food.id) ? c.until : 'softened';
   if (c.key !== 'meat') return c.until;
   if (item.panOnly) return 'cooked-through';
   return brown === 'colour' ? c.until : brown === 'half' ? 'brown-half-through' : 'well-browned';

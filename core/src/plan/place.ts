@@ -39,6 +39,8 @@ export function placeOf(g: Gathered, item: Item): Place {
   }
   if (item.food.kind === 'vegetable') {
     if (!g.grain || g.inBowl) return 'base';
+    // What is dried drinks: it lies in the liquid, not above it.
+    if (item.food.released[0] < 0 && !hasFlag(item, 'crisp')) return 'base';
     return item.joins === 'fry' && !hasFlag(item, 'tomato') ? 'base' : 'top';
   }
   if (item.food.kind === 'dairy') {

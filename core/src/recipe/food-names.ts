@@ -47,6 +47,13 @@ const indexFor = (language: Language): Index =>
 export const namesOf = (food: string, language: Language): string[] =>
   (tables[language][food] ?? '').split(', ').filter((n) => n !== '' && !n.startsWith('~'));
 
+/** What a food is called in a sentence: its first English name, or the words of its id where those are the plural of it. */
+export function foodName(food: string): string {
+  const idWords = food.replaceAll('-', ' ');
+  const first = namesOf(food, 'en')[0];
+  return !first || idWords.startsWith(first) ? idWords : first;
+}
+
 /** All foods named in a row of folded words, from left to right, the longest name at each place; names do not overlap. */
 export function foodsIn(words: readonly string[], language: Language): NamedFood[] {
   const found: NamedFood[] = [];

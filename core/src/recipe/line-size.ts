@@ -112,11 +112,8 @@ const inUsualTins = new Set([
 function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: number, note?: NoteId) => Sized): Sized {
   const value = f.head.value!;
   const each = pieceByName(f.hit.name) ?? food.pieceG?.[0];
-  // A dried mushroom weighs a tenth of a fresh one.
-  const isDried = food.id === 'mushroom' && /\b(?:dried|sec[oa]s?)\b/.test(f.plain);
   if (
     !each ||
-    isDried ||
     isUncounted(f.hit.name) ||
     (food.kind === 'meat' && food.meat?.cut === 'ground' && food.id !== 'sausage-fresh')
   )

@@ -27,8 +27,12 @@ const headings: readonly (readonly [Section, RegExp])[] = [
 const servesWords =
   /\b(?:serves|servings?|yields?|makes|feeds|for (?=\d+ (?:people|persons))|raciones|porciones|comensales|para (?=\d+ (?:personas|raciones|porciones)))\D{0,12}?(\d{1,2})\b|\b(\d{1,2})\s+(?:servings|people|persons|portions|raciones|porciones|personas|comensales)\b/;
 const isGroup = /^(?:for|para)\b.{2,40}:?$|^[^\d.]{3,40}:$/;
-const verbs =
-  /^(?:add|heat|cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return|anade|agrega|cocina|calienta|sofrie|mezcla|cierra|libera|sirve|pon|vierte|deja|lava|corta|pica|abre|dora|remueve|incorpora|tapa|echa|salpimienta|programa)\b/;
+const englishVerbs =
+  'add|heat|cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return';
+/** Stems with their forms: "añade", "añadir", "añadimos", "añadid". */
+const spanishVerbs =
+  '(?:anad|agreg|cocin|coc|cuec|calent|calient|sofri|sofre|mezcl|cerr|cierr|liber|serv|sirv|pon|vert|viert|dej|lav|cort|pic|abr|dor|remov|remuev|incorpor|tap|ech|salpiment|salpimient|program|rehog|poch|mach|marin|derret|derrit|retir)(?:a|e|i|ar|er|ir|amos|emos|imos|ad|ed|id|en|an|iendo|ando)(?:lo|la|los|las)?|pon|sofreir|una vez|cuando';
+const verbs = new RegExp(`^(?:${englishVerbs}|${spanishVerbs})\\b`);
 
 /** The people that a line or a yield in words speaks of: "Serves 4", "4 to 6 servings" (the larger), "Para 6 personas". */
 export function servesIn(text: string): number | null {
@@ -102,7 +106,8 @@ export function partsOf(text: string): RecipeParts {
     else if (section === 'lines' && !(isStep(line, plain) && plain.length > 60))
       out.lines.push({ text: bare(line), ...(group ? { group } : {}) });
     else if (isStep(line, plain)) out.steps.push(stepText(line));
-    else if (looksLikeIngredient(plain)) out.lines.push({ text: bare(line), ...(group ? { group } : {}) });
+    else if (looksLikeIngredient(plain) || (out.lines.length > 0 && out.steps.length === 0 && isBareFood(line, plain)))
+      out.lines.push({ text: bare(line), ...(group ? { group } : {}) });
     else out.notes.push(line);
   }
 }
@@ -135,4 +140,10 @@ function looksLikeIngredient(plain: string): boolean {
   const named = foodsIn(words, 'en').length + foodsIn(words, 'es').length > 0;
   if (head.value !== null && (head.measure !== null || /^\d/.test(plain))) return true;
   return named && (/\bto taste\b|\bal gusto\b|\bpinch\b/.test(plain) || /\d/.test(plain));
+}
+
+/** "Olive oil", "Salt and pepper": a few words without an amount, among the ingredients, one of them a food's. */
+function isBareFood(line: string, plain: string): boolean {
+  const words = wordsOf(plain);
+  return words.length <= 6 && !/[.!?]$/.test(line) && foodsIn(words, 'en').length + foodsIn(words, 'es').length > 0;
 }

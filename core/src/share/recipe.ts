@@ -1,5 +1,5 @@
 import type { Dish } from '../dish/schema';
-import { cardSections } from '../plan/card';
+import { cardSections } from './card';
 import type { Plan } from '../plan/document';
 import { ingredientLine } from './ingredient-line';
 

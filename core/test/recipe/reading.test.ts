@@ -115,6 +115,24 @@ describe('a recipe in each format', () => {
   ])('for how many: %s', (text, people) => {
     expect(readRecipe(`Rice\n${text}\n\n300 g basmati rice`).dish!.serves).toBe(people);
   });
+  test('foods without an amount among the lines are lines too, and Spanish verbs in the infinitive begin a step', () => {
+    const r = readRecipe(
+      'Arroz con chorizo\n\n300 g de arroz bomba\n150 g de chorizo\n1 pimiento rojo\naceite de oliva\nsal\n\n' +
+        'Sofreír el chorizo y el pimiento. Añadir el arroz y 700 ml de caldo. Cocer 5 minutos a presión y despresurizar.',
+    );
+    expect(r.lines.map((l) => [l.text, l.food, l.grams])).toEqual([
+      ['300 g de arroz bomba', 'rice-medium', 300],
+      ['150 g de chorizo', 'sausage-smoked', 150],
+      ['1 pimiento rojo', 'bell-pepper', 150],
+      ['aceite de oliva', 'oil-olive', null],
+      ['sal', 'salt', 0],
+    ]);
+    expect(r.cooked).toMatchObject({ holdMin: 5 });
+    const english = readRecipe(
+      'Beef rice\n\n1 lb stewing beef\n1 cup basmati rice\nsalt and pepper\n\nBrown the beef with the oil.',
+    );
+    expect(english.lines.map((l) => l.food)).toEqual(['beef-stew', 'rice-basmati', 'salt', 'spice-ground']);
+  });
   test('lines alone, as typed in a hurry: two questions, a family, people by the amounts', () => {
     const r = readRecipe('2 cups rice\n500g chicken\n1 onion\n2 cups stock');
     expect(r.dish).toMatchObject({ family: 'one-pot-grain', serves: 5 });

@@ -1,7 +1,8 @@
 import type { Dish } from '../dish/schema';
 import { findFood, measurable } from '../food/find';
 import { toGrams } from '../quantity/convert';
-import type { FinishStep, Plan } from './document';
+import type { FinishStep, Plan } from '../plan/document';
+import { foodName } from '../recipe/food-names';
 
 /*
  * A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time.
@@ -18,6 +19,7 @@ const untilWords: Record<string, string> = {
   'well-browned': 'each side well browned',
   'cooked-through': 'cooked through',
   translucent: 'translucent',
+  softened: 'soft, still with a bite',
   'deep-brown': 'deep brown',
   fragrant: 'fragrant',
   'every-kernel-coated': 'every kernel coated',
@@ -75,10 +77,10 @@ interface Card {
   poured: ReadonlyMap<string, number>;
 }
 
-const foodWords = (id: string): string => id.replaceAll('-', ' ');
+const words = (code: string): string => code.replaceAll('-', ' ');
 
 function namesOf(dish: Dish): Pick<Card, 'name' | 'names'> {
-  const name = (id: string): string => foodWords(dish.ingredients.find((i) => i.id === id)?.food ?? id);
+  const name = (id: string): string => foodName(dish.ingredients.find((i) => i.id === id)?.food ?? id);
   return { name, names: (ids) => [...new Set(ids.map(name))].join(', ') };
 }
 
@@ -91,9 +93,9 @@ export function pouredOf(p: Plan): Card['poured'] {
 function takeLines({ dish, p, poured }: Card): string[] {
   const lines = dish.ingredients.map((i) => {
     const ml = poured.get(i.id);
-    if (ml !== undefined) return `${millilitres(ml)}  ${foodWords(i.food)}`;
+    if (ml !== undefined) return `${millilitres(ml)}  ${foodName(i.food)}`;
     const g = toGrams(i.amount, measurable(findFood(i.food), i.prep?.pieceG));
-    return `${grams(g).padStart(7)}  ${foodWords(i.food)}${prepWords(i.prep)}`;
+    return `${grams(g).padStart(7)}  ${foodName(i.food)}${prepWords(i.prep)}`;
   });
   const written = dish.ingredients.some((i) => poured.has(i.id));
   return written ? lines : [`${millilitres(p.liquid.addMl + p.topUpMl)}  ${p.liquid.food}`, ...lines];
@@ -151,7 +153,7 @@ function finishLine({ names }: Card, f: FinishStep): string {
     f.heat ? heatWords[f.heat] : '',
     f.minimumC ? `to ${f.minimumC} °C` : '',
   ].filter(Boolean);
-  return `${foodWords(f.code)} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;
+  return `${words(f.code)} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;
 }
 
 function expectLines({ p, name }: Card): string[] {
@@ -186,7 +188,7 @@ const marks = { stop: 'STOP ', caution: '! ', info: '- ' } as const;
 function mindLines({ p, name }: Card): string[] {
   const ways = p.proposals.map((x) => {
     const of = x.ingredient ? ` (${name(x.ingredient)})` : '';
-    return `way out: ${foodWords(x.code)}${of}${x.to === undefined ? '' : ` ${x.to}`}`;
+    return `way out: ${words(x.code)}${of}${x.to === undefined ? '' : ` ${x.to}`}`;
   });
   return [...p.warnings.map((w) => `${marks[w.severity]}${w.text}`), ...ways];
 }
