@@ -18,10 +18,10 @@ module.exports = {
       {
         pathNot: [
           '^core/src',
-          'node_modules/(zod|numeric-quantity|format-quantity|htmlparser2|ical-generator|papaparse|@types/papaparse)/',
+          'node_modules/(zod|numeric-quantity|format-quantity|htmlparser2|ical-generator|papaparse|ml-matrix|@types/papaparse)/',
         ],
       },
-      'the core depends on zod, small maths, a parser of pages, and writers of calendars and tables only',
+      'the core depends on zod, small maths and linear algebra, a parser of pages, and writers of calendars and tables only',
     ),
     inner('quantity', []),
     inner('water', []),
@@ -34,6 +34,7 @@ module.exports = {
     inner('share', ['cook', 'plan', 'recipe', 'dish', 'food', 'quantity']),
     inner('plan', ['quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
     inner('cook', ['plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
+    inner('learn', ['cook', 'plan', 'dish', 'food', 'quantity', 'pot', 'grain']),
     inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     ...places.map((p) =>
       down(

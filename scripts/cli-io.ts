@@ -1,22 +1,35 @@
 import { readFileSync, statSync } from 'node:fs';
 import { Problem } from '@einkorn/core';
 
-/** No file that these commands read is larger, bytes: what is more is not read at all. */
+/** No dish or recipe is larger, and no log, bytes: what is more is not read at all. */
 const largestBytes = 8_000_000;
+export const largestLogBytes = 128_000_000;
 
 /** The text of a file. Throws Problem `file-missing` or `file-large`; `path` names the argument. */
-export function readText(file: string, path: string): string {
+export function readText(file: string, path: string, most = largestBytes): string {
   const shown = file.slice(0, 200);
   try {
-    if (statSync(file).size <= largestBytes) return readFileSync(file, 'utf8');
+    if (statSync(file).size <= most) return readFileSync(file, 'utf8');
   } catch {
     throw new Problem('file-missing', `I cannot read the file "${shown}". Check its name and place.`, [
       { path, message: 'The file does not exist or cannot be read.' },
     ]);
   }
   throw new Problem('file-large', `"${shown}" is too large. Save only what is to be read.`, [
-    { path, message: `At most ${largestBytes / 1_000_000} MB.` },
+    { path, message: `At most ${most / 1_000_000} MB.` },
   ]);
+}
+
+/** The JSON of a file. Throws Problem `not-json` too; `path` names the argument. */
+export function readJson(file: string, path: string, most = largestBytes): unknown {
+  const text = readText(file, path, most);
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Problem('not-json', `"${file.slice(0, 200)}" is not JSON. Export it again or mend the file.`, [
+      { path: '', message: 'The text is not valid JSON.' },
+    ]);
+  }
 }
 
 /** Bad input: one error object on stderr, exit code 2; never a stack trace. */

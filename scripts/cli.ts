@@ -10,27 +10,18 @@ import {
   planSchema,
   type Texture,
 } from '@einkorn/core';
-import { failed, readText } from './cli-io';
+import { failed, readJson } from './cli-io';
 
 const usage =
-  'plan -- DISH.json [--mode solve|evaluate] [--pot ID] [--altitude M] [--texture firm|fluffy|soft] [--pretty|--text] | --schema dish|plan';
-
-function readJson(file: string): unknown {
-  const text = readText(file, 'DISH.json');
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    throw new Problem('not-json', `"${file.slice(0, 200)}" is not JSON. Export the dish again or mend the file.`, [
-      { path: '', message: 'The text is not valid JSON.' },
-    ]);
-  }
-}
+  'plan -- DISH.json [--mode solve|evaluate] [--pot ID] [--altitude M] [--texture firm|fluffy|soft] [--learned LEARNED.json] [--pretty|--text] | --schema dish|plan';
 
 interface Args {
   file?: string;
   mode: 'solve' | 'evaluate';
   pot?: string;
   altitude?: number;
+  /** a file with what a log taught */
+  learned?: string;
   texture?: Texture;
   pretty: boolean;
   /** the plan as a cook would write it on a card, instead of JSON */
@@ -56,6 +47,7 @@ function readArgs(argv: string[]): Args {
     else if (a === '--texture') out.texture = oneOf('--texture', argv[++i], ['firm', 'fluffy', 'soft']);
     else if (a === '--schema') out.schema = oneOf('--schema', argv[++i], ['dish', 'plan']);
     else if (a === '--pot') out.pot = argv[++i] ?? '';
+    else if (a === '--learned') out.learned = argv[++i] ?? '';
     else if (a === '--altitude') {
       const text = argv[++i] ?? '';
       out.altitude = text.trim() === '' ? NaN : Number(text);
@@ -79,10 +71,11 @@ export function main(argv: string[]): number {
       return 0;
     }
     if (args.file === undefined) throw bad('DISH.json', `Name a dish file. Use: ${usage}`);
-    const dish = readDish(readJson(args.file));
+    const dish = readDish(readJson(args.file, 'DISH.json'));
     const kitchen = readKitchen({
       ...(args.pot === undefined ? {} : { potId: args.pot }),
       ...(args.altitude === undefined ? {} : { altitudeM: args.altitude }),
+      ...(args.learned === undefined ? {} : { learned: readJson(args.learned, '--learned') }),
     });
     const options = args.texture ? { texture: args.texture } : {};
     const planned = args.mode === 'evaluate' ? evaluate(dish, kitchen, options) : plan(dish, kitchen, options);

@@ -4,6 +4,7 @@ import Papa from 'papaparse';
 import * as z from 'zod';
 import { cookFormat, cookSchema, type Cook } from '../src/cook/cook';
 import { kitchenSchema } from '../src/dish/kitchen';
+import { learnedSchema } from '../src/dish/learned';
 import { dishSchema } from '../src/dish/schema';
 import { planSchema } from '../src/plan/document';
 import { plan } from '../src/plan/plan';
@@ -18,6 +19,7 @@ const schemas = {
   cook: cookSchema,
   reading: readingSchema,
   log: logSchema,
+  learned: learnedSchema,
 };
 const folder = join(__dirname, '..', '..', 'docs', 'formats');
 

@@ -1,7 +1,7 @@
 import { gather } from '../src/plan/gather';
 import type { MeatVerdict, Plan } from '../src/plan/document';
 import { plan } from '../src/plan/plan';
-import { normal } from '../src/plan/normal';
+import { normal } from '../src/normal';
 import { grainVerdict, pastaVerdict, starchOf, worstMeat } from '../src/plan/verdict';
 import type { GrainOutcome } from '../src/plan/water';
 import { findFood } from '../src/food/find';

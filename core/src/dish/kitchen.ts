@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { potIds } from '../pot/profile';
+import { learnedSchema } from './learned';
 
 export const kitchenFormat = 'einkorn.kitchen/1';
 
@@ -19,5 +20,9 @@ export const kitchenSchema = z.strictObject({
   theme: z.enum(['auto', 'light', 'dark']).default('auto'),
   /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
   devices: z.boolean().default(false),
+  /** plan with what the log taught; off, every plan is as from the factory */
+  learning: z.boolean().default(true),
+  /** what the log taught of its pots, its cook and its grains */
+  learned: learnedSchema.optional(),
 });
 export type Kitchen = z.infer<typeof kitchenSchema>;

@@ -2,13 +2,14 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import type { History } from '../history';
 import type { Load } from '../pot/state';
-import { pots, type PotProfile } from '../pot/profile';
+import type { PotProfile } from '../pot/profile';
 import { Problem } from '../problem';
 import type { FryStep } from './document';
 import { fryPlan } from './fry';
 import { gather, goesUnderLid, type Gathered } from './gather';
 import { meatsOf, type Earlier } from './meat';
 import { panRun, withPan, type PanRun } from './pan';
+import { asMeasured, potOfKitchen, withTaste } from './learned';
 import { placeOf } from './place';
 import { waterSources, type Sources } from './water';
 
@@ -51,6 +52,8 @@ export interface Bench {
   /** the frying in order, and the pan after it; null where nothing is fried */
   fry: FryStep[];
   pan: PanRun | null;
+  /** shorter holds are not offered: what was learned never shortens a safe one */
+  leastHoldMin: number;
 }
 
 /** A bench whose pot may have cooked before, in a first stage or in a run that was broken off. */
@@ -70,9 +73,9 @@ function checkMeats(g: Gathered): void {
 }
 
 /** Checks that this dish can be planned as it is, and sets up what both modes share. */
-export function setBench(dish: Dish, kitchen: Kitchen): Bench {
-  const pot = pots.find((p) => p.id === kitchen.potId)!;
-  const g = gather(dish);
+export function setBench(dish: Dish, kitchen: Kitchen, leastHoldMin = 0): Bench {
+  const pot = potOfKitchen(kitchen);
+  const g = withTaste(gather(asMeasured(dish, kitchen)), kitchen);
   checkStarch(g);
   checkMeats(g);
   // Reading every place once tells about an impossible one before anything is computed.
@@ -88,6 +91,7 @@ export function setBench(dish: Dish, kitchen: Kitchen): Bench {
     first: null,
     fry: pan ? withPan(ordered, pan) : ordered,
     pan,
+    leastHoldMin,
   };
 }
 

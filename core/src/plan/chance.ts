@@ -1,7 +1,7 @@
 import { timePoints, timeTerm } from '../grain/texture';
 import { goesUnderLid, hasFlag } from './gather';
 import type { MeatRun } from './meat';
-import { logistic, normal } from './normal';
+import { logistic, normal } from '../normal';
 import type { Heated } from './heated';
 import type { TargetE, WantedBand } from './target';
 import { moistureSpread, saucyFrom, type GrainOutcome } from './water';

@@ -194,6 +194,16 @@ export const planSchema = z.object({
   mode: z.enum(['solve', 'evaluate']),
   /** mark of the dish and the kitchen that it was made for; not in plans made before it was known */
   madeFor: text.optional(),
+  /** what the log had taught when it was made; absent as from the factory */
+  learned: z
+    .strictObject({
+      mark: text,
+      /** `of` is a pot, a food or "cook"; multipliers as their logarithm, with one standard deviation */
+      moved: z.array(
+        z.strictObject({ of: text, parameter: text, value: z.number(), sd: z.number(), cooks: z.number() }),
+      ),
+    })
+    .optional(),
   title: text,
   family: text,
   serves: num,

@@ -10,6 +10,8 @@ export interface Heated {
   g: Gathered;
   src: Sources;
   heated: HeatedPot;
+  /** shorter holds are not offered, min */
+  leastHoldMin: number;
   depthCm: number;
   addMl: number;
   texture: Texture;

@@ -1,4 +1,5 @@
 import type { HeatedPot } from '../pot/cook';
+import type { Heated } from './heated';
 
 /** Half minutes below five, then whole minutes. */
 export const holds: readonly number[] = [
@@ -20,7 +21,13 @@ function whistleHolds(heated: HeatedPot): number[] {
 }
 
 /** The holds that this cooker can be set to at this pressure, min, shortest first: its programs, whole whistles, or any minute. */
-export function holdsOf(heated: HeatedPot): readonly number[] {
+export function holdsOf({ heated, leastHoldMin }: Pick<Heated, 'heated' | 'leastHoldMin'>): readonly number[] {
+  const all = settable(heated);
+  const enough = all.filter((holdMin) => holdMin >= leastHoldMin - 1e-9);
+  return enough.length > 0 ? enough : all.slice(-1);
+}
+
+function settable(heated: HeatedPot): readonly number[] {
   const { pot } = heated.state;
   if (pot.programs) {
     const own = pot.programs.filter((p) => p.pressure === heated.pressure).map((p) => p.holdMin);

@@ -1,33 +1,37 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { Problem } from '../problem';
+import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
 import type { Plan } from './document';
+import { learnedOf } from './learned';
 
-/**
- * A short mark of everything that a plan depends on: the dish but for its words, the pot and the height. Equal dishes have
- * equal marks, in whatever order their fields were written. FNV-1a (published by its authors), twice 32 bits.
- */
-export function markOf({ title: _title, notes: _notes, ...dish }: Dish, potId: string, altitudeM: number): string {
-  const text = stableJson([dish, potId, altitudeM]);
-  let [a, b] = [0x811c9dc5, 0x01000193];
-  for (let i = 0; i < text.length; i++) {
-    const c = text.charCodeAt(i);
-    a = Math.imul(a ^ c, 0x01000193);
-    b = Math.imul(b ^ c, 0x01000193) ^ (a >>> 7);
-  }
-  return [a, b].map((x) => (x >>> 0).toString(16).padStart(8, '0')).join('');
+/** Where a plan was made: what it depends on beside the dish. */
+interface Place {
+  potId: string;
+  altitudeM: number;
+  /** mark of what the log had taught; absent as from the factory */
+  learned?: string | undefined;
 }
 
-/** The plan with the mark of what it was made for. */
-export const marked = (plan: Plan, dish: Dish, { potId, altitudeM }: Kitchen): Plan => ({
-  ...plan,
-  madeFor: markOf(dish, potId, altitudeM),
-});
+/**
+ * A short mark of everything that a plan depends on: the dish but for its words, the pot, the height and what was learned.
+ * Equal dishes have equal marks, in whatever order their fields were written.
+ */
+export const markOf = ({ title: _title, notes: _notes, ...dish }: Dish, { potId, altitudeM, learned }: Place): string =>
+  shortMark(stableJson(learned === undefined ? [dish, potId, altitudeM] : [dish, potId, altitudeM, learned]));
+
+/** The plan with the mark of what it was made for, and what was learned when it was made. */
+export function marked(plan: Plan, dish: Dish, kitchen: Kitchen): Plan {
+  const learned = learnedOf(kitchen, [plan.grain?.food ?? plan.pasta?.food ?? []].flat());
+  const madeFor = markOf(dish, { ...kitchen, learned: learned?.mark });
+  return { ...plan, madeFor, ...(learned ? { learned } : {}) };
+}
 
 /** Is this the plan of this dish? Plans made before there was a mark are taken on trust. */
 export const isPlanOf = (plan: Plan, dish: Dish): boolean =>
-  plan.madeFor === undefined || plan.madeFor === markOf(dish, plan.pot.id, plan.pot.altitudeM);
+  plan.madeFor === undefined ||
+  plan.madeFor === markOf(dish, { potId: plan.pot.id, altitudeM: plan.pot.altitudeM, learned: plan.learned?.mark });
 
 /** Throws Problem `plan-of-another-dish` where the two do not belong together. */
 export function checkPlanOf(plan: Plan, dish: Dish): void {

@@ -10,7 +10,7 @@ import { naturalMinOf, type CookRun } from '../pot/cook';
 import type { MeatVerdict, PlantVerdict } from './document';
 import { brownOf, searMinutes } from './fry';
 import { goesUnderLid, type Gathered, type Item } from './gather';
-import { normal } from './normal';
+import { normal } from '../normal';
 import { placeOf } from './place';
 
 /** Tossed pieces in a hot pan, a quarter of the surface in contact [tuned]. */

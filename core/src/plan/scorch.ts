@@ -3,7 +3,7 @@ import type { ScorchReason } from './document';
 import { goesUnderLid, hasFlag, type Gathered, type Item } from './gather';
 import { placeOf } from './place';
 import { deglazeMl } from './fry';
-import { logistic } from './normal';
+import { logistic } from '../normal';
 import type { Geometry } from './stack';
 
 /**

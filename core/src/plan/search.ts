@@ -81,7 +81,7 @@ export class Search {
     readonly h: Heated,
     private readonly asked: Asked,
     /** holds that may be chosen, min */
-    private readonly grid: readonly number[] = holdsOf(h.heated),
+    private readonly grid: readonly number[] = holdsOf(h),
   ) {
     const { fixed } = asked;
     const may = h.heated.state.pot.whistle ? whistleReleases : naturals;

@@ -8,8 +8,10 @@ import { poorOf100 } from './chance';
 import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
 import { holdsOf } from './holds';
+import { asFromFactory, learnedIn } from './learned';
 import { marked } from './made-for';
 import { sameRelease, type Near } from './search';
+import { safeHoldMin } from './safe-hold';
 import { solveBoth, type Solved, type Stages } from './solve';
 import { slowingOf, starchTemps } from './water';
 
@@ -20,26 +22,49 @@ export interface SolveOptions {
 }
 
 /**
- * The plan of a dish without proposals. The cook's own numbers are compared with what the planner decides alone: those
- * that are the same change nothing, the others are solved around, starting from the planner's own program.
+ * The plan of a dish without proposals. Where a log was learned from, its plan never has a shorter hold than the pot of the
+ * table would need for a piece that is called safe.
  */
-export function solvePlan(
-  dish: Dish,
-  kitchen: Kitchen = kitchenSchema.parse({}),
-  options: SolveOptions = {},
-  heldPasta: string | null = null,
-): Plan {
+export function solvePlan(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}), options: SolveOptions = {}): Plan {
+  const solve = (leastHoldMin: number): Plan => solveOnce(dish, kitchen, { ...options, leastHoldMin });
+  if (!learnedIn(kitchen)) return solve(0);
+  const factory = asFromFactory(kitchen);
+  let p = solve(0);
+  for (let tries = 0; tries < mostLonger; tries++) {
+    const least = safeHoldMin(setBench(dish, factory), p);
+    if (least !== null && least <= p.program.holdMin) return p;
+    if (least === null || dish.overrides?.holdMin !== undefined) break;
+    p = solve(least);
+  }
+  return solveOnce(dish, factory, { ...options, leastHoldMin: 0 });
+}
+/** Longer holds that are asked for before the plan is made as from the factory. */
+const mostLonger = 3;
+
+interface OneSolve extends SolveOptions {
+  leastHoldMin: number;
+  /** the pasta that waits for the open pot */
+  heldPasta?: string;
+}
+
+/**
+ * The cook's own numbers are compared with what the planner decides alone: those that are the same change nothing, the
+ * others are solved around, starting from the planner's own program.
+ */
+function solveOnce(dish: Dish, kitchen: Kitchen, options: OneSolve): Plan {
   const texture = options.texture ?? dish.texture ?? 'fluffy';
   const near = options.near ?? null;
+  const { leastHoldMin, heldPasta } = options;
   const { decisions, habits } = split(dish.overrides ?? {});
-  const free = setBench({ ...dish, overrides: habits }, kitchen);
+  const free = setBench({ ...dish, overrides: habits }, kitchen, leastHoldMin);
   checkFits(free);
   const own = solveBoth(free, texture, near);
-  const soft = heldPasta === null ? softOnTheWay(own) : null;
-  if (soft) return marked(solvePlan(heldForFinish(dish, soft), kitchen, options, soft), dish, kitchen);
+  const soft = heldPasta === undefined ? softOnTheWay(own) : null;
+  if (soft)
+    return marked(solveOnce(heldForFinish(dish, soft), kitchen, { ...options, heldPasta: soft }), dish, kitchen);
   const solved = isSame(decisions, own)
     ? own
-    : solveBoth(setBench(dish, kitchen), texture, own.cooked.chosen, stagesOf(decisions, own));
+    : solveBoth(setBench(dish, kitchen, leastHoldMin), texture, own.cooked.chosen, stagesOf(decisions, own));
   const solvedPlan = assemble({
     cooked: withGiven(solved, dish).cooked,
     mode: 'solve',
@@ -48,7 +73,7 @@ export function solvePlan(
     own: own.cooked,
     bounds: solved.bounds,
     topUpMl: null,
-    heldPasta,
+    heldPasta: heldPasta ?? null,
   });
   return marked(solvedPlan, dish, kitchen);
 }
@@ -114,7 +139,7 @@ function softOnTheWay({ cooked }: Solved): string | null {
   const { b, h, addMl, chosen } = cooked;
   const pasta = b.g.grain;
   if (pasta?.food.kind !== 'pasta' || !b.g.rule.stirred || pasta.ingredient.joins !== undefined) return null;
-  const shortest = holdsOf(h.heated)[0]!;
+  const shortest = holdsOf(h)[0]!;
   const run = h.heated.finish(shortest, { kind: 'quick' });
   const e = equivalentMin(starchTemps(b.g, run, addMl, h.depthCm), run.history.dtS, pasta.food.grain!.kinetics);
   const past = (e * slowingOf(b.g, addMl)) / pasta.food.packetMin![0] > pastaX.most;

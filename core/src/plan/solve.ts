@@ -60,6 +60,7 @@ export function heat(b: Ready, { addMl, pressure, texture = 'fluffy', dtS = 1 }:
     g: b.g,
     src: b.src,
     heated,
+    leastHoldMin: b.leastHoldMin,
     depthCm: depthCm(b.g, load, baseAreaCm2(b.pot)),
     addMl,
     texture,
@@ -352,7 +353,7 @@ function surely(b: Bench, addMl: number, program: Program, texture: Texture): Co
     return !short(next);
   };
   if (o.holdMin === undefined)
-    for (const holdMin of holdsOf(h.heated)
+    for (const holdMin of holdsOf(h)
       .filter((x) => x > program.holdMin + 1e-9)
       .slice(0, mostExtra))
       if (consider(holdMin, program.release)) return best;

@@ -6,6 +6,7 @@ import { pieceSd } from '../meat/cautious';
 import { setBench, type Bench } from './bench';
 import { textureSd } from './chance';
 import type { Plan } from './document';
+import { learnedIn } from './learned';
 import type { Gathered } from './gather';
 import { minimumC, runMeats } from './meat';
 import { heat } from './solve';
@@ -30,6 +31,13 @@ const sd = {
   uptake: 0.04,
   thickness: pieceSd.thickness,
   steamG: 12,
+};
+/** What a pot whose log was learned from still scatters from evening to evening, ln of its heat-up [from memory]. */
+const eveningSd = 0.03;
+/** A pot that is known heats up less uncertainly than one of the table. */
+const heatUpSdOf = (kitchen: Kitchen): number => {
+  const heat = learnedIn(kitchen)?.pots[kitchen.potId]?.['heat'];
+  return heat ? Math.min(sd.heatUp, Math.hypot(heat.sd, eveningSd)) : sd.heatUp;
 };
 /** Heat-ups that are simulated; draws take the nearest. */
 const heatUps = [0.8, 0.9, 1, 1.1, 1.25];
@@ -61,6 +69,7 @@ export function uncertainty(
     { input: 'steam' },
     ...juicy.map((x) => ({ input: 'juice', subject: x.item.ingredient.id })),
   ];
+  const heatUpSd = heatUpSdOf(kitchen);
   const saucy = g.sauceShare >= saucyFrom;
   const edges = grainEdges(g);
   const rec0 = g.grain?.food.grain;
@@ -80,7 +89,7 @@ export function uncertainty(
   const reached = meats.map(() => 0);
   for (let n = 1; n <= draws; n++) {
     const z = inputs.map((_, k) => gaussian(halton(n, primes[k % primes.length]!, seed + k)));
-    const cook = nearest(cooks, 1 + sd.heatUp * z[0]!);
+    const cook = nearest(cooks, 1 + heatUpSd * z[0]!);
     z.forEach((v, k) => drawn[k]!.push(v));
     if (g.grain && base) {
       const water = sd.steamG * z[3]! + juicy.reduce((s, x, k) => s + x.spreadG * z[4 + k]!, 0);

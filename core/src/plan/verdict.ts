@@ -2,7 +2,7 @@ import { aimIndexOf, bandEdges, pastaBand, pastaEdges, wishTime, type Texture } 
 import { pastaX } from '../food/pasta';
 import type { Plan } from './document';
 import { isLoosePorridge, type Gathered } from './gather';
-import { normal } from './normal';
+import { normal } from '../normal';
 import { grainEdges, saucyFrom, sauceWord, type GrainOutcome } from './water';
 
 /** One standard deviation of the clock of pasta: activation energy 25 to 40 kJ/mol and the packet's own rounding [derived]. */

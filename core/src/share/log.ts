@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import * as z from 'zod';
 import { actualOf } from '../cook/actual';
 import { cookSchema, type Cook } from '../cook/cook';
+import { problemOf } from '../dish/read';
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import { ratingKeys } from '../cook/ratings';
 
@@ -14,6 +15,13 @@ export const logSchema = z.strictObject({
   cooks: z.array(cookSchema),
 });
 export type LogFile = z.infer<typeof logSchema>;
+
+/** Reads a log as it was exported. Throws Problem `log-invalid` with the place of what cannot be read. */
+export function readLog(raw: unknown): LogFile {
+  const parsed = logSchema.safeParse(raw);
+  if (!parsed.success) throw problemOf('log-invalid', 'The log cannot be read.', parsed.error);
+  return parsed.data;
+}
 
 export const logFile = (kitchen: Kitchen, cooks: readonly Cook[]): LogFile => ({
   format: logFormat,

@@ -1,0 +1,189 @@
+import { changesOf } from '../core/src/learn/drift';
+import { emulated } from '../core/src/learn/emulator';
+import { fit, type Fit } from '../core/src/learn/fit';
+import { inputs, type Inputs } from '../core/src/learn/forward';
+import { partsOf, scatters, type Evidence } from '../core/src/learn/rows';
+import { potParameters, potKey } from '../core/src/learn/parameters';
+import {
+  eveningOf,
+  feltPlace,
+  householdOf,
+  poolOf,
+  trueInputs,
+  type Household,
+  type PoolDish,
+} from '../core/test/learn/household';
+
+/*
+ * npm run bench -- learn [households] [pot]: simulated households with hidden parameters, what is learned of them after
+ * 1 to 20 cooks, and how a changed pot is seen. The table stands in docs/learning.md.
+ */
+
+const numbers = process.argv.slice(2).filter((a) => /^\d+$/.test(a));
+const households = Number(numbers[0] ?? 200);
+const potId = process.argv.find((a) => /^(electric|stovetop|whistle)-/.test(a)) ?? 'electric-5.7';
+const counts = [0, 1, 2, 3, 5, 10, 20] as const;
+/** Points of the texture index that one step of its scale is worth. */
+const pointsPerStep = 4.33;
+const z80 = 1.2816;
+
+const pool = poolOf(potId, 40);
+const fresh = poolOf(potId, 12, 5001);
+
+const rms = (xs: readonly number[]): number => Math.sqrt(mean(xs.map((x) => x * x)));
+const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / Math.max(1, xs.length);
+
+function cooksOf(h: Household, most: number, dish: () => PoolDish): Evidence[] {
+  const out: Evidence[] = [];
+  for (let n = 0; out.length < most && n < 3 * most; n++) {
+    const e = eveningOf(h, dish(), n);
+    if (e) out.push(e);
+  }
+  return out;
+}
+
+type Errors = Record<'pin' | 'pinMean' | 'natural' | 'felt', number[]>;
+const noErrors = (): Errors => ({ pin: [], pinMean: [], natural: [], felt: [] });
+
+/** Forecasts of dishes that were never cooked, against the truth. */
+function errorsOf(h: Household, f: Fit, into: Errors): void {
+  const at = (key: string): number => f.z.get(key) ?? 0;
+  for (const d of fresh) {
+    const truth = d.forward.run(trueInputs(h, d, null));
+    const noisy = d.forward.run(
+      trueInputs(
+        h,
+        d,
+        scatters.map(() => h.draws.normal()),
+      ),
+    );
+    if (!Number.isFinite(truth.pin) || !Number.isFinite(noisy.pin)) continue;
+    const x: Inputs = {};
+    const o = { potId, starch: d.starch, lateMin: 0, startedMs: 0 } as Evidence['observation'];
+    const parts = partsOf({ observation: o, jumps: [] });
+    for (const input of inputs)
+      x[input] = (parts[input] ?? []).reduce((s, p) => s + ('key' in p ? p.by * at(p.key) : 0), 0);
+    const told = (output: 'pin' | 'natural' | 'grain' | 'pasta'): number => emulated(d.emulator, output, x).value;
+    into.pin.push(Math.exp(told('pin')) - Math.exp(noisy.pin));
+    into.pinMean.push(Math.exp(told('pin')) - Math.exp(truth.pin));
+    into.natural.push(Math.exp(told('natural')) - Math.exp(truth.natural));
+    const scale = d.starch!.kinetics === 'pasta' ? 'pasta' : 'grain';
+    into.felt.push(pointsPerStep * (feltPlace(at, d, told(scale)) - feltPlace(h.truth, d, truth[scale])));
+  }
+}
+
+const errors = counts.map(noErrors);
+const twoNatural = counts.map(noErrors);
+const covered = counts.map((): number[] => []);
+const left = new Map<string, number[][]>();
+const falseAlarms: number[] = [];
+let fitMs = 0;
+for (let s = 0; s < households; s++) {
+  const h = householdOf(7 * s + 1);
+  const any = (): PoolDish => pool[Math.floor(h.draws.uniform() * pool.length)]!;
+  const cooks = cooksOf(h, 20, any);
+  counts.forEach((k, c) => {
+    const some = cooks.slice(0, k);
+    const began = performance.now();
+    const f = fit(some);
+    if (k === 20) fitMs += performance.now() - began;
+    errorsOf(h, f, errors[c]!);
+    const letFall = some.filter((e) => e.observation.setting.naturalMin === null && e.observation.taps.pinDownMin);
+    if (letFall.length >= 2) errorsOf(h, f, twoNatural[c]!);
+    f.keys.forEach((key, j) => {
+      const sd = Math.sqrt(f.covariance.get(j, j));
+      covered[c]!.push(Number(Math.abs(f.z.get(key)! - h.truth(key)) < z80 * sd));
+      const name = key.split('/').pop()!;
+      if (!left.has(name))
+        left.set(
+          name,
+          counts.map(() => []),
+        );
+      left.get(name)![c]!.push(sd);
+    });
+  });
+  falseAlarms.push(changesOf(cooks, potId).length);
+}
+
+/** A pot that changes after ten cooks: how many cooks until it is seen, and how often within ten. */
+function delays(parameter: 'heat' | 'leak' | 'loss', by: number): { seen: number; delay: number } {
+  const found: number[] = [];
+  const tried = Math.min(60, households);
+  for (let s = 0; s < tried; s++) {
+    const h = householdOf(7 * s + 1);
+    const any = (): PoolDish => pool[Math.floor(h.draws.uniform() * pool.length)]!;
+    const before = cooksOf(h, 10, any);
+    const key = potKey(potId, parameter);
+    const changed: Household = { ...h, truth: (k) => h.truth(k) + (k === key ? by : 0) };
+    const after = cooksOf(changed, 10, any).map((e, n) => ({
+      ...e,
+      observation: { ...e.observation, cookId: `after-${n}`, startedMs: (100 + n) * 86_400_000 },
+    }));
+    for (let n = 1; n <= after.length; n++)
+      if (changesOf([...before, ...after.slice(0, n)], potId).some((j) => j.parameter === parameter || n > 0)) {
+        found.push(n);
+        break;
+      }
+  }
+  return { seen: found.length / tried, delay: mean(found) };
+}
+
+const row = (name: string, xs: readonly number[], digits = 2): string =>
+  `| ${name} | ${xs.map((x) => (Number.isFinite(x) ? x.toFixed(digits) : '')).join(' | ')} |`;
+console.log(`${households} households, ${potId}; fit of 20 cooks ${(fitMs / households).toFixed(0)} ms on average\n`);
+console.log(`| cooks | ${counts.join(' | ')} |\n|---|${counts.map(() => '---').join('|')}|`);
+console.log(
+  row(
+    'min to the pin, rms',
+    errors.map((e) => rms(e.pin)),
+  ),
+);
+console.log(
+  row(
+    'its mean, without the scatter of the evening',
+    errors.map((e) => rms(e.pinMean)),
+  ),
+);
+console.log(
+  row(
+    'min of natural release',
+    errors.map((e) => rms(e.natural)),
+  ),
+);
+console.log(
+  row(
+    '... where two were tapped to the end',
+    twoNatural.map((e) => (e.natural.length > 0 ? rms(e.natural) : NaN)),
+  ),
+);
+console.log(
+  row(
+    'felt texture, points',
+    errors.map((e) => rms(e.felt)),
+  ),
+);
+console.log(
+  row(
+    'covered by the 80 % interval',
+    covered.map((c) => (c.length > 0 ? mean(c) : NaN)),
+  ),
+);
+console.log(
+  `\nFalse alarms in 20 cooks of an unchanged pot: ${mean(falseAlarms.map((n) => Number(n > 0))).toFixed(3)}`,
+);
+for (const [parameter, by] of [
+  ['heat', -0.9],
+  ['heat', 0.9],
+  ['leak', 2],
+  ['loss', 1.2],
+] as const) {
+  const d = delays(parameter, by);
+  console.log(
+    `A jump of ${parameter} by ${by} sd: seen within ten cooks ${d.seen.toFixed(2)}, after ${d.delay.toFixed(1)}`,
+  );
+}
+console.log('\nLeft of one prior sd after 5 / 20 cooks:');
+for (const name of [...potParameters, 'late', 'salt', 'sauce', 'like', 'scoop', 'shift']) {
+  const of = left.get(name);
+  if (of) console.log(`${name} ${mean(of[4]!).toFixed(2)} / ${mean(of[6]!).toFixed(2)}`);
+}

@@ -1,0 +1,195 @@
+import type { Cook } from '../cook/cook';
+import type { Kitchen } from '../dish/kitchen';
+import { learnedFormat, type Learned, type LearnedValue } from '../dish/learned';
+import { Problem } from '../problem';
+import { changesOf } from './drift';
+import { emulatorOf, type Emulator } from './emulator';
+import { fit, type Fit } from './fit';
+import { nextTeachings } from './next';
+import { observationOf, type Observation } from './observation';
+import {
+  cookKey,
+  cookParameters,
+  grainKey,
+  grainParameters,
+  potKey,
+  potParameter,
+  potParameters,
+  type CookParameter,
+  type GrainParameter,
+  type Parameter,
+} from './parameters';
+import { jumpSdTimes, keysOf, potOf, rowsOf, type Evidence, type Jump } from './rows';
+import { changeText, outcomeTexts, predictsWorse, tasteUnknown, teachingTexts, unknownTexts } from './texts';
+
+/** A log: a kitchen and its cooks, in any order. */
+export interface Log {
+  kitchen: Kitchen;
+  cooks: readonly Cook[];
+}
+
+/** Emulators are read off the forward model once for as long as a plan is in memory. */
+const emulators = new WeakMap<
+  Cook['plan'],
+  { holdMin: number; naturalMin: number | null; emulator: Emulator | null }
+>();
+
+function emulatorFor(o: Observation): Emulator | null {
+  const { plan, holdMin, naturalMin } = o.setting;
+  const kept = emulators.get(plan);
+  if (kept?.holdMin === holdMin && kept.naturalMin === naturalMin) return kept.emulator;
+  const emulator = plannable(() => emulatorOf(o.setting, potOf(o.potId)));
+  emulators.set(plan, { holdMin, naturalMin, emulator });
+  return emulator;
+}
+
+/** Null for a dish that cannot be planned today: a cook of it teaches nothing. */
+function plannable<T>(read: () => T): T | null {
+  try {
+    return read();
+  } catch (e) {
+    if (e instanceof Problem) return null;
+    throw e;
+  }
+}
+
+/** The cooks of a log as evidence, in the order of the evenings. */
+export function evidenceOf({ kitchen, cooks }: Log): Evidence[] {
+  return cooks
+    .flatMap((cook): Evidence[] => {
+      const observation = plannable(() => observationOf(cook, kitchen));
+      const emulator = observation && emulatorFor(observation);
+      return observation && emulator ? [{ observation, emulator, jumps: [] }] : [];
+    })
+    .sort((a, b) => a.observation.startedMs - b.observation.startedMs);
+}
+
+/** What a log taught, with how sure it is, what it cannot tell, where a pot changed, and what would teach most next. */
+export function learn(log: Log): Learned {
+  const evidence = evidenceOf(log);
+  const potIds = [...new Set(evidence.map((e) => e.observation.potId))].sort();
+  const jumps = potIds.flatMap((id) => changesOf(evidence, id));
+  const told = evidence.map((e) => ({ ...e, jumps }));
+  const fitted = fit(told);
+  const r = new Reader(fitted, told, jumps);
+  const foods = [...new Set(told.flatMap((e) => e.observation.starch?.food ?? []))].sort();
+  const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, told, id)));
+  const pots = Object.fromEntries(
+    potIds.map((id) => [
+      id,
+      Object.fromEntries(
+        potParameters.map((name) => [name, r.value(potKey(id, name), potParameter(potOf(id), name), trusted.has(id))]),
+      ),
+    ]),
+  );
+  const cookNames = Object.keys(cookParameters) as CookParameter[];
+  const cook = Object.fromEntries(cookNames.map((name) => [name, r.value(cookKey(name), cookParameters[name])]));
+  const grainNames = Object.keys(grainParameters) as GrainParameter[];
+  const grains = Object.fromEntries(
+    foods.map((food) => [
+      food,
+      Object.fromEntries(grainNames.map((name) => [name, r.value(grainKey(food, name), grainParameters[name])])),
+    ]),
+  );
+  const last = potIds.map((id) => told.findLast((e) => e.observation.potId === id)!);
+  return {
+    format: learnedFormat,
+    pots,
+    cook,
+    grains,
+    notIdentified: [
+      ...potIds.flatMap((id) =>
+        trusted.has(id) ? unknownOf(id, pots[id]!) : [{ of: id, parameter: 'all', text: predictsWorse }],
+      ),
+      ...unknownOf('cook', cook),
+      ...foods.flatMap((food) => unknownOf(food, grains[food]!)),
+    ],
+    drift: jumps.map((j) => ({
+      pot: j.potId,
+      parameter: j.parameter,
+      sinceCook: j.sinceCook,
+      text: changeText(j.parameter, (fitted.z.get(j.key) ?? 0) > 0),
+    })),
+    next: nextTeachings(fitted, last).map((t) => ({
+      what: teachingTexts[t.what],
+      why: `It takes ${Math.round(100 * t.share)} % off the spread of ${outcomeTexts[t.of]} of the next dish.`,
+      pot: t.potId,
+      of: t.of,
+      share: round(t.share),
+    })),
+    cooks: { used: told.length, leftOut: log.cooks.length - told.length },
+  };
+}
+
+const digits = 1e6;
+const round = (x: number): number => Math.round(x * digits) / digits;
+
+/** Reads values with their spread out of a fit. */
+class Reader {
+  private readonly index: ReadonlyMap<string, number>;
+  private readonly counts = new Map<string, number>();
+
+  constructor(
+    private readonly fitted: Fit,
+    evidence: readonly Evidence[],
+    private readonly jumps: readonly Jump[],
+  ) {
+    this.index = new Map(fitted.keys.map((k, i) => [k, i]));
+    for (const e of evidence) for (const k of keysOf(e)) this.counts.set(k, (this.counts.get(k) ?? 0) + 1);
+  }
+
+  /** A parameter as it stands today: with every jump of its pot since. */
+  value(key: string, p: Parameter, trusted = true): LearnedValue {
+    const cooks = this.counts.get(key) ?? 0;
+    const mine = [
+      { key, by: 1 },
+      ...this.jumps.filter((j) => j.key.startsWith(`${key}@`)).map((j) => ({ key: j.key, by: jumpSdTimes })),
+    ];
+    const known = trusted ? mine.filter((m) => this.index.has(m.key)) : [];
+    const z = known.reduce((s, m) => s + m.by * this.fitted.z.get(m.key)!, 0);
+    const variance = known.reduce(
+      (s, a) =>
+        s +
+        known.reduce(
+          (t, b) => t + a.by * b.by * this.fitted.covariance.get(this.index.get(a.key)!, this.index.get(b.key)!),
+          0,
+        ),
+      0,
+    );
+    const value = round(p.mean + p.sd * z);
+    return {
+      value,
+      sd: round(p.sd * (known.length > 0 ? Math.sqrt(variance) : 1)),
+      priorSd: p.sd,
+      cooks,
+      ...(p.unit === 'ln' ? { factor: round(Math.exp(value)) } : {}),
+    };
+  }
+}
+
+/** What is left of the prior spread from which on a value is said to be unknown. */
+const unknownFrom = 0.8;
+
+const unknownOf = (of: string, values: Readonly<Record<string, LearnedValue>>): Learned['notIdentified'] =>
+  Object.entries(values)
+    .filter(([, v]) => v.sd > unknownFrom * v.priorSd)
+    .map(([parameter]) => ({ of, parameter, text: unknownTexts[parameter.split(':')[0]!] ?? tasteUnknown }));
+
+/** Cooks of a pot from which on its forecasts are held against the table's. */
+const judgedFrom = 3;
+/** A tap this far off is a blunder: it says nothing of who forecasts better, min. */
+const farOffMin = 4;
+
+/** Does what the other cooks of a pot taught forecast each of them at least as well as the table of pots? */
+function forecastsBetter(fitted: Fit, evidence: readonly Evidence[], potId: string): boolean {
+  const mine = evidence
+    .map((e, i) => ({ e, without: fitted.without[i]! }))
+    .filter((x) => x.e.observation.potId === potId);
+  if (mine.length < judgedFrom) return true;
+  const missed = (e: Evidence, z: ReadonlyMap<string, number>): number =>
+    rowsOf(e, z)
+      .filter((r) => r.kind === 'tap')
+      .reduce((s, r) => s + Math.min(farOffMin, Math.abs(r.residual)) ** 2, 0);
+  const table = new Map<string, number>();
+  return mine.reduce((s, { e, without }) => s + missed(e, without) - missed(e, table), 0) <= 0;
+}
