@@ -164,9 +164,11 @@ await shot('practice', wide, async (p) => {
 });
 await shot('stove-phone', phone, (p) => cookTo(p, 'fry'));
 await shot('bench-phone', phone, bench('water'));
-await shot('log', wide, async (p) => {
+await shot('log', { width: 1280, height: 1200 }, async (p) => {
   await p.goto(`${hut.url}/log`);
   await p.locator('tbody tr').nth(7).waitFor();
+  await p.getByRole('button', { name: 'Learn from the log' }).click();
+  await p.locator('ek-taught svg').first().waitFor();
 });
 await shot('cook', wide, async (p) => {
   await p.goto(`${hut.url}/log/demo-cook-8`);

@@ -15,6 +15,7 @@ import { planRoutes } from './routes/plan';
 import { noRoute, problems } from './routes/problems';
 import { recipeRoutes } from './routes/recipe';
 import type { Store } from './store/connect';
+import { Learning } from './sums/learning';
 import { sumsHere, type Sums } from './sums/sums';
 
 /** A household asks for a page, a plan and some taps a minute; a loop gone wrong asks for thousands. */
@@ -53,9 +54,10 @@ export function createApp(store: Store, log: Logger, webFolder?: string, sums: S
   app.use('/api/recipe', recipeRoutes(sums));
   app.use('/api/dishes', dishRoutes(store));
   const bus = new Bus();
-  app.use('/api/cooks', cookRoutes(store, bus, sums));
+  const learning = new Learning(store, sums, log);
+  app.use('/api/cooks', cookRoutes({ store, bus, sums, learning }));
   app.use('/api/devices', deviceRoutes(store, bus));
-  app.use('/api/kitchen', kitchenRoutes(store, bus));
+  app.use('/api/kitchen', kitchenRoutes(store, bus, learning));
   app.use('/api', noRoute);
   if (webFolder && existsSync(webFolder)) {
     app.use(express.static(webFolder, { index: false, maxAge: '1y', immutable: true, setHeaders: neverKeepPage }));

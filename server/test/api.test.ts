@@ -231,6 +231,19 @@ describe('kitchen and plan', () => {
     expect([r.status, r.body.issues[0].path]).toEqual([400, 'potId']);
     await api.put('/api/kitchen').send({ potId: 'electric-5.7', altitudeM: 1180 });
   });
+  test('what the log teaches is kept in the kitchen, no screen can overwrite it, and the next plan says so', async () => {
+    const { body: kitchen } = await api.post('/api/kitchen/learn');
+    expect(kitchen.learned.cooks.used).toBeGreaterThanOrEqual(8);
+    expect(kitchen.learned.pots['electric-5.7'].heat).toMatchObject({ priorSd: 0.15 });
+    await api.put('/api/kitchen').send({ ...kitchen, learned: undefined, altitudeM: 1180 });
+    expect((await api.get('/api/kitchen')).body.learned).toEqual(kitchen.learned);
+    const { dish } = await turkey();
+    const own: Plan = (await api.post('/api/plan').send({ dish, kitchen })).body;
+    expect(own.learned!.moved.map((m) => m.parameter)).toContain('heat');
+    const factory: Plan = (await api.post('/api/plan').send({ dish, kitchen: { ...kitchen, learning: false } })).body;
+    expect(factory.learned).toBeUndefined();
+    expect(own.program.pinUpMin).toBeGreaterThan(factory.program.pinUpMin);
+  });
   test('POST /api/plan gives the plan of the core', async () => {
     const { dish } = await turkey();
     const r = await api.post('/api/plan').send({ dish, kitchen: { altitudeM: 1180 } });
@@ -245,6 +258,7 @@ describe('kitchen and plan', () => {
             units: 'metric',
             theme: 'auto',
             devices: false,
+            learning: true,
           }),
         ),
       ),

@@ -4,6 +4,7 @@ import {
   schedule,
   foodIds,
   kitchenSchema,
+  learn,
   plan,
   potIds,
   readDish,
@@ -60,6 +61,12 @@ test('foods and pots have names', () => {
   expect(potIds.filter((p) => !(p in en['pot-name']))).toEqual([]);
 });
 
+test('everything that a log can teach has a name and words for both sides', () => {
+  const names = ['heat', 'loss', 'leak', 'vent', 'set', 'metal', 'purge', 'sense', 'shift', 'speed'];
+  names.push(...Object.keys(learn({ kitchen: kitchenSchema.parse({}), cooks: [] }).cook).map((n) => n.replace(':', '-')));
+  const keys = names.flatMap((n) => [`learned.name.${n}`, `learned.${n}-more`, `learned.${n}-less`]);
+  expect(keys.filter((k) => !has(k))).toEqual([]);
+});
 test('everything said about the dishes of the hut, in three pots, well and badly cooked, is in the catalogue', () => {
   const missing = new Set<string>();
   for (const doc of Object.values(demoDishes)) {

@@ -24,26 +24,32 @@ const values = z.record(z.string().max(60), learnedValueSchema);
 export const learnedSchema = z.strictObject({
   format: z.literal(learnedFormat),
   /** by pot id, then by parameter */
-  pots: z.record(z.string().max(60), values),
+  pots: z.record(z.string().max(60), values).default({}),
   /** hands, taste and classes of grain */
-  cook: values,
+  cook: values.default({}),
   /** by food id, then `shift` and `speed` */
-  grains: z.record(z.string().max(60), values),
+  grains: z.record(z.string().max(60), values).default({}),
   /** what these cooks cannot tell, and what would */
-  notIdentified: z.array(z.strictObject({ of: z.string(), parameter: z.string(), text: z.string() })),
+  notIdentified: z.array(z.strictObject({ of: z.string(), parameter: z.string(), text: z.string() })).default([]),
   /** a pot that changed: from which cook on */
-  drift: z.array(z.strictObject({ pot: z.string(), parameter: z.string(), sinceCook: z.string(), text: z.string() })),
+  drift: z
+    .array(z.strictObject({ pot: z.string(), parameter: z.string(), sinceCook: z.string(), text: z.string() }))
+    .default([]),
   /** what would teach most next, the best first; `share` of the spread of the next dish that it takes off, 0..1 */
-  next: z.array(
-    z.strictObject({
-      what: z.string(),
-      why: z.string(),
-      pot: z.string(),
-      of: z.string(),
-      share: z.number().min(0).max(1),
-    }),
-  ),
+  next: z
+    .array(
+      z.strictObject({
+        what: z.string(),
+        why: z.string(),
+        pot: z.string(),
+        of: z.string(),
+        share: z.number().min(0).max(1),
+      }),
+    )
+    .default([]),
   /** cooks that were read, and those that taught nothing */
-  cooks: z.strictObject({ used: z.number().int().min(0), leftOut: z.number().int().min(0) }),
+  cooks: z
+    .strictObject({ used: z.number().int().min(0), leftOut: z.number().int().min(0) })
+    .default({ used: 0, leftOut: 0 }),
 });
 export type Learned = z.infer<typeof learnedSchema>;

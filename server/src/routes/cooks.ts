@@ -13,6 +13,7 @@ import { drawFaults } from '@einkorn/devices';
 import type { Bus } from '../live/bus';
 import { openStream } from '../live/stream';
 import type { Store } from '../store/connect';
+import type { Learning } from '../sums/learning';
 import type { Sums } from '../sums/sums';
 import { getKitchen } from '../store/kitchen';
 import { addCook, addEvents, finishCook, getCook, listCooks, removeCook, runningCooks } from '../store/cooks';
@@ -37,11 +38,18 @@ const commandBody = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('speed'), speed: z.number().min(1).max(60) }),
 ]);
 
+interface Beside {
+  store: Store;
+  bus: Bus;
+  sums: Sums;
+  learning: Learning;
+}
+
 /**
  * /api/cooks: cooks in progress and the log. Events are only ever added; each has an id, so a repeat is harmless, and
  * every screen of a cook is told of them as they come.
  */
-export function cookRoutes(store: Store, bus: Bus, sums: Sums): Router {
+export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
   const r = Router();
   r.get(
     '/',
@@ -98,6 +106,7 @@ export function cookRoutes(store: Store, bus: Bus, sums: Sums): Router {
     if (cook.finishedMs !== null) {
       bus.publish(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });
       bus.command({ kind: 'detach', cookId: id });
+      if (!cook.practice) learning.soon();
     }
     res.json(cook);
   });

@@ -3,10 +3,11 @@ import { readKitchen } from '@einkorn/core';
 import type { Bus } from '../live/bus';
 import type { Store } from '../store/connect';
 import { runningCooks } from '../store/cooks';
+import type { Learning } from '../sums/learning';
 import { getKitchen, saveKitchen } from '../store/kitchen';
 
-/** /api/kitchen: pot, altitude, units, theme, devices. Switching the devices on or off reaches the cooks in progress. */
-export function kitchenRoutes(store: Store, bus: Bus): Router {
+/** /api/kitchen: pot, altitude, units, theme, devices, and what the log taught. Switching the devices on or off reaches the cooks in progress. */
+export function kitchenRoutes(store: Store, bus: Bus, learning: Learning): Router {
   const r = Router();
   r.get('/', async (_req, res) => void res.json(await getKitchen(store)));
   r.put('/', async (req, res) => {
@@ -18,5 +19,6 @@ export function kitchenRoutes(store: Store, bus: Bus): Router {
           bus.command(kitchen.devices ? { kind: 'attach', cook } : { kind: 'detach', cookId: cook.id });
     res.json(kitchen);
   });
+  r.post('/learn', async (_req, res) => void res.json(await learning.now()));
   return r;
 }

@@ -1,4 +1,4 @@
-import { readKitchen, type Kitchen } from '@einkorn/core';
+import { readKitchen, type Kitchen, type Learned } from '@einkorn/core';
 import type { Store } from './connect';
 
 const key = 'kitchen';
@@ -8,7 +8,17 @@ export async function getKitchen({ models }: Store): Promise<Kitchen> {
   return readKitchen(row?.doc ?? {});
 }
 
-export async function saveKitchen({ models, inTurn }: Store, kitchen: Kitchen): Promise<Kitchen> {
-  await inTurn(() => models.Settings.upsert({ key, doc: kitchen }));
-  return kitchen;
-}
+/** Keeps the settings. What was learned is the log's and not a screen's: it stays as it is. */
+export const saveKitchen = (store: Store, kitchen: Kitchen): Promise<Kitchen> =>
+  write(store, (before) => ({ ...kitchen, learned: before.learned }));
+
+/** Keeps what the log taught; the settings stay as they are. */
+export const keepLearned = (store: Store, learned: Learned): Promise<Kitchen> =>
+  write(store, (before) => ({ ...before, learned }));
+
+const write = (store: Store, change: (before: Kitchen) => Kitchen): Promise<Kitchen> =>
+  store.inTurn(async () => {
+    const doc = change(await getKitchen(store));
+    await store.models.Settings.upsert({ key, doc });
+    return doc;
+  });

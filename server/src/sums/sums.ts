@@ -1,12 +1,15 @@
 import {
   evaluate,
+  learn,
   plan,
   readDish,
   readKitchen,
   readLinkedData,
   readRecipe,
   type Cook,
+  type Kitchen,
   type Language,
+  type Learned,
   type Plan,
   type Reading,
   type Texture,
@@ -18,11 +21,13 @@ interface Asked {
   plan: { dish: unknown; kitchen?: unknown; mode?: 'solve' | 'evaluate' | undefined; texture?: Texture | undefined };
   recipe: { text: string; lang?: Language | undefined } | { jsonld: unknown; lang?: Language | undefined };
   'look-back': Cook;
+  learn: { kitchen: Kitchen; cooks: Cook[] };
 }
 interface Answered {
   plan: Plan;
   recipe: Reading;
   'look-back': ReturnType<typeof debrief>;
+  learn: Learned;
 }
 export type SumKind = keyof Asked;
 
@@ -33,6 +38,7 @@ const sums: { [K in SumKind]: (asked: Asked[K]) => Answered[K] } = {
   },
   recipe: (asked) => ('text' in asked ? readRecipe(asked.text, asked.lang) : readLinkedData(asked.jsonld, asked.lang)),
   'look-back': (cook) => debrief(cook),
+  learn: (log) => learn(log),
 };
 
 /** Does one sum, here and now. Throws Problem where what was asked cannot be read. */

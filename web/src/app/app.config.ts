@@ -25,7 +25,14 @@ export const appConfig: ApplicationConfig = {
     provideState(kitchenFeature),
     provideState(benchFeature),
     // What is seen in every place; each place brings the rest with its route.
-    provideEffects({ loadKitchen: kitchenEffects.loadKitchen, saveKitchen: kitchenEffects.saveKitchen }, benchEffects),
+    provideEffects(
+      {
+        loadKitchen: kitchenEffects.loadKitchen,
+        learnFromLog: kitchenEffects.learnFromLog,
+        saveKitchen: kitchenEffects.saveKitchen,
+      },
+      benchEffects,
+    ),
     provideTransloco({
       config: { availableLangs: ['en'], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },
       loader: CatalogueLoader,

@@ -43,6 +43,10 @@ export class Api {
   saveKitchen(kitchen: Kitchen): Observable<Kitchen> {
     return this.http.put<Kitchen>('/api/kitchen', kitchen);
   }
+  /** Reads the whole log again; answers with the kitchen and what it taught. */
+  learn(): Observable<Kitchen> {
+    return this.http.post<Kitchen>('/api/kitchen/learn', {});
+  }
   cooks(): Observable<Cook[]> {
     return this.http.get<Cook[]>('/api/cooks');
   }

@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { nearOf, type Dish, type Kitchen, type Near, type Plan } from '@einkorn/core';
+import { learnedMark, nearOf, type Dish, type Kitchen, type Near, type Plan } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
@@ -50,7 +50,9 @@ const nearOfLast = (plan: Plan | null, plannedDish: Dish | null, dish: Dish, kit
   plan && plannedDish && isOfKitchen(plan, kitchen) ? nearOf(plan, plannedDish, dish) : null;
 
 const isOfKitchen = (plan: Plan, kitchen: Kitchen): boolean =>
-  plan.pot.id === kitchen.potId && plan.pot.altitudeM === kitchen.altitudeM;
+  plan.pot.id === kitchen.potId &&
+  plan.pot.altitudeM === kitchen.altitudeM &&
+  plan.learned?.mark === learnedMark(kitchen);
 
 /** Is the plan that of the dish on the bench, in this kitchen? */
 const isFresh = (s: Pick<BenchState, 'dish' | 'plan' | 'plannedDish'>, kitchen: Kitchen): boolean =>

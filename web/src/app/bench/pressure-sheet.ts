@@ -15,6 +15,7 @@ import { withOverrides } from './edits';
 import { curveFigure } from './curve-figure';
 import { mapFigure, sameDoneness } from './doneness-figure';
 import { Chances } from './chances';
+import { LearnedNote } from './learned-note';
 import { TryIt } from './try-it';
 import { WholeCurves } from './whole-curves';
 import { WhyText } from './why-text';
@@ -31,6 +32,7 @@ import { WhyText } from './why-text';
     SelectButton,
     Chances,
     Chart,
+    LearnedNote,
     TryIt,
     WholeCurves,
     WhyText,

@@ -6,13 +6,14 @@ import { Store } from '@ngrx/store';
 import { TableModule } from 'primeng/table';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
-import { kitchenFeature } from '../state/kitchen';
+import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { LogActions, logFeature } from './log.slice';
+import { Taught } from './taught';
 
 /** The Log: every cook, planned against what it was. */
 @Component({
   selector: 'ek-log-page',
-  imports: [RouterLink, TranslocoDirective, Button, TableModule],
+  imports: [RouterLink, TranslocoDirective, Button, TableModule, Taught],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './log-page.html',
   styles: `
@@ -70,6 +71,8 @@ export class LogPage {
 
   constructor() {
     this.store.dispatch(LogActions.load());
+    // A cook that has just ended may have taught something.
+    this.store.dispatch(KitchenActions.load());
   }
 
   /** The writer of tables comes only when a file is asked for. */

@@ -13,6 +13,8 @@ export const KitchenActions = createActionGroup({
     Loaded: props<{ kitchen: Kitchen }>(),
     Change: props<{ change: Partial<Kitchen> }>(),
     Saved: emptyProps(),
+    /** reads the whole log again for what it teaches */
+    Learn: emptyProps(),
     Failed: props<{ failure: Failure }>(),
   },
 });
@@ -21,20 +23,30 @@ export interface KitchenState {
   kitchen: Kitchen;
   loaded: boolean;
   saving: boolean;
+  /** the server is reading the log */
+  learning: boolean;
   failure: Failure | null;
 }
 
 export const kitchenFeature = createFeature({
   name: 'kitchen',
   reducer: createReducer<KitchenState>(
-    { kitchen: kitchenSchema.parse({}), loaded: false, saving: false, failure: null },
-    on(KitchenActions.loaded, (s, { kitchen }) => ({ ...s, kitchen, loaded: true, failure: null })),
+    { kitchen: kitchenSchema.parse({}), loaded: false, saving: false, learning: false, failure: null },
+    // Settings that are on their way to the server stand; only what the log taught is news.
+    on(KitchenActions.loaded, (s, { kitchen }) => ({
+      ...s,
+      kitchen: s.saving ? { ...s.kitchen, learned: kitchen.learned } : kitchen,
+      loaded: true,
+      learning: false,
+      failure: null,
+    })),
+    on(KitchenActions.learn, (s) => ({ ...s, learning: true, failure: null })),
     on(KitchenActions.change, (s, { change }) => {
       const next = kitchenSchema.safeParse({ ...s.kitchen, ...change });
       return next.success ? { ...s, kitchen: next.data, saving: true, failure: null } : s;
     }),
     on(KitchenActions.saved, (s) => ({ ...s, saving: false })),
-    on(KitchenActions.failed, (s, { failure }) => ({ ...s, saving: false, loaded: true, failure })),
+    on(KitchenActions.failed, (s, { failure }) => ({ ...s, saving: false, learning: false, loaded: true, failure })),
   ),
 });
 
@@ -44,6 +56,20 @@ export const loadKitchen = createEffect(
       ofType(KitchenActions.load),
       switchMap(() =>
         api.kitchen().pipe(
+          map((kitchen) => KitchenActions.loaded({ kitchen })),
+          catchError((e: unknown) => of(KitchenActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const learnFromLog = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(KitchenActions.learn),
+      switchMap(() =>
+        api.learn().pipe(
           map((kitchen) => KitchenActions.loaded({ kitchen })),
           catchError((e: unknown) => of(KitchenActions.failed({ failure: failureOf(e) }))),
         ),

@@ -1,0 +1,36 @@
+import { expect, test } from '@playwright/test';
+import { aHut, noBarriers } from '../helpers';
+
+const hut = aHut();
+
+/** Minutes to the pin as the chart of the Pressure sheet says them. */
+const pinMin = /Pin up after ([\d.]+) min/;
+
+test('the log is learned from, the next plan moves and says why, and can be made as from the factory', async ({
+  page,
+}) => {
+  await page.goto(`${hut.url}/log`);
+  await page.getByRole('button', { name: 'Learn from the log' }).click();
+  const taught = page.locator('ek-taught');
+  const heat = taught.getByRole('listitem').filter({ hasText: 'Heat' });
+  await expect(heat).toContainText(/heats \d+ % less/);
+  await expect(heat).toContainText(/± \d+ %, was ± 16 %/);
+  await expect(taught).toContainText('Let the pin fall by itself and tap it.');
+  await noBarriers(page);
+
+  await page.goto(`${hut.url}/bench/plain-long-grain/pressure`);
+  const note = page.locator('ek-learned-note');
+  await expect(note).toContainText(/heats \d+ % less/);
+  await expect(note).toContainText('from 8 cooks');
+  const chart = page.getByLabel(pinMin);
+  const minutes = async (): Promise<number> =>
+    Number(pinMin.exec((await chart.first().getAttribute('aria-label')) ?? '')?.[1]);
+  await expect.poll(minutes).toBeGreaterThan(0);
+  const own = await minutes();
+  await note.getByRole('button', { name: 'plan as from the factory' }).click();
+  await expect(note).toContainText('Plans are made as from the factory.');
+  await expect.poll(minutes).toBeLessThan(own);
+  await noBarriers(page);
+  await note.getByRole('button', { name: 'plan with what the log taught' }).click();
+  await expect.poll(minutes).toBe(own);
+});

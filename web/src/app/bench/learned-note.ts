@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Format } from '../i18n/format';
+import { learnedWords } from '../i18n/learned-words';
+import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { benchFeature } from './bench.slice';
+
+/** What of the log moved this plan, each with its spread, and the way to plan without it. */
+@Component({
+  selector: 'ek-learned-note',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (kitchen().learned) {
+        <p>
+          @if (kitchen().learning) {
+            <span class="quiet">{{ t('learned.your-log') }}</span>
+            @for (m of moved(); track m.key) {
+              <span
+                ><b>{{ t('learned.' + m.key, { by: m.by }) }}</b> (± {{ m.spread }},
+                {{ t('learned.from.' + fmt.plural(m.cooks), { n: m.cooks }) }})</span
+              >
+            } @empty {
+              <span>{{ t('learned.moved-nothing') }}</span>
+            }
+          } @else {
+            <span>{{ t('learned.is-off') }}</span>
+          }
+          <button type="button" (click)="use(!kitchen().learning)">
+            {{ t(kitchen().learning ? 'learned.switch-off' : 'learned.switch-on') }}
+          </button>
+        </p>
+      }
+    </ng-container>
+  `,
+  styles: `
+    p {
+      display: flex;
+      flex-wrap: wrap;
+      gap: var(--space-2) var(--space-7);
+      align-items: center;
+      margin: var(--space-3) 0;
+      padding: var(--space-2) var(--space-6);
+      border-left: 4px solid var(--steam);
+      background: var(--steam-tint);
+      font-size: var(--size-text);
+    }
+    button {
+      margin-left: auto;
+      min-height: 44px;
+      border: 0;
+      background: none;
+      color: var(--steam);
+      font: inherit;
+      font-weight: 700;
+      text-decoration: underline;
+      cursor: pointer;
+    }
+  `,
+})
+export class LearnedNote {
+  private readonly store = inject(Store);
+  readonly fmt = inject(Format);
+  readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  /** the three surest; the Log has them all */
+  readonly moved = computed(() =>
+    (this.plan()?.learned?.moved ?? [])
+      .slice(0, 3)
+      .map((m) => ({ ...learnedWords(m.parameter, m, this.fmt), cooks: m.cooks })),
+  );
+
+  use(learning: boolean): void {
+    this.store.dispatch(KitchenActions.change({ change: { learning } }));
+  }
+}

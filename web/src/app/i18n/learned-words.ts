@@ -1,0 +1,39 @@
+import type { LearnedValue } from '@einkorn/core';
+import type { Format } from './format';
+
+/** How a learned value is told: multipliers in percent, tastes in steps of their scale, delays in minutes. */
+export interface LearnedWords {
+  /** key of the catalogue below `learned`, with its figure in `by` */
+  key: string;
+  by: string;
+  spread: string;
+}
+
+/** A value this near to the table's, in its own spreads, says nothing of a side. */
+const sameAsTable = 0.25;
+const inSteps = (parameter: string): boolean => /^(?:like|sauce|salt|shift)/.test(parameter);
+const inMinutes = (parameter: string): boolean => ['sense', 'tap', 'late'].includes(parameter);
+
+/** The words for a value and its spread: "heats 7 % more weakly", "± 5 %". */
+export function learnedWords(
+  parameter: string,
+  { value, sd }: Pick<LearnedValue, 'value' | 'sd'>,
+  fmt: Format,
+): LearnedWords {
+  const isTable = Math.abs(value) < sameAsTable * sd;
+  const key = isTable ? 'as-table' : `${parameter.replace(':', '-')}-${value < 0 ? 'less' : 'more'}`;
+  const tell = (x: number): string =>
+    inMinutes(parameter)
+      ? `${fmt.number(x, 1)} min`
+      : inSteps(parameter)
+        ? fmt.number(x, 1)
+        : `${fmt.number(100 * Math.expm1(x))} %`;
+  return {
+    key,
+    by:
+      value < 0 && !inSteps(parameter) && !inMinutes(parameter)
+        ? `${fmt.number(-100 * Math.expm1(value))} %`
+        : tell(Math.abs(value)),
+    spread: tell(sd),
+  };
+}

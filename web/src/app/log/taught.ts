@@ -1,0 +1,66 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { LearnedValue } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
+import { Format } from '../i18n/format';
+import { learnedWords } from '../i18n/learned-words';
+import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { bell } from './bell';
+
+/** Left of its first spread from which on a value is not worth telling. */
+const unknownFrom = 0.8;
+
+/** What the pot taught us: what was believed before and is now, each with its spread; what is not known, and what would tell. */
+@Component({
+  selector: 'ek-taught',
+  imports: [RouterLink, TranslocoDirective, Button],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './taught.html',
+  styleUrl: './taught.scss',
+})
+export class Taught {
+  private readonly store = inject(Store);
+  readonly fmt = inject(Format);
+  /** cooks with real food that are over */
+  readonly cooks = input.required<number>();
+  readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly busy = this.store.selectSignal(kitchenFeature.selectLearning);
+  readonly learned = computed(() => this.kitchen().learned);
+
+  readonly ofPot = computed(() => this.rows(this.learned()?.pots[this.kitchen().potId] ?? {}));
+  readonly rowsOfAll = computed(() => [...this.ofPot(), ...this.rows(this.learned()?.cook ?? {})]);
+  readonly unknown = computed(
+    () =>
+      this.learned()
+        ?.notIdentified.filter((u) => u.of === this.kitchen().potId && u.parameter !== 'purge')
+        .slice(0, 4) ?? [],
+  );
+  readonly next = computed(
+    () =>
+      this.learned()
+        ?.next.filter((n) => n.pot === this.kitchen().potId)
+        .slice(0, 2) ?? [],
+  );
+  readonly drift = computed(() => this.learned()?.drift.filter((d) => d.pot === this.kitchen().potId) ?? []);
+
+  private rows(values: Readonly<Record<string, LearnedValue>>) {
+    return Object.entries(values)
+      .filter(([, v]) => v.cooks > 0 && v.sd <= unknownFrom * v.priorSd)
+      .map(([name, v]) => ({
+        name,
+        cooks: v.cooks,
+        ...learnedWords(name, v, this.fmt),
+        before: learnedWords(name, { value: 0, sd: v.priorSd }, this.fmt).spread,
+        curves: bell(v),
+      }));
+  }
+
+  learn(): void {
+    this.store.dispatch(KitchenActions.learn());
+  }
+  use(learning: boolean): void {
+    this.store.dispatch(KitchenActions.change({ change: { learning } }));
+  }
+}

@@ -1,0 +1,42 @@
+import { kitchenSchema, type Learned } from '@einkorn/core';
+import { learnedWords } from '../src/app/i18n/learned-words';
+import type { Format } from '../src/app/i18n/format';
+import { bell } from '../src/app/log/bell';
+import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
+import en from '../src/app/i18n/en.json';
+
+const fmt = { number: (x: number, digits = 0) => x.toFixed(digits) } as Format;
+
+test.each([
+  ['heat', { value: Math.log(0.93), sd: 0.05 }, { key: 'heat-less', by: '7 %', spread: '5 %' }],
+  ['loss', { value: Math.log(1.2), sd: 0.1 }, { key: 'loss-more', by: '20 %', spread: '11 %' }],
+  ['like:react', { value: -0.42, sd: 0.2 }, { key: 'like-react-less', by: '0.4', spread: '0.2' }],
+  ['late', { value: 0.8, sd: 0.2 }, { key: 'late-more', by: '0.8 min', spread: '0.2 min' }],
+  ['salt', { value: 0.03, sd: 0.3 }, { key: 'as-table', by: '0.0', spread: '0.3' }],
+])('%s of %j is told as %j', (name, value, words) => {
+  expect(learnedWords(name, value, fmt)).toEqual(words);
+  expect(en.learned).toHaveProperty(words.key);
+});
+
+test('the newer bell stands as high as the box, the older one has its area, and both lie over the same axis', () => {
+  const b = bell({ value: 0.15, sd: 0.05, priorSd: 0.15, cooks: 5 });
+  const top = (path: string): number =>
+    Math.min(...[...path.matchAll(/[ML][\d.]+ ([\d.]+)/g)].map((m) => Number(m[1])));
+  expect(b.zero).toBe(120);
+  expect(b.at).toBe(160);
+  expect(46 - top(b.now)).toBeCloseTo(42, 0);
+  expect(46 - top(b.before)).toBeCloseTo(14, 0);
+});
+
+test('what the log taught comes in while settings are on their way, and the settings stand', () => {
+  const { reducer } = kitchenFeature;
+  const learned = { format: 'einkorn.learned/1', cooks: { used: 3, leftOut: 0 } } as Learned;
+  const saving = reducer(undefined, KitchenActions.change({ change: { altitudeM: 900 } }));
+  const after = reducer(saving, KitchenActions.loaded({ kitchen: { ...kitchenSchema.parse({}), learned } }));
+  expect(after.kitchen).toMatchObject({ altitudeM: 900, learned });
+  const busy = reducer(after, KitchenActions.learn());
+  expect(busy.learning).toBe(true);
+  expect(
+    reducer(busy, KitchenActions.failed({ failure: { code: 'x', message: '', issues: [], offline: true } })).learning,
+  ).toBe(false);
+});
