@@ -7,12 +7,12 @@ import { Hut } from '../e2e/hut';
 const taps = Number(process.argv.find((a) => /^\d+$/.test(a)) ?? 400);
 const hut = await Hut.open();
 const json = { 'content-type': 'application/json' };
-const get = async (path: string): Promise<unknown> => (await fetch(`${hut.url}${path}`)).json();
-const dishes = (await get('/api/dishes')) as { id: string; dish: unknown }[];
+const get = async <T>(path: string): Promise<T> => (await fetch(`${hut.url}${path}`)).json() as Promise<T>;
+const dishes = await get<{ id: string; dish: unknown }[]>('/api/dishes');
 const { dish } = dishes.find((d) => d.id === 'goat-curry-bowl-rice')!;
 const plan = (): Promise<unknown> =>
   fetch(`${hut.url}/api/plan`, { method: 'POST', headers: json, body: JSON.stringify({ dish }) }).then((r) => r.json());
-const [first] = (await get('/api/cooks')) as { id: string }[];
+const [first] = (await get<{ cooks: { id: string }[] }>('/api/cooks')).cooks;
 
 let count = 0;
 async function tap(): Promise<number> {

@@ -65,11 +65,8 @@ const bench = (sheet: string) => benchOf('turkey-leek-lemon', sheet);
 /** Starts a cook at 17:40 and works it up to `until`. */
 async function cookTo(p: Page, until: 'fry' | 'hold'): Promise<void> {
   // One cook at a time: what an earlier picture left on the stove is not of this evening.
-  const running = (await (await p.request.get(`${hut.url}/api/cooks`)).json()) as {
-    id: string;
-    finishedMs: number | null;
-  }[];
-  for (const c of running.filter((x) => x.finishedMs === null)) await p.request.delete(`${hut.url}/api/cooks/${c.id}`);
+  const running = (await (await p.request.get(`${hut.url}/api/cooks?running=true`)).json()) as { id: string }[];
+  for (const c of running) await p.request.delete(`${hut.url}/api/cooks/${c.id}`);
   await p.clock.install({ time: evening });
   await bench('water')(p);
   await p.getByRole('button', { name: 'Cook this now' }).click();

@@ -62,6 +62,7 @@ export { inOrder } from './cook/order';
 export { hasOldUndo, upgradeEvents } from './cook/old-events';
 export * from './cook/cook';
 export * from './cook/ratings';
+export * from './cook/summary';
 export { actualOf, type Actual } from './cook/actual';
 export { endsSomething, openedForRunMs, restarts, runsBefore, standingEvents } from './cook/runs';
 export { cookTimeline, runsByItself, type CookSoFar, type CookTimeline } from './cook/timeline';

@@ -11,6 +11,7 @@ import { cookRoutes } from './routes/cooks';
 import { deviceRoutes } from './routes/devices';
 import { dishRoutes } from './routes/dishes';
 import { kitchenRoutes } from './routes/kitchen';
+import { logRoutes } from './routes/log';
 import { planRoutes } from './routes/plan';
 import { noRoute, problems } from './routes/problems';
 import { recipeRoutes } from './routes/recipe';
@@ -57,6 +58,7 @@ export function createApp(store: Store, log: Logger, webFolder?: string, sums: S
   const learning = new Learning(store, sums, log);
   app.use('/api/cooks', cookRoutes({ store, bus, sums, learning }));
   app.use('/api/devices', deviceRoutes(store, bus));
+  app.use('/api/log', logRoutes(store));
   app.use('/api/kitchen', kitchenRoutes(store, bus, learning));
   app.use('/api', noRoute);
   if (webFolder && existsSync(webFolder)) {

@@ -13,6 +13,9 @@ import {
   type Dish,
   type EventKind,
   type Plan,
+  summaryOf,
+  type CookPage,
+  type LogFile,
 } from '@einkorn/core';
 import { createApp } from '../src/app';
 import { seedDemo } from '../src/demo/seed';
@@ -147,9 +150,32 @@ describe('cooks', () => {
   });
   test('starting the same cook twice is one cook', async () => {
     const cook = await startCook('turkey-leek-lemon');
-    const before = (await api.get('/api/cooks')).body.length;
+    const page = async (): Promise<CookPage> => (await api.get('/api/cooks')).body;
+    const before = await page();
     await api.post('/api/cooks').send(cook);
-    expect((await api.get('/api/cooks')).body).toHaveLength(before);
+    expect(await page()).toEqual(before);
+  });
+  test('the log comes in pages of summaries, newest first, each cook once, and whole as one file', async () => {
+    const all: CookPage = (await api.get('/api/cooks?limit=200')).body;
+    expect(all.next).toBeNull();
+    expect(all.cooks).toHaveLength(all.real + all.practised);
+    const begun = all.cooks.map((c) => c.startedMs);
+    expect(begun).toEqual([...begun].sort((a, b) => b - a));
+    const paged: CookPage['cooks'] = [];
+    for (let next: string | null = ''; next !== null;) {
+      const page: CookPage = (await api.get('/api/cooks').query({ limit: 3, ...(next ? { after: next } : {}) })).body;
+      expect(page.cooks.length).toBeLessThanOrEqual(3);
+      paged.push(...page.cooks);
+      next = page.next;
+    }
+    expect(paged).toEqual(all.cooks);
+    const whole: Cook = (await api.get('/api/cooks/demo-cook-8')).body;
+    expect(all.cooks.find((c) => c.id === whole.id)).toEqual(JSON.parse(JSON.stringify(summaryOf(whole))));
+    const log: LogFile = (await api.get('/api/log')).body;
+    expect(log.format).toBe('einkorn.log/1');
+    expect(log.cooks.map((c) => c.id).sort()).toEqual(all.cooks.map((c) => c.id).sort());
+    for (const query of ['limit=0', 'limit=many', 'after=yesterday', `after=${'9'.repeat(200)}`])
+      expect([query, (await api.get(`/api/cooks?${query}`)).status]).toEqual([query, 400]);
   });
   test('the demo cooks came out as they were told: pin late by their factor, served on their minute', async () => {
     const cook: Cook = (await api.get('/api/cooks/demo-cook-8')).body;

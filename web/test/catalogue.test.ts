@@ -63,7 +63,9 @@ test('foods and pots have names', () => {
 
 test('everything that a log can teach has a name and words for both sides', () => {
   const names = ['heat', 'loss', 'leak', 'vent', 'set', 'metal', 'purge', 'sense', 'shift', 'speed'];
-  names.push(...Object.keys(learn({ kitchen: kitchenSchema.parse({}), cooks: [] }).cook).map((n) => n.replace(':', '-')));
+  names.push(
+    ...Object.keys(learn({ kitchen: kitchenSchema.parse({}), cooks: [] }).cook).map((n) => n.replace(':', '-')),
+  );
   const keys = names.flatMap((n) => [`learned.name.${n}`, `learned.${n}-more`, `learned.${n}-less`]);
   expect(keys.filter((k) => !has(k))).toEqual([]);
 });

@@ -5,7 +5,7 @@ import { bell } from '../src/app/log/bell';
 import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
 import en from '../src/app/i18n/en.json';
 
-const fmt = { number: (x: number, digits = 0) => x.toFixed(digits) } as Format;
+const fmt: Pick<Format, 'number'> = { number: (x: number, digits?: number) => x.toFixed(digits ?? 0) };
 
 test.each([
   ['heat', { value: Math.log(0.93), sd: 0.05 }, { key: 'heat-less', by: '7 %', spread: '5 %' }],
@@ -39,4 +39,13 @@ test('what the log taught comes in while settings are on their way, and the sett
   expect(
     reducer(busy, KitchenActions.failed({ failure: { code: 'x', message: '', issues: [], offline: true } })).learning,
   ).toBe(false);
+});
+
+test('a setting changed while an older one is on its way to the server is not taken for saved', () => {
+  const { reducer } = kitchenFeature;
+  const first = reducer(undefined, KitchenActions.change({ change: { altitudeM: 900 } }));
+  const second = reducer(first, KitchenActions.change({ change: { theme: 'dark' } }));
+  const answered = reducer(second, KitchenActions.saved({ changes: first.changes }));
+  expect(answered.saving).toBe(true);
+  expect(reducer(answered, KitchenActions.saved({ changes: second.changes })).saving).toBe(false);
 });

@@ -1,4 +1,5 @@
 import { cookFormat, kitchenSchema, plan, type Cook, type CookEvent } from '@einkorn/core';
+import { summaryOf, type CookPage } from '@einkorn/core';
 import { Drafts } from '../src/app/bench/drafts';
 import { sameDoneness } from '../src/app/bench/doneness-figure';
 import { namedWhereClear } from '../src/app/bench/map-names';
@@ -94,18 +95,18 @@ describe('shelf', () => {
   });
 });
 
-test('log: newest first, with what was tapped beside what was planned', () => {
-  const lock = turkeyPlan.steps.findIndex((s) => s.id === 'lock');
-  const lockMs = 60_000 * turkeyPlan.steps.slice(0, lock + 1).reduce((m, s) => m + s.minutes, 0);
-  const events: CookEvent[] = [
-    { id: 'l', kind: 'done', stepId: 'lock', atMs: lockMs },
-    tap('u', 'pin-up', lockMs + 9.5 * 60_000),
-  ];
-  const s = logFeature.reducer(undefined, LogActions.loaded({ cooks: [cook(events, 0), cook([], 5)] }));
-  const rows = logFeature.selectRows({ log: s });
-  expect(rows.map((r) => r.cook.id)).toEqual(['c5', 'c0']);
-  expect(rows[1]!.actual.toPinMin).toBeCloseTo(9.5, 6);
-  expect(rows[0]!.actual.toPinMin).toBeNull();
+test('log: pages follow one another, and a cook that stands on two of them is one row', () => {
+  const page = (ids: string[], next: string | null): CookPage => ({
+    cooks: ids.map((id) => ({ ...summaryOf(cook([], 0)), id })),
+    next,
+    real: 5,
+    practised: 1,
+  });
+  const first = logFeature.reducer(undefined, LogActions.loaded({ page: page(['e', 'd', 'c'], '9.c') }));
+  expect([first.next, first.real, first.practised, first.loaded]).toEqual(['9.c', 5, 1, true]);
+  const both = logFeature.reducer(first, LogActions.moreLoaded({ page: page(['c', 'b', 'a'], null) }));
+  expect(both.rows.map((r) => r.id)).toEqual(['e', 'd', 'c', 'b', 'a']);
+  expect(both.next).toBeNull();
 });
 
 test('kitchen: a change that the schema refuses changes nothing', () => {

@@ -8,6 +8,7 @@ import {
   outcomeSchema,
   problemOf,
   upgradeEvents,
+  type CookPage,
 } from '@einkorn/core';
 import { drawFaults } from '@einkorn/devices';
 import type { Bus } from '../live/bus';
@@ -16,7 +17,16 @@ import type { Store } from '../store/connect';
 import type { Learning } from '../sums/learning';
 import type { Sums } from '../sums/sums';
 import { getKitchen } from '../store/kitchen';
-import { addCook, addEvents, finishCook, getCook, listCooks, removeCook, runningCooks } from '../store/cooks';
+import {
+  addCook,
+  addEvents,
+  finishCook,
+  getCook,
+  mostOnPage,
+  pageOfCooks,
+  removeCook,
+  runningCooks,
+} from '../store/cooks';
 
 const mostEvents = 200;
 const eventsBody = z.strictObject({ events: z.array(z.unknown()).min(1).max(mostEvents) });
@@ -25,6 +35,15 @@ const finishBody = z.strictObject({
   finishedMs: z.number().int().min(0).max(4_102_444_800_000).optional(),
   outcome: outcomeSchema.optional(),
 });
+
+const pageQuery = z.object({
+  limit: z.coerce.number().int().min(1).max(mostOnPage).default(50),
+  after: z.string().max(80).optional(),
+});
+const logPage = (store: Store, query: unknown): Promise<CookPage> => {
+  const { limit, after } = read(pageQuery, query, 'This page of the log cannot be shown.');
+  return pageOfCooks(store, limit, after);
+};
 
 function read<T>(schema: z.ZodType<T>, body: unknown, what: string): T {
   const parsed = schema.safeParse(body ?? {});
@@ -54,7 +73,7 @@ export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
   r.get(
     '/',
     async (req, res) =>
-      void res.json(req.query['running'] === 'true' ? await runningCooks(store) : await listCooks(store)),
+      void res.json(req.query['running'] === 'true' ? await runningCooks(store) : await logPage(store, req.query)),
   );
   r.get('/:id', async (req, res) => void res.json(await getCook(store, req.params.id)));
   r.post('/', async (req, res) => {

@@ -1,9 +1,11 @@
-import { cookFormat, Problem, type Cook, type CookEvent, type Outcome } from '@einkorn/core';
+import { cookFormat, Problem, summaryOf, type Cook, type CookEvent, type CookPage, type Outcome } from '@einkorn/core';
+import { Op, type WhereOptions } from 'sequelize';
 import type { Store } from './connect';
 import type { CookRow, EventRow } from './models';
 
 const missing = (): Problem => new Problem('cook-missing', 'This cook is not in the log. Go back to the Log.');
 
+/** Every cook, whole: for the export and for what is learned from all of them. */
 export async function listCooks(store: Store): Promise<Cook[]> {
   const { models } = store;
   const [cooks, events] = await Promise.all([
@@ -18,6 +20,49 @@ function groupByCook(events: EventRow[]): Map<string, EventRow[]> {
   const out = new Map<string, EventRow[]>();
   for (const e of events) out.set(e.cookId, [...(out.get(e.cookId) ?? []), e]);
   return out;
+}
+
+/** The largest page of the log. */
+export const mostOnPage = 200;
+
+/**
+ * A page of the log, newest first.
+ *
+ * @param after what the page before said as its `next`; the first page without it
+ * @throws Problem `cursor-invalid` for anything else
+ */
+export async function pageOfCooks(store: Store, limit: number, after?: string): Promise<CookPage> {
+  const { models } = store;
+  const rows = await models.Cooks.findAll({
+    ...(after === undefined ? {} : { where: olderThan(after) }),
+    order: [
+      ['startedMs', 'DESC'],
+      ['id', 'DESC'],
+    ],
+    limit: limit + 1,
+  });
+  const page = rows.slice(0, limit);
+  const events = await models.Events.findAll({ where: { cookId: page.map((r) => r.id) }, order: [['seq', 'ASC']] });
+  const byCook = groupByCook(events);
+  const last = page.at(-1);
+  const kinds = await models.Cooks.findAll({ attributes: ['practice'] });
+  const practised = kinds.filter((k) => k.practice).length;
+  return {
+    cooks: page.map((r) => summaryOf(toCook(r, byCook.get(r.id) ?? []))),
+    next: last && rows.length > limit ? `${last.startedMs}.${last.id}` : null,
+    real: kinds.length - practised,
+    practised,
+  };
+}
+
+function olderThan(cursor: string): WhereOptions<CookRow> {
+  const [, ms, id] = /^(\d{1,15})\.(.{1,60})$/.exec(cursor) ?? [];
+  if (ms === undefined || id === undefined)
+    throw new Problem('cursor-invalid', 'This page of the log is not known. Begin again at its top.', [
+      { path: 'after', message: 'Send what the page before gave as "next".' },
+    ]);
+  const startedMs = Number(ms);
+  return { [Op.or]: [{ startedMs: { [Op.lt]: startedMs } }, { startedMs, id: { [Op.lt]: id } }] };
 }
 
 export async function getCook({ models }: Store, id: string): Promise<Cook> {

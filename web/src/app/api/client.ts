@@ -1,6 +1,6 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import type { Cook, Debrief, Dish, Issue, Kitchen, Outcome, CookEvent } from '@einkorn/core';
+import type { Cook, CookPage, Debrief, Dish, Issue, Kitchen, LogFile, Outcome, CookEvent } from '@einkorn/core';
 import type { Observable } from 'rxjs';
 
 export interface StoredDish {
@@ -47,8 +47,13 @@ export class Api {
   learn(): Observable<Kitchen> {
     return this.http.post<Kitchen>('/api/kitchen/learn', {});
   }
-  cooks(): Observable<Cook[]> {
-    return this.http.get<Cook[]>('/api/cooks');
+  /** A page of the log, newest first; `after` is what the page before said as its next. */
+  cooks(after: string | null): Observable<CookPage> {
+    return this.http.get<CookPage>('/api/cooks', { params: after === null ? {} : { after } });
+  }
+  /** The whole log, as it is exported. */
+  log(): Observable<LogFile> {
+    return this.http.get<LogFile>('/api/log');
   }
   runningCooks(): Observable<Cook[]> {
     return this.http.get<Cook[]>('/api/cooks?running=true');

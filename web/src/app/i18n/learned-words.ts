@@ -18,7 +18,7 @@ const inMinutes = (parameter: string): boolean => ['sense', 'tap', 'late'].inclu
 export function learnedWords(
   parameter: string,
   { value, sd }: Pick<LearnedValue, 'value' | 'sd'>,
-  fmt: Format,
+  fmt: Pick<Format, 'number'>,
 ): LearnedWords {
   const isTable = Math.abs(value) < sameAsTable * sd;
   const key = isTable ? 'as-table' : `${parameter.replace(':', '-')}-${value < 0 ? 'less' : 'more'}`;

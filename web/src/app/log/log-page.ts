@@ -1,14 +1,19 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { ratingScales, type Actual, type Cook } from '@einkorn/core';
+import { ratingScales, type CookSummary, type LogFile } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { TableModule } from 'primeng/table';
 import { Button } from 'primeng/button';
+import { firstValueFrom } from 'rxjs';
 import { Format } from '../i18n/format';
-import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { KitchenActions } from '../state/kitchen';
+import { Api, failureOf } from '../api/client';
+import type * as files from './export';
 import { LogActions, logFeature } from './log.slice';
 import { Taught } from './taught';
+
+type Files = typeof files;
 
 /** The Log: every cook, planned against what it was. */
 @Component({
@@ -62,10 +67,11 @@ import { Taught } from './taught';
 export class LogPage {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
+  private readonly api = inject(Api);
   readonly rows = this.store.selectSignal(logFeature.selectRows);
   readonly real = this.store.selectSignal(logFeature.selectReal);
-  private readonly cooks = this.store.selectSignal(logFeature.selectAll);
-  private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly practised = this.store.selectSignal(logFeature.selectPractised);
+  readonly next = this.store.selectSignal(logFeature.selectNext);
   readonly loaded = this.store.selectSignal(logFeature.selectLoaded);
   readonly failure = this.store.selectSignal(logFeature.selectFailure);
 
@@ -75,24 +81,30 @@ export class LogPage {
     this.store.dispatch(KitchenActions.load());
   }
 
-  /** The writer of tables comes only when a file is asked for. */
+  more(): void {
+    this.store.dispatch(LogActions.more());
+  }
+  /** The whole log and the writer of files come only when a file is asked for. */
   saveTable(): void {
-    void import('./export').then((x) => x.saveTable(this.cooks()));
+    void this.save((x, log) => x.saveTable(log));
   }
   saveAll(): void {
-    void import('./export').then((x) => x.saveAll(this.kitchen(), this.cooks()));
+    void this.save((x, log) => x.saveAll(log));
   }
-  byId = (_: number, r: { cook: Cook; actual: Actual }): string => r.cook.id;
-  /** When the plan of that day would have served. */
-  planned(c: Cook): number {
-    return c.startedMs + c.plan.steps.reduce((m, s) => m + s.minutes, 0) * 60_000;
+  private async save(write: (x: Files, log: LogFile) => void): Promise<void> {
+    try {
+      const [x, log] = await Promise.all([import('./export'), firstValueFrom(this.api.log())]);
+      write(x, log);
+    } catch (e) {
+      this.store.dispatch(LogActions.failed({ failure: failureOf(e) }));
+    }
   }
-  band(c: Cook, t: (key: string) => string): string {
-    const starch = c.plan.grain ?? c.plan.pasta;
-    return starch ? t(`band.${starch.band}`) : '–';
+  byId = (_: number, r: CookSummary): string => r.id;
+  band(c: CookSummary, t: (key: string) => string): string {
+    return c.planned.band === null ? '–' : t(`band.${c.planned.band}`);
   }
-  said(c: Cook): string | null {
-    const i = c.outcome?.ratings.grain;
+  said(c: CookSummary): string | null {
+    const i = c.ratings.grain;
     return i === undefined ? null : ratingScales.grain[i]!;
   }
 }

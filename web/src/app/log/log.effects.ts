@@ -1,18 +1,38 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { catchError, concatMap, filter, map, of, switchMap } from 'rxjs';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store } from '@ngrx/store';
+import { catchError, concatMap, EMPTY, exhaustMap, filter, map, of, switchMap } from 'rxjs';
 import { Api, failureOf } from '../api/client';
-import { LogActions } from './log.slice';
+import { LogActions, logFeature } from './log.slice';
 
 export const load = createEffect(
   (actions = inject(Actions), api = inject(Api)) =>
     actions.pipe(
       ofType(LogActions.load),
       switchMap(() =>
-        api.cooks().pipe(
-          map((cooks) => LogActions.loaded({ cooks })),
+        api.cooks(null).pipe(
+          map((page) => LogActions.loaded({ page })),
           catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
         ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Older cooks, a page at a time. */
+export const more = createEffect(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+    actions.pipe(
+      ofType(LogActions.more),
+      concatLatestFrom(() => store.select(logFeature.selectNext)),
+      exhaustMap(([, next]) =>
+        next === null
+          ? EMPTY
+          : api.cooks(next).pipe(
+              map((page) => LogActions.moreLoaded({ page })),
+              catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+            ),
       ),
     ),
   { functional: true },

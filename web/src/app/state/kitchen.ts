@@ -12,7 +12,8 @@ export const KitchenActions = createActionGroup({
     Load: emptyProps(),
     Loaded: props<{ kitchen: Kitchen }>(),
     Change: props<{ change: Partial<Kitchen> }>(),
-    Saved: emptyProps(),
+    /** the server has the settings as they were after so many changes */
+    Saved: props<{ changes: number }>(),
     /** reads the whole log again for what it teaches */
     Learn: emptyProps(),
     Failed: props<{ failure: Failure }>(),
@@ -23,6 +24,8 @@ export interface KitchenState {
   kitchen: Kitchen;
   loaded: boolean;
   saving: boolean;
+  /** changes made since the page was opened */
+  changes: number;
   /** the server is reading the log */
   learning: boolean;
   failure: Failure | null;
@@ -31,7 +34,7 @@ export interface KitchenState {
 export const kitchenFeature = createFeature({
   name: 'kitchen',
   reducer: createReducer<KitchenState>(
-    { kitchen: kitchenSchema.parse({}), loaded: false, saving: false, learning: false, failure: null },
+    { kitchen: kitchenSchema.parse({}), loaded: false, saving: false, changes: 0, learning: false, failure: null },
     // Settings that are on their way to the server stand; only what the log taught is news.
     on(KitchenActions.loaded, (s, { kitchen }) => ({
       ...s,
@@ -43,9 +46,10 @@ export const kitchenFeature = createFeature({
     on(KitchenActions.learn, (s) => ({ ...s, learning: true, failure: null })),
     on(KitchenActions.change, (s, { change }) => {
       const next = kitchenSchema.safeParse({ ...s.kitchen, ...change });
-      return next.success ? { ...s, kitchen: next.data, saving: true, failure: null } : s;
+      return next.success ? { ...s, kitchen: next.data, saving: true, changes: s.changes + 1, failure: null } : s;
     }),
-    on(KitchenActions.saved, (s) => ({ ...s, saving: false })),
+    // A change that was made while an older one travelled is still to be saved.
+    on(KitchenActions.saved, (s, { changes }) => ({ ...s, saving: s.changes !== changes })),
     on(KitchenActions.failed, (s, { failure }) => ({ ...s, saving: false, learning: false, loaded: true, failure })),
   ),
 });
@@ -83,11 +87,11 @@ export const saveKitchen = createEffect(
     actions.pipe(
       ofType(KitchenActions.change),
       debounceTime(300),
-      withLatestFrom(store.select(kitchenFeature.selectKitchen), store.select(kitchenFeature.selectSaving)),
-      filter(([, , saving]) => saving),
-      switchMap(([, kitchen]) =>
+      withLatestFrom(store.select(kitchenFeature.selectKitchenState)),
+      filter(([, { saving }]) => saving),
+      switchMap(([, { kitchen, changes }]) =>
         api.saveKitchen(kitchen).pipe(
-          map(() => KitchenActions.saved()),
+          map(() => KitchenActions.saved({ changes })),
           catchError((e: unknown) => of(KitchenActions.failed({ failure: failureOf(e) }))),
         ),
       ),
