@@ -19,7 +19,7 @@ export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture
 export * from './dish/schema';
 export * from './dish/kitchen';
 export * from './dish/learned';
-export { learn } from './learn/learn';
+export { learn, mostCooks } from './learn/learn';
 export { starter } from './dish/starters';
 export { fold } from './recipe/words';
 export { suggestFoods } from './recipe/suggest';

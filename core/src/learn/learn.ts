@@ -53,15 +53,19 @@ function plannable<T>(read: () => T): T | null {
   }
 }
 
-/** The cooks of a log as evidence, in the order of the evenings. */
+/** More cooks than this teach no more, and what is older is of another pot and another taste [derived: bench/learn]. */
+export const mostCooks = 200;
+
+/** The newest cooks of a log as evidence, in the order of the evenings. */
 export function evidenceOf({ kitchen, cooks }: Log): Evidence[] {
   return cooks
-    .flatMap((cook): Evidence[] => {
-      const observation = plannable(() => observationOf(cook, kitchen));
-      const emulator = observation && emulatorFor(observation);
-      return observation && emulator ? [{ observation, emulator, jumps: [] }] : [];
-    })
-    .sort((a, b) => a.observation.startedMs - b.observation.startedMs);
+    .flatMap((cook) => plannable(() => observationOf(cook, kitchen)) ?? [])
+    .sort((a, b) => a.startedMs - b.startedMs)
+    .slice(-mostCooks)
+    .flatMap((observation): Evidence[] => {
+      const emulator = emulatorFor(observation);
+      return emulator ? [{ observation, emulator, jumps: [] }] : [];
+    });
 }
 
 /** What a log taught, with how sure it is, what it cannot tell, where a pot changed, and what would teach most next. */

@@ -45,12 +45,14 @@ export async function pageOfCooks(store: Store, limit: number, after?: string): 
   const events = await models.Events.findAll({ where: { cookId: page.map((r) => r.id) }, order: [['seq', 'ASC']] });
   const byCook = groupByCook(events);
   const last = page.at(-1);
-  const kinds = await models.Cooks.findAll({ attributes: ['practice'] });
-  const practised = kinds.filter((k) => k.practice).length;
+  const [all, practised] = await Promise.all([
+    models.Cooks.count(),
+    models.Cooks.count({ where: { practice: { [Op.ne]: null } } }),
+  ]);
   return {
     cooks: page.map((r) => summaryOf(toCook(r, byCook.get(r.id) ?? []))),
     next: last && rows.length > limit ? `${last.startedMs}.${last.id}` : null,
-    real: kinds.length - practised,
+    real: all - practised,
     practised,
   };
 }
@@ -89,6 +91,21 @@ export async function lastCook(store: Store, dishId: string): Promise<Cook | nul
   });
   const row = rows.find((c) => c.finishedMs !== null && !c.practice);
   return row ? getCook(store, row.id) : null;
+}
+
+/** The newest cooks with real food that are over, whole. */
+export async function newestFinished(store: Store, most: number): Promise<Cook[]> {
+  const rows = await store.models.Cooks.findAll({
+    where: { finishedMs: { [Op.ne]: null }, practice: null },
+    order: [['startedMs', 'DESC']],
+    limit: most,
+  });
+  const events = await store.models.Events.findAll({
+    where: { cookId: rows.map((r) => r.id) },
+    order: [['seq', 'ASC']],
+  });
+  const byCook = groupByCook(events);
+  return rows.map((r) => toCook(r, byCook.get(r.id) ?? []));
 }
 
 /** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */

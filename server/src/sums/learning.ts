@@ -1,7 +1,7 @@
-import type { Kitchen } from '@einkorn/core';
+import { mostCooks, type Kitchen } from '@einkorn/core';
 import type { Logger } from 'pino';
 import type { Store } from '../store/connect';
-import { listCooks } from '../store/cooks';
+import { newestFinished } from '../store/cooks';
 import { getKitchen, keepLearned } from '../store/kitchen';
 import type { Sums } from './sums';
 
@@ -19,7 +19,7 @@ export class Learning {
   /** Reads the whole log and keeps what it teaches; answers with the kitchen that has it. */
   async now(): Promise<Kitchen> {
     const kitchen = await getKitchen(this.store);
-    const cooks = (await listCooks(this.store)).filter((c) => c.finishedMs !== null && !c.practice);
+    const cooks = await newestFinished(this.store, mostCooks);
     return keepLearned(this.store, await this.sums('learn', { kitchen, cooks }));
   }
 
