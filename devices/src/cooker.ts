@@ -61,8 +61,8 @@ export class SimulatedCooker {
   private readonly noise: () => number;
   private readonly setPa: number;
   private readonly lateSealS: number;
-  /** everything it ever told, for the look back at the end */
-  readonly told: Signal[] = [];
+  /** every signal it ever gave, for the look back at the end */
+  readonly signals: Signal[] = [];
   private holdS: number;
   private countdownS: number | null = null;
   private releaseS: number | null = null;
@@ -178,15 +178,15 @@ export class SimulatedCooker {
     this.s.whistleOpen = false;
   }
 
-  /** Lives on to `toS` seconds after the lid was locked and returns what it told on the way. */
+  /** Runs on to `toS` seconds after the lid was locked and returns the signals on the way. */
   advance(toS: number): Signal[] {
-    const from = this.told.length;
+    const from = this.signals.length;
     while (this.s.timeS < toS - 1e-9) this.tick();
-    return this.told.slice(from);
+    return this.signals.slice(from);
   }
 
   private tell(kind: Signal['kind'], value?: number): void {
-    this.told.push({ kind, atS: this.s.timeS, ...(value === undefined ? {} : { value }) });
+    this.signals.push({ kind, atS: this.s.timeS, ...(value === undefined ? {} : { value }) });
   }
 
   private tick(): void {

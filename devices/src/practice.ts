@@ -38,8 +38,8 @@ export class Rig {
   lockMs: number | null = null;
   /** the lid is on the whole dish: in a plan of two stages, on the second */
   lockedWhole = false;
-  /** the first of two stages, once the second lid is locked: how it went, and what its cooker told */
-  first: { lockMs: number; run: CookRun; told: readonly Signal[] } | null = null;
+  /** the first of two stages, once the second lid is locked: how it went, and the signals of its cooker */
+  first: { lockMs: number; run: CookRun; signals: readonly Signal[] } | null = null;
   private applied = new Set<string>();
   private readonly noise: () => number;
 
@@ -75,7 +75,7 @@ export class Rig {
     const { dish, plan } = this.cook;
     const { pressure, holdMin, whistles } = plan.program;
     this.advance(atMs);
-    if (this.cooker) this.first = { lockMs: this.lockMs!, run: this.openRun()!, told: this.cooker.told };
+    if (this.cooker) this.first = { lockMs: this.lockMs!, run: this.openRun()!, signals: this.cooker.signals };
     this.lockedWhole = true;
     const load = loadOfPlan(dish, kitchenOf(this.cook), plan, this.first?.run);
     this.put(atMs, { load, pressure, holdMin, whistles: whistles ?? null });
@@ -89,12 +89,12 @@ export class Rig {
       ...program,
       seed: practice?.seed ?? 1,
       // It burns once in an evening.
-      faults: (practice?.faults ?? []).filter((f) => f !== 'burn-cut-out' || !this.burnTold()),
+      faults: (practice?.faults ?? []).filter((f) => f !== 'burn-cut-out' || !this.burnSignalled()),
     });
   }
 
-  private burnTold(): boolean {
-    return this.first?.told.some((s) => s.kind === 'burn') ?? false;
+  private burnSignalled(): boolean {
+    return this.first?.signals.some((s) => s.kind === 'burn') ?? false;
   }
 
   /** Signals up to the given moment, with their time of day. */
@@ -162,8 +162,8 @@ export function debrief(cook: Cook): Debrief | null {
   const { standing, ofRun } = cookTimeline({ ...cook, events }, end);
   // Once the lid was locked again the new run is what was to be noticed; a burn is of the first.
   const since = (restarts(standing).at(-1)?.atMs ?? lock) - lock;
-  const told = (kind: Signal['kind']): number | null => {
-    const s = rig.cooker!.told.find((x) => x.kind === kind && (kind === 'burn' || x.atS * 1000 >= since));
+  const signalled = (kind: Signal['kind']): number | null => {
+    const s = rig.cooker!.signals.find((x) => x.kind === kind && (kind === 'burn' || x.atS * 1000 >= since));
     return s ? s.atS / 60 : null;
   };
   const tapped = (...kinds: CookEvent['kind'][]): number | null => {
@@ -172,10 +172,10 @@ export function debrief(cook: Cook): Debrief | null {
   };
   const quick = cook.plan.program.release.kind !== 'natural';
   const naturalMin = cook.plan.program.release.naturalMin ?? 0;
-  // A valve opened before the hold was over is told against the moment when it would have been.
-  const counted = told('countdown');
+  // A valve opened before the hold was over is held against the moment when it would have been.
+  const counted = signalled('countdown');
   const holdMin = restarts(standing).at(-1)?.lockedAgain?.holdMin ?? cook.plan.program.holdMin;
-  const holdEnd = told('hold-end') ?? (counted === null ? null : counted + holdMin);
+  const holdEnd = signalled('hold-end') ?? (counted === null ? null : counted + holdMin);
   const row = (what: Noticed['what'], at: number | null, seen: number | null): Noticed[] =>
     at === null
       ? []
@@ -190,14 +190,14 @@ export function debrief(cook: Cook): Debrief | null {
         ];
   const hands = cook.practice?.hands ?? 'devices';
   const noticed = [
-    ...(hands === 'you' ? row('pin-up', told('pin-up'), tapped('pin-up')) : []),
-    ...row('burn', told('burn'), tapped('burn', 'off-plan')),
+    ...(hands === 'you' ? row('pin-up', signalled('pin-up'), tapped('pin-up')) : []),
+    ...row('burn', signalled('burn'), tapped('burn', 'off-plan')),
     ...burnInFirst(rig, standing, row),
     // With a valve to open, the moment for it is the end of the hold and the natural minutes.
     ...(quick && holdEnd !== null && cook.plan.steps.some((s) => s.id === 'vent')
       ? row('hold-end', holdEnd + naturalMin, tapped('valve-open', 'pin-down'))
       : []),
-    ...(hands === 'you' && !quick ? row('pin-down', told('pin-down'), tapped('pin-down')) : []),
+    ...(hands === 'you' && !quick ? row('pin-down', signalled('pin-down'), tapped('pin-down')) : []),
   ].sort((a, b) => a.atMin - b.atMin);
   const run = rig.cooker.run();
   const every = Math.max(1, Math.round(10 / run.history.dtS));
@@ -223,7 +223,7 @@ function burnInFirst(
   row: (what: Noticed['what'], at: number | null, seen: number | null) => Noticed[],
 ): Noticed[] {
   const { first, lockMs } = rig;
-  const burn = first?.told.find((s) => s.kind === 'burn');
+  const burn = first?.signals.find((s) => s.kind === 'burn');
   if (!first || !burn) return [];
   const seen = standing.find(
     (e) =>

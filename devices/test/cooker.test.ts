@@ -37,7 +37,7 @@ const told = (practice: Partial<Practice>, more: CookEvent[] = []): Signal[] => 
   const rig = new Rig(cook(practice));
   for (const e of [lock, ...more]) rig.feel(e);
   rig.advance(at(120));
-  return rig.cooker!.told;
+  return rig.cooker!.signals;
 };
 const first = (signals: Signal[], kind: Signal['kind']): number =>
   (signals.find((s) => s.kind === kind)?.atS ?? Infinity) / 60;
@@ -64,7 +64,7 @@ describe('a cooker of its own', () => {
     rig.feel(lock);
     for (let m = 0; m <= 120; m += 0.7) rig.advance(at(m));
     rig.advance(at(120));
-    expect(rig.cooker!.told).toEqual(told({}));
+    expect(rig.cooker!.signals).toEqual(told({}));
   });
 });
 
@@ -156,7 +156,7 @@ describe('faults', () => {
         faults: list,
       });
       c.advance(3600);
-      return first(c.told, 'whistle');
+      return first(c.signals, 'whistle');
     };
     expect(up(['late-whistle'])).toBeGreaterThan(up([]));
   });
@@ -177,7 +177,7 @@ describe('a dish of two stages', () => {
     const rig = rigOf();
     rig.feel({ id: 'f', kind: 'done', stepId: 'first-fill', atMs: startedMs });
     rig.advance(at(first.minutesToPressure + first.holdMin + 8));
-    const t = [...rig.cooker!.told];
+    const t = [...rig.cooker!.signals];
     expect(Math.abs(to(t, 'countdown') / first.minutesToPressure - 1)).toBeLessThan(0.35);
     expect(to(t, 'hold-end') - to(t, 'countdown')).toBeCloseTo(first.holdMin, 1);
     const opens = first.minutesToPressure + first.holdMin + 9;
@@ -187,7 +187,7 @@ describe('a dish of two stages', () => {
     expect(rig.food()).toBeNull();
     rig.feel({ id: 'l', kind: 'done', stepId: 'lock', atMs: at(opens + 10) });
     rig.advance(at(opens + 60));
-    expect(to(rig.cooker!.told, 'pin-up')).toBeLessThan(first.minutesToPressure);
+    expect(to(rig.cooker!.signals, 'pin-up')).toBeLessThan(first.minutesToPressure);
     expect(rig.food()).not.toBeNull();
   });
   test('a first stage that was let off early leaves its meat tough in the practice too; told in its own minutes it is as planned', () => {
@@ -215,7 +215,7 @@ describe('a dish of two stages', () => {
     const fill: CookEvent = { id: 'f', kind: 'done', stepId: 'first-fill', atMs: startedMs };
     rig.feel(fill);
     rig.advance(at(40));
-    const burn = to(rig.cooker!.told, 'burn');
+    const burn = to(rig.cooker!.signals, 'burn');
     expect(burn).toBeLessThan(20);
     const seen: CookEvent = { id: 'b', kind: 'burn', atMs: at(burn + 3) };
     const more: CookEvent[] = [

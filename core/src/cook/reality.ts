@@ -26,7 +26,7 @@ export function realityOf(cook: Cook, nowMs: number): Reality | null {
   if (!up) return null;
   const soFar = (nowMs - up.startMs) / 60_000;
   const overdue = !up.done && soFar > up.step.minutes;
-  const first = firstLived(steps, cook.plan.firstStage?.holdMin ?? 0, nowMs);
+  const first = firstAsRun(steps, cook.plan.firstStage?.holdMin ?? 0, nowMs);
   const broken = brokenOff(steps);
   if (!up.done && !overdue && broken.length === 0 && !first) return null;
   const real: Reality = up.done || overdue ? { toPinMin: up.done ? minutes(up) : soFar } : {};
@@ -61,7 +61,7 @@ const brokenOff = (steps: readonly TimedStep[]): { run: BrokenRun; givenMin: num
  * The first stage as it went, or goes while its pin is overdue; null where it goes as planned. Locked again, its holds
  * count together, and the way up from warm tells nothing of the heater.
  */
-function firstLived(steps: readonly TimedStep[], plannedHoldMin: number, nowMs: number): FirstRun | null {
+function firstAsRun(steps: readonly TimedStep[], plannedHoldMin: number, nowMs: number): FirstRun | null {
   const heat = steps.find((s) => s.step.id === 'first-heat');
   const hold = steps.find((s) => s.step.id === 'first-hold');
   if (!heat || !hold) return null;

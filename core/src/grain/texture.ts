@@ -41,7 +41,7 @@ export const hardCore = 0.85;
 /** Texture points that a factor of e in doneness is worth [derived]. */
 export const timePoints = 3;
 /** Free sauce that makes the moisture tell the whole time, share of the finished dish [derived]. */
-const allToldShare = 0.04;
+const ampleSauceShare = 0.04;
 
 /**
  * Texture points of the time alone: 3 phi ln(E / reference). Where free sauce stands around the grain, its moisture
@@ -50,7 +50,7 @@ const allToldShare = 0.04;
  * @param saucy the dish is meant to have sauce
  */
 export function timeTerm(equivalentMin: number, referenceMin: number, freeShare: number, saucy: boolean): number {
-  const phi = saucy ? Math.max(0, 1 - freeShare / allToldShare) : 1;
+  const phi = saucy ? Math.max(0, 1 - freeShare / ampleSauceShare) : 1;
   return equivalentMin > 0 ? timePoints * phi * Math.log(equivalentMin / referenceMin) : -30;
 }
 

@@ -73,11 +73,11 @@ export function learn(log: Log): Learned {
   const evidence = evidenceOf(log);
   const potIds = [...new Set(evidence.map((e) => e.observation.potId))].sort();
   const jumps = potIds.flatMap((id) => changesOf(evidence, id));
-  const told = evidence.map((e) => ({ ...e, jumps }));
-  const fitted = fit(told);
-  const r = new Reader(fitted, told, jumps);
-  const foods = [...new Set(told.flatMap((e) => e.observation.starch?.food ?? []))].sort();
-  const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, told, id)));
+  const withJumps = evidence.map((e) => ({ ...e, jumps }));
+  const fitted = fit(withJumps);
+  const r = new Reader(fitted, withJumps, jumps);
+  const foods = [...new Set(withJumps.flatMap((e) => e.observation.starch?.food ?? []))].sort();
+  const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, withJumps, id)));
   const pots = Object.fromEntries(
     potIds.map((id) => [
       id,
@@ -95,7 +95,7 @@ export function learn(log: Log): Learned {
       Object.fromEntries(grainNames.map((name) => [name, r.value(grainKey(food, name), grainParameters[name])])),
     ]),
   );
-  const last = potIds.map((id) => told.findLast((e) => e.observation.potId === id)!);
+  const last = potIds.map((id) => withJumps.findLast((e) => e.observation.potId === id)!);
   return {
     format: learnedFormat,
     pots,
@@ -121,7 +121,7 @@ export function learn(log: Log): Learned {
       of: t.of,
       share: round(t.share),
     })),
-    cooks: { used: told.length, leftOut: log.cooks.length - told.length },
+    cooks: { used: withJumps.length, leftOut: log.cooks.length - withJumps.length },
   };
 }
 

@@ -46,7 +46,7 @@ export const points = {
 /** Minutes that the reference plate needs from 80 degC to the countdown in an ordinary dish [derived]. */
 const calmHotMin = 5;
 /** Fewer points are no reason that anybody would act on [derived]. */
-const leastTold = 0.1;
+const leastReasonPoints = 0.1;
 
 const remedies: Record<string, string> = {
   'fond-unscraped': 'deglaze-and-scrape',
@@ -129,7 +129,7 @@ export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: 
     else add('grain-on-base', pointsOf(pot, stagnantMm.bareGrain));
   }
   const long = points.perHotMin * (hotMin - calmHotMin);
-  if (long > leastTold) add('long-heat-up', long);
+  if (long > leastReasonPoints) add('long-heat-up', long);
   const minimum = pot.minimumLiquidMl[0];
   const short = (minimum - geo.thinLiquidMl) / minimum;
   if (short > minimumSlack) add('liquid-short', points.perQuarterShort * (short / 0.25));

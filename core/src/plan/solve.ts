@@ -294,11 +294,11 @@ function solveOnce(b: Bench, texture: Texture, near: Near | null): One {
   return { solved, h: one!.h, perfect: one!.perfect };
 }
 
-/** A texture this far from what is wanted is told, points; a sauce by so much of what is wanted, g [common practice]. */
-const toldMiss = { points: 1.5, sauceShare: 0.8, sauceG: 80 } as const;
+/** A texture this far from what is wanted is reported, points; a sauce by so much of what is wanted, g [common practice]. */
+const reportedMiss = { points: 1.5, sauceShare: 0.8, sauceG: 80 } as const;
 function isMissed(b: Bench, by: number, out: GrainOutcome): boolean {
-  if (b.g.sauceShare < saucyFrom && b.g.saucePerStarch === null) return Math.abs(by) > toldMiss.points;
-  return Math.abs(by) > Math.max(toldMiss.sauceG, toldMiss.sauceShare * wantedSauceG(b.g, out.finishedG));
+  if (b.g.sauceShare < saucyFrom && b.g.saucePerStarch === null) return Math.abs(by) > reportedMiss.points;
+  return Math.abs(by) > Math.max(reportedMiss.sauceG, reportedMiss.sauceShare * wantedSauceG(b.g, out.finishedG));
 }
 
 /** Five millilitres is what a jug shows. */
