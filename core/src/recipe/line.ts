@@ -11,6 +11,7 @@ import { isTin, openChoices } from './kinds';
 import { foodOf } from './line-food';
 import { eachWords, sizedAmount, sizeInside, tasteWords, trust, type LineFacts } from './line-size';
 import { misfitIn } from './misfits';
+import { nearFoods } from './near-foods';
 import { headFood } from './name-head';
 import { noteText, type NoteId } from './notes';
 import { readPrep } from './prep';
@@ -105,7 +106,7 @@ function unknown(nothing: Omit<ReadLine, 'certain'>, words: string, language: La
     left,
     certain: 0.2,
     doubt: 'food',
-    choices: named.slice(0, 3),
+    choices: named.length > 0 ? named.slice(0, 3) : nearFoods(left, language),
     note: noteText('unknown-food', language, { words: words.slice(0, 60) }),
   };
 }

@@ -115,6 +115,14 @@ describe('a recipe in each format', () => {
   ])('for how many: %s', (text, people) => {
     expect(readRecipe(`Rice\n${text}\n\n300 g basmati rice`).dish!.serves).toBe(people);
   });
+  test('a food that nobody knows is asked for with its near ones, and none is taken', () => {
+    const r = readRecipe('Rice\n\n300 g basmati rice\n200 g caulifower\n2 zuchini\n1 xyzzyplugh\n300 ml water');
+    const of = (text: string) => r.lines.find((l) => l.text === text)!;
+    expect(of('200 g caulifower')).toMatchObject({ food: null, grams: null, choices: ['cauliflower'] });
+    expect(of('2 zuchini')).toMatchObject({ food: null, choices: ['zucchini'] });
+    expect(of('1 xyzzyplugh').choices).toEqual([]);
+    expect(r.asks.map((a) => a.choices)).toContainEqual(['cauliflower']);
+  });
   test('foods without an amount among the lines are lines too, and Spanish verbs in the infinitive begin a step', () => {
     const r = readRecipe(
       'Arroz con chorizo\n\n300 g de arroz bomba\n150 g de chorizo\n1 pimiento rojo\naceite de oliva\nsal\n\n' +
