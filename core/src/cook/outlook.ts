@@ -3,6 +3,7 @@ import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
 import type { Release } from '../pot/cook';
 import { setBench, type Ready } from '../plan/bench';
+import { kitchenOfPlan } from '../plan/learned';
 import { potCurve } from '../plan/curve';
 import type { MeatVerdict, Plan, PotCurve } from '../plan/document';
 import { joined } from '../plan/meat';
@@ -63,7 +64,11 @@ const noticeable = 1.5;
  * is fitted to what the starch still lacks. The first stage of a two-stage plan counts as it went.
  */
 export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reality): Outlook {
-  const past = afterBroken(benchAfterFirst(setBench(dish, kitchen), planned, real.first), planned, real.broken ?? []);
+  const past = afterBroken(
+    benchAfterFirst(setBench(dish, kitchenOfPlan(kitchen, planned)), planned, real.first),
+    planned,
+    real.broken ?? [],
+  );
   const { b } = past;
   const given = real.givenMin ?? planned.program.holdMin;
   const slow = real.toPinMin === undefined ? b : withPinAt(b, planned, past.addMl, real.toPinMin);

@@ -2,6 +2,7 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
 import { setBench } from '../plan/bench';
+import { kitchenOfPlan } from '../plan/learned';
 import type { MeatVerdict, Plan } from '../plan/document';
 import { baseAreaCm2 } from '../pot/profile';
 import { depthCm, loadOf } from '../plan/load';
@@ -25,7 +26,7 @@ export interface CookResult {
 
 /** The bench of a plan; its first stage, where it has one, as it really ran instead of as planned. */
 function benchOf(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null): Bench {
-  const b = benchOfPlan(setBench(dish, kitchen), plan);
+  const b = benchOfPlan(setBench(dish, kitchenOfPlan(kitchen, plan)), plan);
   if (!b.first || !first) return b;
   const earlier = earlierOf(first.history, b.first.items);
   return { ...b, first: { ...b.first, earlier, steamG: steamG(first) } };
@@ -43,7 +44,7 @@ export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan, first: Cook
 
 /** What stands in the pot when the lid is locked on its first stage; null in a plan without one. */
 export function loadOfFirst(dish: Dish, kitchen: Kitchen, plan: Plan): Load | null {
-  return benchOfPlan(setBench(dish, kitchen), plan).first?.load ?? null;
+  return benchOfPlan(setBench(dish, kitchenOfPlan(kitchen, plan)), plan).first?.load ?? null;
 }
 
 /** Grain or pasta and every meat, from a history that really ran, and that of a `first` stage. */

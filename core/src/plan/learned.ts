@@ -142,5 +142,9 @@ export function learnedOf(kitchen: Kitchen, foods: readonly string[]): Plan['lea
   return mark === undefined ? undefined : { mark, moved: movedBy(kitchen, foods) };
 }
 
+/** The kitchen that a plan was made in: one made as from the factory is followed so, whatever has been learned since. */
+export const kitchenOfPlan = (kitchen: Kitchen, p: Pick<Plan, 'learned'>): Kitchen =>
+  p.learned ? kitchen : asFromFactory(kitchen);
+
 /** The kitchen as from the factory. */
 export const asFromFactory = (kitchen: Kitchen): Kitchen => ({ ...kitchen, learning: false });

@@ -8,6 +8,7 @@ import { grainEdges, saucyFrom } from '../plan/water';
 import { uptakeGPerG } from '../grain/uptake';
 import { evaporationKgPerS } from '../pot/open';
 import { setBench, type Bench } from '../plan/bench';
+import { kitchenOfPlan } from '../plan/learned';
 import type { Lid } from '../cook/events';
 import type { Plan } from '../plan/document';
 import { slurryFor } from '../plan/leftovers';
@@ -44,7 +45,7 @@ export function rescue(
   answers: Answers = {},
   lid: Lid = 'heat-up',
 ): Move {
-  const b = setBench(dish, kitchen);
+  const b = setBench(dish, kitchenOfPlan(kitchen, p));
   for (const ask of symptoms[symptom].asks)
     if (answers[ask] === undefined)
       throw new Problem('answer-missing', `To help, say: ${ask}.`, [

@@ -1,3 +1,4 @@
+import { outlook } from '../../src/cook/outlook';
 import { kitchenSchema } from '../../src/dish/kitchen';
 import { learnedSchema, type Learned } from '../../src/dish/learned';
 import { learn } from '../../src/learn/learn';
@@ -126,6 +127,11 @@ describe('a plan with what was learned', () => {
   test('as from the factory is the plan without it', () => {
     expect(table.learned).toBeUndefined();
     expect(potOfKitchen(seaLevel)).toBe(pots[0]);
+  });
+  test('a plan made as from the factory is followed so at the stove, whatever has been learned since', () => {
+    const onTime = { toPinMin: table.program.pinUpMin };
+    expect(outlook(dish, mine, table, onTime)).toEqual(outlook(dish, seaLevel, table, onTime));
+    expect(outlook(dish, mine, own, onTime)).not.toEqual(outlook(dish, seaLevel, own, onTime));
   });
   test('a pot that is known spreads less', () => {
     const share = (k: typeof mine): number =>
