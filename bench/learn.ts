@@ -1,8 +1,7 @@
 import { changesOf } from '../core/src/learn/drift';
 import { emulated } from '../core/src/learn/emulator';
 import { fit, type Fit } from '../core/src/learn/fit';
-import { inputs, type Inputs } from '../core/src/learn/forward';
-import { partsOf, scatters, type Evidence } from '../core/src/learn/rows';
+import { scatters, type Evidence } from '../core/src/learn/rows';
 import { potParameters, potKey } from '../core/src/learn/parameters';
 import {
   eveningOf,
@@ -58,11 +57,7 @@ function errorsOf(h: Household, f: Fit, into: Errors): void {
       ),
     );
     if (!Number.isFinite(truth.pin) || !Number.isFinite(noisy.pin)) continue;
-    const x: Inputs = {};
-    const o = { potId, starch: d.starch, lateMin: 0, startedMs: 0 } as Evidence['observation'];
-    const parts = partsOf({ observation: o, jumps: [] });
-    for (const input of inputs)
-      x[input] = (parts[input] ?? []).reduce((s, p) => s + ('key' in p ? p.by * at(p.key) : 0), 0);
+    const x = trueInputs({ ...h, truth: at }, d, null);
     const told = (output: 'pin' | 'natural' | 'grain' | 'pasta'): number => emulated(d.emulator, output, x).value;
     into.pin.push(Math.exp(told('pin')) - Math.exp(noisy.pin));
     into.pinMean.push(Math.exp(told('pin')) - Math.exp(truth.pin));
@@ -120,7 +115,7 @@ function delays(parameter: 'heat' | 'leak' | 'loss', by: number): { seen: number
       observation: { ...e.observation, cookId: `after-${n}`, startedMs: (100 + n) * 86_400_000 },
     }));
     for (let n = 1; n <= after.length; n++)
-      if (changesOf([...before, ...after.slice(0, n)], potId).some((j) => j.parameter === parameter || n > 0)) {
+      if (changesOf([...before, ...after.slice(0, n)], potId).length > 0) {
         found.push(n);
         break;
       }

@@ -32,6 +32,9 @@ export function readJson(file: string, path: string, most = largestBytes): unkno
   }
 }
 
+/** A refusal of an argument; `path` names it. */
+export const bad = (path: string, message: string): Problem => new Problem('arguments', message, [{ path, message }]);
+
 /** Bad input: one error object on stderr, exit code 2; never a stack trace. */
 export function failed(e: unknown, otherwise: string): 2 {
   const error = e instanceof Problem ? e.toJSON() : { code: 'internal', message: otherwise, issues: [] };

@@ -1,16 +1,6 @@
 import * as z from 'zod';
-import {
-  card,
-  evaluate,
-  plan,
-  Problem,
-  readDish,
-  readKitchen,
-  dishSchema,
-  planSchema,
-  type Texture,
-} from '@einkorn/core';
-import { failed, readJson } from './cli-io';
+import { card, evaluate, plan, readDish, readKitchen, dishSchema, planSchema, type Texture } from '@einkorn/core';
+import { bad, failed, readJson } from './cli-io';
 
 const usage =
   'plan -- DISH.json [--mode solve|evaluate] [--pot ID] [--altitude M] [--texture firm|fluffy|soft] [--learned LEARNED.json] [--pretty|--text] | --schema dish|plan';
@@ -28,8 +18,6 @@ interface Args {
   text: boolean;
   schema?: 'dish' | 'plan';
 }
-
-const bad = (path: string, message: string): Problem => new Problem('arguments', message, [{ path, message }]);
 
 function oneOf<const T extends string>(name: string, value: string | undefined, allowed: readonly T[]): T {
   const hit = allowed.find((a) => a === value);

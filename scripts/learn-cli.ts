@@ -1,10 +1,8 @@
 import * as z from 'zod';
-import { learn, learnedSchema, Problem, readLog } from '@einkorn/core';
-import { failed, largestLogBytes, readJson } from './cli-io';
+import { learn, learnedSchema, readLog } from '@einkorn/core';
+import { bad, failed, largestLogBytes, readJson } from './cli-io';
 
 const usage = 'learn -- COOKS.json [--pretty] | --schema';
-
-const bad = (path: string, message: string): Problem => new Problem('arguments', message, [{ path, message }]);
 
 /** The command: reads a log and prints what it taught as one JSON object; returns the exit code. */
 export function main(argv: string[]): number {

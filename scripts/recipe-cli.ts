@@ -1,10 +1,8 @@
-import { Problem, readRecipe, readingSchema, type Language } from '@einkorn/core';
+import { readRecipe, readingSchema, type Language } from '@einkorn/core';
 import * as z from 'zod';
-import { failed, readText } from './cli-io';
+import { bad, failed, readText } from './cli-io';
 
 const usage = 'recipe -- FILE [--lang en|es] [--pretty] | --schema';
-
-const bad = (path: string, message: string): Problem => new Problem('arguments', message, [{ path, message }]);
 
 function language(value: string | undefined): Language {
   if (value === 'en' || value === 'es') return value;

@@ -43,7 +43,7 @@ export { plan, evaluate, type PlanOptions } from './plan/plan';
 export { solvePlan } from './plan/solve-plan';
 export { nearOf } from './plan/near';
 export { checkPlanOf, isPlanOf } from './plan/made-for';
-export { asFromFactory, learnedIn, learnedMark } from './plan/learned';
+export { learnedMark } from './plan/learned';
 export type { Near } from './plan/search';
 export { card, pouredOf } from './share/card';
 export { recipeLinkedData, recipeMarkdown } from './share/recipe';

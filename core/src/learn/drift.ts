@@ -1,7 +1,7 @@
 import { Matrix } from 'ml-matrix';
-import { choleskyOf, inverse, solve, spreadOf } from './fit';
+import { choleskyOf, inverse, slopesOf, solve, spreadOf, withPriors } from './fit';
 import { potKey, type PotParameter } from './parameters';
-import { rowsOf, scatters, type Evidence, type Jump } from './rows';
+import { keysOf, rowsOf, type Evidence, type Jump } from './rows';
 
 /*
  * Has the pot changed? Page's test (E. S. Page, Biometrika 41, 1954, 100-115): for each suspected change the log likelihood
@@ -39,25 +39,18 @@ export function changesOf(evidence: readonly Evidence[], potId: string): Jump[] 
 }
 
 function firstChange(cooks: readonly Evidence[], before: readonly Jump[]): Jump | null {
-  const sums = suspected.map(() => ({ sum: 0, since: 0 }));
+  const pages = suspected.map((s) => ({ ...s, sum: 0, since: 0 }));
   const filter = new Filter();
   for (const [n, cook] of cooks.entries()) {
     const e = { ...cook, jumps: before };
     if (n >= leastCooks) {
-      const seen = filter.innovationsOf(e);
-      const alarms = suspected.filter((s, k) => {
-        const page = sums[k]!;
-        const added = seen.ratioOf(potKey(e.observation.potId, s.parameter), s.by);
+      const ratioOf = filter.ratiosOf(e);
+      for (const page of pages) {
         if (page.sum === 0) page.since = n;
-        page.sum = Math.max(0, page.sum + added);
-        return page.sum > alarmAt;
-      });
-      if (alarms.length > 0) {
-        const worst = alarms.reduce((a, b) =>
-          sums[suspected.indexOf(b)]!.sum > sums[suspected.indexOf(a)]!.sum ? b : a,
-        );
-        return jumpOf(cooks[sums[suspected.indexOf(worst)]!.since]!, worst.parameter);
+        page.sum = Math.max(0, page.sum + ratioOf(potKey(e.observation.potId, page.parameter), page.by));
       }
+      const worst = pages.reduce((a, b) => (b.sum > a.sum ? b : a));
+      if (worst.sum > alarmAt) return jumpOf(cooks[worst.since]!, worst.parameter);
     }
     filter.take(e);
   }
@@ -76,58 +69,45 @@ class Filter {
   private information = Matrix.zeros(0, 0);
 
   private grow(e: Evidence): void {
-    const fresh = [...new Set(rowsOf(e, new Map()).flatMap((r) => [...r.slopes.keys()]))].filter(
-      (k) => !this.keys.includes(k),
-    );
-    if (fresh.length === 0) return;
-    const n = this.keys.length;
-    const wider = Matrix.eye(n + fresh.length);
-    for (let i = 0; i < n; i++) for (let j = 0; j < n; j++) wider.set(i, j, this.information.get(i, j));
+    const fresh = keysOf(e).filter((k) => !this.keys.includes(k));
     this.keys.push(...fresh);
     this.z.push(...fresh.map(() => 0));
-    this.information = wider;
+    this.information = withPriors(this.information, fresh.length);
   }
 
-  private at(e: Evidence): { h: Matrix; residual: number[]; noise: Matrix } {
-    const z = new Map(this.keys.map((k, i) => [k, this.z[i]!]));
-    // Taste moves on its own; only what the pot does can tell of the pot.
-    const rows = rowsOf(e, z).filter((r) => r.kind === 'tap');
-    return {
-      h: rows.length > 0 ? new Matrix(rows.map((r) => this.keys.map((k) => r.slopes.get(k) ?? 0))) : Matrix.zeros(0, 0),
-      residual: rows.map((r) => r.residual),
-      noise: spreadOf(
-        rows,
-        rows.map((r) => r.sd ** 2),
-        scatters.map(() => 1),
-      ),
-    };
-  }
-
-  innovationsOf(e: Evidence): { ratioOf: (key: string, by: number) => number } {
+  /** What a cook says of the pot: taste moves on its own. */
+  private read(e: Evidence): { h: Matrix; residual: number[]; noise: Matrix } | null {
     this.grow(e);
-    const { h, residual, noise } = this.at(e);
-    if (residual.length === 0) return { ratioOf: () => 0 };
+    const z = new Map(this.keys.map((k, i) => [k, this.z[i]!]));
+    const rows = rowsOf(e, z).filter((r) => r.kind === 'tap');
+    if (rows.length === 0) return null;
+    return { h: new Matrix(slopesOf(rows, this.keys)), residual: rows.map((r) => r.residual), noise: spreadOf(rows) };
+  }
+
+  /** The log likelihood ratio of a cook for a shift of one parameter by so many of its spreads. */
+  ratiosOf(e: Evidence): (key: string, by: number) => number {
+    const said = this.read(e);
+    if (!said) return () => 0;
+    const { h, residual, noise } = said;
     const s = Matrix.add(noise, h.mmul(inverse(this.information)).mmul(h.transpose()));
     const whiten = choleskyOf(s).lowerTriangularMatrix;
     const seen = forward(whiten, residual).map((x) => clipped(x, clip.innovation));
-    return {
-      ratioOf: (key, by) => {
-        const column = this.keys.indexOf(key);
-        if (column < 0) return 0;
-        const shift = forward(
-          whiten,
-          h.getColumn(column).map((x) => x * by),
-        ).map((x) => clipped(x, clip.shift));
-        const ratio = shift.reduce((sum, d, i) => sum + d * seen[i]! - (d * d) / 2, 0);
-        return clipped(ratio, clip.cook);
-      },
+    return (key, by) => {
+      const column = this.keys.indexOf(key);
+      if (column < 0) return 0;
+      const shift = forward(
+        whiten,
+        h.getColumn(column).map((x) => x * by),
+      ).map((x) => clipped(x, clip.shift));
+      const ratio = shift.reduce((sum, d, i) => sum + d * seen[i]! - (d * d) / 2, 0);
+      return clipped(ratio, clip.cook);
     };
   }
 
   take(e: Evidence): void {
-    this.grow(e);
-    const { h, residual, noise } = this.at(e);
-    if (residual.length === 0) return;
+    const said = this.read(e);
+    if (!said) return;
+    const { h, residual, noise } = said;
     const weighted = h.transpose().mmul(inverse(noise));
     this.information.add(weighted.mmul(h));
     const step = solve(this.information, weighted.mmul(Matrix.columnVector(residual)).to1DArray());

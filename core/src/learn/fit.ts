@@ -157,7 +157,7 @@ function informationOf(rows: readonly Row[], place: ReadonlyMap<string, number>,
   const keys = [...new Set(rows.flatMap((r) => [...r.slopes.keys()]))];
   const [n, m] = [keys.length, rows.length];
   const inner = m > 0 ? inverse(spread) : spread;
-  const h = rows.map((r) => Float64Array.from(keys, (k) => r.slopes.get(k) ?? 0));
+  const h = slopesOf(rows, keys);
   const information = new Float64Array(n * n);
   const slope = new Float64Array(n);
   for (let b = 0; b < m; b++) {
@@ -181,8 +181,23 @@ function informationOf(rows: readonly Row[], place: ReadonlyMap<string, number>,
   return { at: keys.map((k) => place.get(k)!), information, slope };
 }
 
-/** Covariance of what is seen: its own noise and the scatters of the evening. */
-export function spreadOf(rows: readonly Row[], noise: readonly number[], q: readonly number[]): Matrix {
+/** The slopes of rows in these parameters, a row of the matrix each. */
+export const slopesOf = (rows: readonly Row[], keys: readonly string[]): number[][] =>
+  rows.map((r) => keys.map((k) => r.slopes.get(k) ?? 0));
+
+/** A matrix over parameters with so many more of them, which nothing is known of: still at their prior. */
+export function withPriors(known: Matrix, more: number): Matrix {
+  const out = Matrix.eye(known.rows + more);
+  for (let i = 0; i < known.rows; i++) for (let j = 0; j < known.rows; j++) out.set(i, j, known.get(i, j));
+  return out;
+}
+
+/** Covariance of what is seen: its own noise and the scatters of the evening, as wide as they usually are when not given. */
+export function spreadOf(
+  rows: readonly Row[],
+  noise: readonly number[] = rows.map((r) => r.sd ** 2),
+  q: readonly number[] = scatters.map(() => 1),
+): Matrix {
   return new Matrix(
     rows.map((a, i) =>
       rows.map((b, j) => a.scatter.reduce((s, x, k) => s + x * q[k]! * b.scatter[k]!, i === j ? noise[i]! : 0)),

@@ -10,8 +10,8 @@ import { HeatedPot, naturalMinOf, type CookRun } from '../pot/cook';
 import { withFactors, type PotFactors } from '../pot/factors';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Load } from '../pot/state';
+import { sauceOffset } from '../plan/learned';
 import { units } from '../quantity/units';
-import { sauceOffset } from './ordinal';
 
 /** What moves an outcome, each in its own unit: logarithms of factors, but for K, sd of the ledger and minutes. */
 export const inputs = [
@@ -62,6 +62,7 @@ const lnMinutes = (seconds: number): number => Math.log(Math.max(leastMin, secon
 /** The forward model of one cook: any number of times with other inputs, set up once. */
 export class Forward {
   private readonly b: Bench;
+  private middle: Brought | null = null;
 
   constructor(private readonly c: CookSetting) {
     this.b = setBench(c.dish, c.kitchen);
@@ -79,12 +80,8 @@ export class Forward {
 
   /** @throws nothing; a pot that does not come to pressure with these inputs gives NaN throughout */
   run(x: Inputs): Outcome {
-    const { plan, holdMin, naturalMin } = this.c;
-    const b = benchOfPlan(changed(this.b, x), plan);
-    const addMl = plan.liquid.addMl * Math.exp((x.jug ?? 0) + (x.load ?? 0));
-    const load = warmer(loadOf(b, addMl, b.first), x.startK ?? 0);
-    const at = { pot: b.pot, altitudeM: b.kitchen.altitudeM };
-    const heated = new HeatedPot(at, load, plan.program.pressure, stepS);
+    const { holdMin, naturalMin } = this.c;
+    const { b, addMl, load, heated } = this.brought(x);
     if (heated.countdownS === null || heated.pinUpS === null) return { ...nothing };
     const natural = heated.finish(holdMin, { kind: 'natural' });
     const minutes = naturalMin === null ? null : Math.max(0, naturalMin + (x.lateMin ?? 0));
@@ -98,6 +95,27 @@ export class Forward {
       ...starchOf(b, run, { addMl, load, speed: Math.exp(x.speed ?? 0) }),
     };
   }
+
+  /** The pot on its way to pressure. The clock of the grain and the hand at the valve do not touch it: they share the middle one. */
+  private brought(x: Inputs): Brought {
+    const isMiddle = Object.keys(x).every((input) => input === 'speed' || input === 'lateMin');
+    return isMiddle ? (this.middle ??= this.bring({})) : this.bring(x);
+  }
+  private bring(x: Inputs): Brought {
+    const { plan } = this.c;
+    const b = benchOfPlan(changed(this.b, x), plan);
+    const addMl = plan.liquid.addMl * Math.exp((x.jug ?? 0) + (x.load ?? 0));
+    const load = warmer(loadOf(b, addMl, b.first), x.startK ?? 0);
+    const at = { pot: b.pot, altitudeM: b.kitchen.altitudeM };
+    return { b, addMl, load, heated: new HeatedPot(at, load, plan.program.pressure, stepS) };
+  }
+}
+
+interface Brought {
+  b: Bench;
+  addMl: number;
+  load: Load;
+  heated: HeatedPot;
 }
 
 const nothing: Outcome = {

@@ -2,6 +2,8 @@ import type { Cook } from '../cook/cook';
 import type { Kitchen } from '../dish/kitchen';
 import { learnedFormat, type Learned, type LearnedValue } from '../dish/learned';
 import { Problem } from '../problem';
+import { shortMark } from '../short-mark';
+import { stableJson } from '../stable-json';
 import { changesOf } from './drift';
 import { emulatorOf, type Emulator } from './emulator';
 import { fit, type Fit } from './fit';
@@ -28,18 +30,32 @@ export interface Log {
   cooks: readonly Cook[];
 }
 
-/** Emulators are read off the forward model once for as long as a plan is in memory. */
-const emulators = new WeakMap<
-  Cook['plan'],
-  { holdMin: number; naturalMin: number | null; emulator: Emulator | null }
->();
+/**
+ * Emulators are read off the forward model once, by what they are made of: a log comes to a worker as a fresh copy each time.
+ * The oldest go when there are more than two full logs of them.
+ */
+const emulators = new Map<string, Emulator | null>();
 
-function emulatorFor(o: Observation): Emulator | null {
-  const { plan, holdMin, naturalMin } = o.setting;
-  const kept = emulators.get(plan);
-  if (kept?.holdMin === holdMin && kept.naturalMin === naturalMin) return kept.emulator;
-  const emulator = plannable(() => emulatorOf(o.setting, potOf(o.potId)));
-  emulators.set(plan, { holdMin, naturalMin, emulator });
+function emulatorFor({ setting, potId }: Observation): Emulator | null {
+  const { dish, kitchen, plan, holdMin, naturalMin } = setting;
+  const { liquid, program, firstStage } = plan;
+  const mark = shortMark(
+    stableJson([
+      dish,
+      potId,
+      kitchen.altitudeM,
+      liquid.addMl,
+      program.pressure,
+      firstStage ?? null,
+      holdMin,
+      naturalMin,
+    ]),
+  );
+  const kept = emulators.get(mark);
+  if (kept !== undefined) return kept;
+  const emulator = plannable(() => emulatorOf(setting, potOf(potId)));
+  emulators.set(mark, emulator);
+  if (emulators.size > 2 * mostCooks) emulators.delete(emulators.keys().next().value!);
   return emulator;
 }
 
@@ -57,7 +73,7 @@ function plannable<T>(read: () => T): T | null {
 export const mostCooks = 200;
 
 /** The newest cooks of a log as evidence, in the order of the evenings. */
-export function evidenceOf({ kitchen, cooks }: Log): Evidence[] {
+function evidenceOf({ kitchen, cooks }: Log): Evidence[] {
   return cooks
     .flatMap((cook) => plannable(() => observationOf(cook, kitchen)) ?? [])
     .sort((a, b) => a.startedMs - b.startedMs)

@@ -1,8 +1,8 @@
 import { Matrix } from 'ml-matrix';
-import { inverse, spreadOf, type Fit } from './fit';
-import type { Observation } from './observation';
+import { inverse, slopesOf, spreadOf, withPriors, type Fit } from './fit';
+import { unseen, type Observation } from './observation';
 import { cookKey } from './parameters';
-import { rowsOf, scatters, type Evidence, type Row } from './rows';
+import { rowsOf, type Evidence, type Row } from './rows';
 
 /** One thing that could be written down next, and how much of the spread of the next dish it takes off. */
 export interface Teaching {
@@ -14,27 +14,21 @@ export interface Teaching {
   share: number;
 }
 
-const nothingSeen = { taps: {}, lateMin: null, gaugeKpa: [], steamG: null, ratings: {}, saltOverPercent: 0 } as const;
-
 /** What each thing would be as an observation; its value does not matter, only what it depends on. */
-function wouldSee(what: Teaching['what'], o: Observation): Observation {
-  const blank: Observation = { ...o, ...nothingSeen, taps: {}, gaugeKpa: [], ratings: {} };
+function wouldSee(o: Observation): Record<Teaching['what'], Observation> {
+  const blank = unseen(o);
   const { plan } = o.setting;
   const letFall = { ...plan, program: { ...plan.program, release: { kind: 'natural' as const } } };
-  const natural = { ...o.setting, plan: letFall, naturalMin: null };
-  switch (what) {
-    case 'tap-pin':
-      return { ...blank, taps: { pinMin: 1 } };
-    case 'natural-tapped':
-      return { ...blank, setting: natural, taps: { fullMin: 1, pinDownMin: 2 } };
-    case 'weigh':
-      return { ...blank, steamG: 1 };
-    case 'gauge':
-      return { ...blank, gaugeKpa: [1] };
-    case 'rate-grain':
-      return { ...blank, ratings: { grain: 2 } };
-  }
+  const setting = { ...o.setting, plan: letFall, naturalMin: null };
+  return {
+    'tap-pin': { ...blank, taps: { pinMin: 1 } },
+    'natural-tapped': { ...blank, setting, taps: { fullMin: 1, pinDownMin: 2 } },
+    weigh: { ...blank, steamG: 1 },
+    gauge: { ...blank, gaugeKpa: [1] },
+    'rate-grain': { ...blank, ratings: { grain: 2 } },
+  };
 }
+type Seen = Record<Teaching['what'], Row[]>;
 
 const things = ['tap-pin', 'natural-tapped', 'weigh', 'gauge', 'rate-grain'] as const;
 /** Less than this share is not worth a tap [from memory]. */
@@ -49,13 +43,15 @@ const worthSaying = 0.05;
 export function nextTeachings(fit: Fit, last: readonly Evidence[]): Teaching[] {
   return last
     .flatMap((e) => {
-      const spread = wider(fit, e);
-      const targets = targetsOf(e, fit);
+      const would = wouldSee(e.observation);
+      const rowsFor = (what: Teaching['what']): Row[] => rowsOf({ ...e, observation: would[what] }, fit.z);
+      const seen = Object.fromEntries(things.map((what) => [what, rowsFor(what)])) as Seen;
+      const spread = wider(fit, seen);
+      const targets = targetsOf(seen);
       return things.flatMap((what): Teaching[] => {
-        const rows = rowsOf({ ...e, observation: wouldSee(what, e.observation) }, fit.z);
-        if (rows.length === 0) return [];
+        if (seen[what].length === 0) return [];
         const best = targets
-          .map((t) => ({ of: t.of, share: shareOff(spread, rows, t.slopes) }))
+          .map((t) => ({ of: t.of, share: shareOff(spread, seen[what], t.slopes) }))
           .reduce((a, b) => (b.share > a.share ? b : a));
         return [{ what, potId: e.observation.potId, ...best }];
       });
@@ -69,25 +65,20 @@ interface Spread {
   keys: string[];
   p: Matrix;
 }
-function wider(fit: Fit, e: Evidence): Spread {
-  const all = things.flatMap((what) => rowsOf({ ...e, observation: wouldSee(what, e.observation) }, fit.z));
-  const fresh = [...new Set(all.flatMap((r) => [...r.slopes.keys()]))].filter((k) => !fit.keys.includes(k));
-  const n = fit.keys.length;
-  const p = Matrix.eye(n + fresh.length);
-  for (let i = 0; i < n; i++) for (let j = 0; j < n; j++) p.set(i, j, fit.covariance.get(i, j));
-  return { keys: [...fit.keys, ...fresh], p };
+function wider(fit: Fit, seen: Seen): Spread {
+  const all = things.flatMap((what) => seen[what].flatMap((r) => [...r.slopes.keys()]));
+  const fresh = [...new Set(all)].filter((k) => !fit.keys.includes(k));
+  return { keys: [...fit.keys, ...fresh], p: withPriors(fit.covariance, fresh.length) };
 }
 
 /** What the next dish hangs on: its minutes to the pin, its natural release, its texture. */
-function targetsOf(e: Evidence, fit: Fit): { of: Teaching['of']; slopes: ReadonlyMap<string, number> }[] {
-  const see = (what: Teaching['what']): Row[] => rowsOf({ ...e, observation: wouldSee(what, e.observation) }, fit.z);
-  const pin = see('tap-pin')[0]!.slopes;
-  const [full, fallen] = see('natural-tapped');
+function targetsOf(seen: Seen): { of: Teaching['of']; slopes: ReadonlyMap<string, number> }[] {
+  const pin = new Map([...seen['tap-pin'][0]!.slopes].filter(([k]) => k !== cookKey('tap')));
+  const [full, fallen] = seen['natural-tapped'];
   const natural = new Map([...fallen!.slopes].map(([k, s]) => [k, s - (full!.slopes.get(k) ?? 0)]));
-  const grain = see('rate-grain')[0]?.slopes;
-  const own = new Map([...pin].filter(([k]) => k !== cookKey('tap')));
+  const grain = seen['rate-grain'][0]?.slopes;
   return [
-    { of: 'pin', slopes: own },
+    { of: 'pin', slopes: pin },
     { of: 'natural', slopes: natural },
     ...(grain ? [{ of: 'grain' as const, slopes: grain }] : []),
   ];
@@ -95,17 +86,12 @@ function targetsOf(e: Evidence, fit: Fit): { of: Teaching['of']; slopes: Readonl
 
 function shareOff({ keys, p }: Spread, rows: readonly Row[], target: ReadonlyMap<string, number>): number {
   const g = Matrix.columnVector(keys.map((k) => target.get(k) ?? 0));
-  const h = new Matrix(rows.map((r) => keys.map((k) => r.slopes.get(k) ?? 0)));
-  const noise = spreadOf(
-    rows,
-    rows.map((r) => r.sd ** 2),
-    scatters.map(() => 1),
-  );
+  const h = new Matrix(slopesOf(rows, keys));
   const before = g.transpose().mmul(p).mmul(g).get(0, 0);
   const cross = h.mmul(p).mmul(g);
   const off = cross
     .transpose()
-    .mmul(inverse(Matrix.add(noise, h.mmul(p).mmul(h.transpose()))))
+    .mmul(inverse(Matrix.add(spreadOf(rows), h.mmul(p).mmul(h.transpose()))))
     .mmul(cross)
     .get(0, 0);
   return before <= 0 ? 0 : 1 - Math.sqrt(Math.max(0, before - off) / before);

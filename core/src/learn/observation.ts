@@ -35,6 +35,21 @@ export interface Observation {
   saltOverPercent: number;
 }
 
+/** A cook of which nobody wrote anything down. */
+export const unseen = (o: Pick<Observation, 'cookId' | 'startedMs' | 'potId' | 'setting' | 'starch'>): Observation => ({
+  cookId: o.cookId,
+  startedMs: o.startedMs,
+  potId: o.potId,
+  setting: o.setting,
+  starch: o.starch,
+  taps: {},
+  lateMin: null,
+  gaugeKpa: [],
+  steamG: null,
+  ratings: {},
+  saltOverPercent: 0,
+});
+
 /**
  * Reads a cook; null where it teaches nothing: practice, never closed, opened and locked again, or put right before the pin.
  * Where something went wrong later, the taps up to there still count, and nothing is asked of how it tasted.

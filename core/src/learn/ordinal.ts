@@ -60,4 +60,3 @@ export const ratingEdges = {
   pasta: [100 * Math.log(0.85), 100 * Math.log(1.05), 100 * Math.log(1.6), 100 * Math.log(2.2)],
   sauce: [Math.log(0.06), Math.log(0.14), Math.log(0.3), Math.log(0.47)],
 } as const;
-export const sauceOffset = 0.02;

@@ -1,3 +1,4 @@
+import { eveningHeatSd } from '../pot/factors';
 import type { PotProfile } from '../pot/profile';
 import type { Kinetics } from '../food/record';
 
@@ -65,7 +66,7 @@ export const classLike = (k: Kinetics): CookParameter => `like:${k}`;
 
 /** From evening to evening; nobody can learn it: it is integrated out. */
 export const scatterSd = {
-  heat: 0.03,
+  heat: eveningHeatSd,
   flameHeat: 0.08,
   startK: 4,
   load: 0.04,

@@ -1,3 +1,4 @@
+import { perStep } from '../plan/learned';
 import { pots, type PotProfile } from '../pot/profile';
 import { emulated, type Emulator } from './emulator';
 import type { Input, Inputs, Output } from './forward';
@@ -144,7 +145,7 @@ class Reading {
   /** An output with its slopes in parameters and scatters. */
   private out(output: Output): Value {
     const { value, slopes } = emulated(this.e.emulator, output, this.x);
-    const v: Value = { value, slopes: new Map(), scatter: scatters.map(() => 0) };
+    const v = fixed(value);
     for (const [input, slope] of Object.entries(slopes) as [Input, number][])
       for (const p of this.parts[input] ?? []) addPart(v, p, slope);
     return v;
@@ -156,8 +157,7 @@ class Reading {
   /** A parameter that is added as it stands. */
   private plus(v: Value, name: 'tap' | 'late'): Value {
     const { mean, sd } = cookParameters[name];
-    const key = cookKey(name);
-    return added(v, { value: mean + sd * this.at(key), slopes: new Map([[key, sd]]), scatter: scatters.map(() => 0) });
+    return this.shift(added(v, fixed(mean)), cookKey(name), sd);
   }
 
   private tapRows(): Row[] {
@@ -168,7 +168,7 @@ class Reading {
       void rows.push({ kind: 'tap', residual: seen - v.value, sd, slopes: v.slopes, scatter: v.scatter });
     const pin = this.minutes('pin');
     // The lid's own mood moves everything after it.
-    pin.scatter[scatters.indexOf('tick')]! += scatterSd.tickMin;
+    addPart(pin, { scatter: 'tick', by: scatterSd.tickMin }, 1);
     if (pinMin !== undefined) tap(pinMin, this.plus(pin, 'tap'));
     const full = this.sensed(added(pin, this.minutes('toFull')));
     if (fullMin !== undefined) tap(fullMin, this.plus(full, 'tap'));
@@ -199,29 +199,28 @@ class Reading {
     if (release.kind === 'natural') return null;
     const planned = added(holdEnd, fixed(release.kind === 'timed' ? (release.naturalMin ?? 0) : 0));
     const late = this.plus(planned, 'late');
-    late.scatter[scatters.indexOf('late')]! += scatterSd.lateMin;
+    addPart(late, { scatter: 'late', by: scatterSd.lateMin }, 1);
     return late;
   }
 
   /** The pot's own countdown comes so much after the pressure. */
   private sensed(v: Value): Value {
-    const key = potKey(this.o.potId, 'sense');
     const { sd } = potParameter(potOf(this.o.potId), 'sense');
-    return added(v, { value: sd * this.at(key), slopes: new Map([[key, sd]]), scatter: scatters.map(() => 0) });
+    return this.shift(added(v, fixed(0)), potKey(this.o.potId, 'sense'), sd);
   }
 
   private gaugeRows(): Row[] {
     const pot = potOf(this.o.potId);
     const { pressure } = this.o.setting.plan.program;
     const kpa = (pressure === 'high' || pot.lowKpa === null ? pot.highKpa : pot.lowKpa) * Math.exp(this.x.set ?? 0);
-    const slopes: Sparse = new Map();
-    for (const p of this.parts.set ?? []) if ('key' in p) slopes.set(p.key, kpa * p.by);
+    const { slopes, scatter } = fixed(kpa);
+    for (const p of this.parts.set ?? []) addPart({ value: kpa, slopes, scatter }, p, kpa);
     return this.o.gaugeKpa.map((seen) => ({
       kind: 'normal',
       residual: seen - kpa,
       sd: observedSd.gaugeKpa,
       slopes,
-      scatter: scatters.map(() => 0),
+      scatter,
     }));
   }
 
@@ -255,7 +254,7 @@ class Reading {
       }
     }
     if (ratings.salt !== undefined) {
-      const place = fixed(right + saltOverPercent / percentPerSaltStep);
+      const place = fixed(right + saltOverPercent / perStep.saltPercent);
       this.shift(place, cookKey('salt'), -cookParameters.salt.sd);
       rows.push(rated(ratings.salt, place));
     }
@@ -267,16 +266,16 @@ class Reading {
     const v = this.out(output);
     return scaled({ ...v, value: inSteps(v.value, edges) }, stepsPerUnit(v.value, edges));
   }
-  private shift(v: Value, key: string, by: number): void {
+  /** Moves a value by a parameter, so much a spread of it. */
+  private shift(v: Value, key: string, by: number): Value {
     v.value += by * this.at(key);
-    v.slopes.set(key, (v.slopes.get(key) ?? 0) + by);
+    addPart(v, { key, by }, 1);
+    return v;
   }
 }
 
 /** The middle of five steps. */
 const right = 2;
-/** Salt one word further on its scale, percent of the finished dish [derived: the words of the scale end at 1.05 and 1.3]. */
-export const percentPerSaltStep = 0.25;
 
 const fixed = (value: number): Value => ({ value, slopes: new Map(), scatter: scatters.map(() => 0) });
 

@@ -18,11 +18,12 @@ import { saucyFrom } from './water';
  */
 
 /** One step of the texture scale, points of the index; of the sauce scale, ln of its share; of salt, percent [derived: their edges]. */
-const perStep = { texturePoints: 4.33, sauceLn: 0.76, pastaSauceLn: 0.5, saltPercent: 0.25 } as const;
+export const perStep = { texturePoints: 4.33, sauceLn: 0.76, pastaSauceLn: 0.5, saltPercent: 0.25 } as const;
 /** Nothing that was learned moves an aim further than this, in steps [from memory: a habit, not a law]. */
 const mostSteps = 1;
 const mostSaucePerDish = 0.6;
-const sauceOffset = 0.02;
+/** Added to the share of sauce before its logarithm is taken: a dry dish has one too. */
+export const sauceOffset = 0.02;
 
 /** What the log taught, where it is in use. */
 export const learnedIn = ({ learning, learned }: Kitchen): Learned | undefined => (learning ? learned : undefined);
@@ -102,14 +103,14 @@ const knownFrom = 0.8;
 const worthNaming = 0.25;
 
 /** What of all this moved a plan, the surest first; none in a kitchen without it. */
-function movedBy(kitchen: Kitchen, foods: readonly string[]): NonNullable<Plan['learned']>['moved'] {
+function movedBy(kitchen: Kitchen, starch: string | undefined): NonNullable<Plan['learned']>['moved'] {
   const learned = learnedIn(kitchen);
   const { potId } = kitchen;
   if (!learned) return [];
   const groups = [
     { of: potId, values: learned.pots[potId] ?? {} },
     { of: 'cook', values: learned.cook },
-    ...foods.map((food) => ({ of: food, values: learned.grains[food] ?? {} })),
+    ...(starch === undefined ? [] : [{ of: starch, values: learned.grains[starch] ?? {} }]),
   ];
   return groups
     .flatMap(({ of, values }) =>
@@ -137,9 +138,9 @@ export function learnedMark(kitchen: Kitchen): string | undefined {
 }
 
 /** What a plan keeps of what was learned when it was made. */
-export function learnedOf(kitchen: Kitchen, foods: readonly string[]): Plan['learned'] {
+export function learnedOf(kitchen: Kitchen, starch: string | undefined): Plan['learned'] {
   const mark = learnedMark(kitchen);
-  return mark === undefined ? undefined : { mark, moved: movedBy(kitchen, foods) };
+  return mark === undefined ? undefined : { mark, moved: movedBy(kitchen, starch) };
 }
 
 /** The kitchen that a plan was made in: one made as from the factory is followed so, whatever has been learned since. */

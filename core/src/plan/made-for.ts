@@ -23,7 +23,7 @@ export const markOf = ({ title: _title, notes: _notes, ...dish }: Dish, { potId,
 
 /** The plan with the mark of what it was made for, and what was learned when it was made. */
 export function marked(plan: Plan, dish: Dish, kitchen: Kitchen): Plan {
-  const learned = learnedOf(kitchen, [plan.grain?.food ?? plan.pasta?.food ?? []].flat());
+  const learned = learnedOf(kitchen, (plan.grain ?? plan.pasta)?.food);
   const madeFor = markOf(dish, { ...kitchen, learned: learned?.mark });
   return { ...plan, madeFor, ...(learned ? { learned } : {}) };
 }

@@ -1,4 +1,4 @@
-import { checkFits, type Bench } from './bench';
+import type { Bench } from './bench';
 import type { Plan } from './document';
 import { holdsOf } from './holds';
 import { runMeats } from './meat';
@@ -14,7 +14,6 @@ import { benchOfPlan } from './stages';
 export function safeHoldMin(bare: Bench, p: Plan): number | null {
   const safe = p.meats.filter((m) => m.ok).map((m) => m.ingredient);
   if (safe.length === 0) return p.program.holdMin;
-  checkFits(bare);
   const b = benchOfPlan(bare, p);
   const { pressure, release, holdMin } = p.program;
   const h = heat(b, { addMl: p.liquid.addMl, pressure, texture: p.texture });

@@ -30,8 +30,10 @@ export function solvePlan(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({})
   if (!learnedIn(kitchen)) return solve(0);
   const factory = asFromFactory(kitchen);
   let p = solve(0);
+  if (p.meats.length === 0) return p;
+  const table = setBench(dish, factory);
   for (let tries = 0; tries < mostLonger; tries++) {
-    const least = safeHoldMin(setBench(dish, factory), p);
+    const least = safeHoldMin(table, p);
     if (least !== null && least <= p.program.holdMin) return p;
     if (least === null || dish.overrides?.holdMin !== undefined) break;
     p = solve(least);

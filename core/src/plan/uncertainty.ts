@@ -3,6 +3,7 @@ import { runClock } from '../grain/clock';
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pieceSd } from '../meat/cautious';
+import { eveningHeatSd } from '../pot/factors';
 import { setBench, type Bench } from './bench';
 import { textureSd } from './chance';
 import type { Plan } from './document';
@@ -32,12 +33,10 @@ const sd = {
   thickness: pieceSd.thickness,
   steamG: 12,
 };
-/** What a pot whose log was learned from still scatters from evening to evening, ln of its heat-up [from memory]. */
-const eveningSd = 0.03;
 /** A pot that is known heats up less uncertainly than one of the table. */
 const heatUpSdOf = (kitchen: Kitchen): number => {
   const heat = learnedIn(kitchen)?.pots[kitchen.potId]?.['heat'];
-  return heat ? Math.min(sd.heatUp, Math.hypot(heat.sd, eveningSd)) : sd.heatUp;
+  return heat ? Math.min(sd.heatUp, Math.hypot(heat.sd, eveningHeatSd)) : sd.heatUp;
 };
 /** Heat-ups that are simulated; draws take the nearest. */
 const heatUps = [0.8, 0.9, 1, 1.1, 1.25];

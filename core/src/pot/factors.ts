@@ -18,6 +18,9 @@ export interface PotFactors {
   purge?: number;
 }
 
+/** What a pot still heats otherwise from evening to evening when it is known, ln [from memory]. */
+export const eveningHeatSd = 0.03;
+
 /** The pot with its factors in it. */
 export function withFactors(pot: PotProfile, f: PotFactors): PotProfile {
   const times = (log: number | undefined): number => Math.exp(log ?? 0);

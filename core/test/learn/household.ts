@@ -2,7 +2,7 @@ import { kitchenSchema } from '../../src/dish/kitchen';
 import { findFood } from '../../src/food/find';
 import { emulatorOf, type Emulator } from '../../src/learn/emulator';
 import { Forward, type CookSetting, type Inputs } from '../../src/learn/forward';
-import type { Observation } from '../../src/learn/observation';
+import { unseen, type Observation } from '../../src/learn/observation';
 import { inSteps, ratingEdges } from '../../src/learn/ordinal';
 import {
   classLike,
@@ -107,19 +107,8 @@ export function trueInputs(h: Household, d: PoolDish, scatter: readonly number[]
   return x;
 }
 
-const blank = (d: PoolDish, cookId: string, startedMs: number): Observation => ({
-  cookId,
-  startedMs,
-  potId: d.potId,
-  setting: d.setting,
-  starch: d.starch,
-  taps: {},
-  lateMin: null,
-  gaugeKpa: [],
-  steamG: null,
-  ratings: {},
-  saltOverPercent: 0,
-});
+const blank = ({ potId, setting, starch }: PoolDish, cookId: string, startedMs: number): Observation =>
+  unseen({ cookId, startedMs, potId, setting, starch });
 
 const misses = { tap: 0.12, rating: 0 };
 
@@ -144,7 +133,7 @@ export function eveningOf(h: Household, d: PoolDish, n: number): Evidence | null
   const scatter = scatters.map((s: Scatter) => (s === 'weighed' || s === 'tick' ? draws.student(3) : draws.normal()));
   const late =
     cookParameters.late.mean + cookParameters.late.sd * truth(cookKey('late')) + scatterSd.lateMin * draws.normal();
-  const { plan: p, holdMin, naturalMin } = d.setting;
+  const { holdMin, naturalMin } = d.setting;
   const lateMin = naturalMin === null ? 0 : Math.max(-naturalMin, late);
   const out = d.forward.run(trueInputs(h, d, scatter, lateMin));
   if (!Number.isFinite(out.pin)) return null;
@@ -173,6 +162,5 @@ export function eveningOf(h: Household, d: PoolDish, n: number): Evidence | null
     o.ratings.sauce = rated(inSteps(out.sauce, ratingEdges.sauce) - cookParameters.sauce.sd * truth(cookKey('sauce')));
     o.ratings.salt = rated(2 - cookParameters.salt.sd * truth(cookKey('salt')));
   }
-  void p;
   return { observation: o, emulator: d.emulator, jumps: [] };
 }

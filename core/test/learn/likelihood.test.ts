@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { curveAt, monotoneCurve } from '../../src/learn/monotone';
-import { inSteps, overLikelihood, ratingEdges, ratingLikelihood, sauceOffset } from '../../src/learn/ordinal';
+import { sauceOffset } from '../../src/plan/learned';
+import { inSteps, overLikelihood, ratingEdges, ratingLikelihood } from '../../src/learn/ordinal';
 
 /*
  * Derived by another program, whose normal distribution is good to 7.5e-8: in its tails its slopes and curvatures hold to three digits. The

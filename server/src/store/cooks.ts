@@ -5,21 +5,23 @@ import type { CookRow, EventRow } from './models';
 
 const missing = (): Problem => new Problem('cook-missing', 'This cook is not in the log. Go back to the Log.');
 
-/** Every cook, whole: for the export and for what is learned from all of them. */
-export async function listCooks(store: Store): Promise<Cook[]> {
-  const { models } = store;
-  const [cooks, events] = await Promise.all([
+/** Every cook, whole, newest first: for the export. */
+export async function listCooks({ models }: Store): Promise<Cook[]> {
+  const [rows, events] = await Promise.all([
     models.Cooks.findAll({ order: [['startedMs', 'DESC']] }),
     models.Events.findAll({ order: [['seq', 'ASC']] }),
   ]);
-  const byCook = groupByCook(events);
-  return cooks.map((c) => toCook(c, byCook.get(c.id) ?? []));
+  return joined(rows, events);
 }
 
-function groupByCook(events: EventRow[]): Map<string, EventRow[]> {
-  const out = new Map<string, EventRow[]>();
-  for (const e of events) out.set(e.cookId, [...(out.get(e.cookId) ?? []), e]);
-  return out;
+/** The cooks of a few rows with their events, in the order of the rows. */
+const withEvents = async ({ models }: Store, rows: readonly CookRow[]): Promise<Cook[]> =>
+  joined(rows, await models.Events.findAll({ where: { cookId: rows.map((r) => r.id) }, order: [['seq', 'ASC']] }));
+
+function joined(rows: readonly CookRow[], events: readonly EventRow[]): Cook[] {
+  const byCook = new Map<string, EventRow[]>(rows.map((r) => [r.id, []]));
+  for (const e of events) byCook.get(e.cookId)?.push(e);
+  return rows.map((r) => toCook(r, byCook.get(r.id)!));
 }
 
 /** The largest page of the log. */
@@ -42,15 +44,13 @@ export async function pageOfCooks(store: Store, limit: number, after?: string): 
     limit: limit + 1,
   });
   const page = rows.slice(0, limit);
-  const events = await models.Events.findAll({ where: { cookId: page.map((r) => r.id) }, order: [['seq', 'ASC']] });
-  const byCook = groupByCook(events);
   const last = page.at(-1);
   const [all, practised] = await Promise.all([
     models.Cooks.count(),
     models.Cooks.count({ where: { practice: { [Op.ne]: null } } }),
   ]);
   return {
-    cooks: page.map((r) => summaryOf(toCook(r, byCook.get(r.id) ?? []))),
+    cooks: (await withEvents(store, page)).map(summaryOf),
     next: last && rows.length > limit ? `${last.startedMs}.${last.id}` : null,
     real: all - practised,
     practised,
@@ -76,7 +76,7 @@ export async function getCook({ models }: Store, id: string): Promise<Cook> {
 /** Cooks in progress, newest first. */
 export async function runningCooks(store: Store): Promise<Cook[]> {
   const rows = await store.models.Cooks.findAll({ where: { finishedMs: null }, order: [['startedMs', 'DESC']] });
-  return Promise.all(rows.map((c) => getCook(store, c.id)));
+  return withEvents(store, rows);
 }
 /** The real cook that a device without further word means. */
 export const newestRunning = async (store: Store): Promise<Cook | undefined> =>
@@ -94,19 +94,15 @@ export async function lastCook(store: Store, dishId: string): Promise<Cook | nul
 }
 
 /** The newest cooks with real food that are over, whole. */
-export async function newestFinished(store: Store, most: number): Promise<Cook[]> {
-  const rows = await store.models.Cooks.findAll({
-    where: { finishedMs: { [Op.ne]: null }, practice: null },
-    order: [['startedMs', 'DESC']],
-    limit: most,
-  });
-  const events = await store.models.Events.findAll({
-    where: { cookId: rows.map((r) => r.id) },
-    order: [['seq', 'ASC']],
-  });
-  const byCook = groupByCook(events);
-  return rows.map((r) => toCook(r, byCook.get(r.id) ?? []));
-}
+export const newestFinished = async (store: Store, most: number): Promise<Cook[]> =>
+  withEvents(
+    store,
+    await store.models.Cooks.findAll({
+      where: { finishedMs: { [Op.ne]: null }, practice: null },
+      order: [['startedMs', 'DESC']],
+      limit: most,
+    }),
+  );
 
 /** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */
 export async function addCook({ models, sequelize, inTurn }: Store, cook: Cook): Promise<void> {

@@ -5,10 +5,11 @@ import { newestFinished } from '../store/cooks';
 import { getKitchen, keepLearned } from '../store/kitchen';
 import type { Sums } from './sums';
 
-/** Learns from the log, beside everything else: never two at a time, and once more where a cook ended meanwhile. */
+/** Learns from the log, beside everything else and never twice at a time. */
 export class Learning {
-  private running: Promise<unknown> | null = null;
-  private again = false;
+  private last: Promise<unknown> = Promise.resolve();
+  /** one that has not begun will see the cook that ended just now too */
+  private isWaiting = false;
 
   constructor(
     private readonly store: Store,
@@ -16,26 +17,24 @@ export class Learning {
     private readonly log: Logger,
   ) {}
 
-  /** Reads the whole log and keeps what it teaches; answers with the kitchen that has it. */
-  async now(): Promise<Kitchen> {
-    const kitchen = await getKitchen(this.store);
-    const cooks = await newestFinished(this.store, mostCooks);
-    return keepLearned(this.store, await this.sums('learn', { kitchen, cooks }));
+  /** Reads the log and keeps what it teaches; answers with the kitchen that has it. */
+  now(): Promise<Kitchen> {
+    const learned = this.last.then(() => this.learn());
+    this.last = learned.catch(() => undefined);
+    return learned;
   }
 
   /** After a cook: nobody waits for it, and what goes wrong is only written down. */
   soon(): void {
-    if (this.running) {
-      this.again = true;
-      return;
-    }
-    this.running = this.now()
-      .catch((e: unknown) => this.log.warn({ err: e }, 'the log could not be learned from'))
-      .finally(() => {
-        this.running = null;
-        if (!this.again) return;
-        this.again = false;
-        this.soon();
-      });
+    if (this.isWaiting) return;
+    this.isWaiting = true;
+    this.now().catch((e: unknown) => this.log.warn({ err: e }, 'the log could not be learned from'));
+  }
+
+  private async learn(): Promise<Kitchen> {
+    this.isWaiting = false;
+    const kitchen = await getKitchen(this.store);
+    const cooks = await newestFinished(this.store, mostCooks);
+    return keepLearned(this.store, await this.sums('learn', { kitchen, cooks }));
   }
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { learnedWords } from '../i18n/learned-words';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
@@ -9,7 +10,7 @@ import { benchFeature } from './bench.slice';
 /** What of the log moved this plan, each with its spread, and the way to plan without it. */
 @Component({
   selector: 'ek-learned-note',
-  imports: [TranslocoDirective],
+  imports: [TranslocoDirective, Button],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -28,9 +29,12 @@ import { benchFeature } from './bench.slice';
           } @else {
             <span>{{ t('learned.is-off') }}</span>
           }
-          <button type="button" (click)="use(!kitchen().learning)">
-            {{ t(kitchen().learning ? 'learned.switch-off' : 'learned.switch-on') }}
-          </button>
+          <p-button
+            [style]="{ minHeight: '44px' }"
+            severity="secondary"
+            [label]="t(kitchen().learning ? 'learned.switch-off' : 'learned.switch-on')"
+            (onClick)="use(!kitchen().learning)"
+          />
         </p>
       }
     </ng-container>
@@ -47,16 +51,8 @@ import { benchFeature } from './bench.slice';
       background: var(--steam-tint);
       font-size: var(--size-text);
     }
-    button {
+    p-button {
       margin-left: auto;
-      min-height: 44px;
-      border: 0;
-      background: none;
-      color: var(--steam);
-      font: inherit;
-      font-weight: 700;
-      text-decoration: underline;
-      cursor: pointer;
     }
   `,
 })

@@ -22,18 +22,12 @@ export function learnedWords(
 ): LearnedWords {
   const isTable = Math.abs(value) < sameAsTable * sd;
   const key = isTable ? 'as-table' : `${parameter.replace(':', '-')}-${value < 0 ? 'less' : 'more'}`;
+  const percent = (share: number): string => `${fmt.number(100 * Math.abs(share))} %`;
   const tell = (x: number): string =>
     inMinutes(parameter)
-      ? `${fmt.number(x, 1)} min`
+      ? `${fmt.number(Math.abs(x), 1)} min`
       : inSteps(parameter)
-        ? fmt.number(x, 1)
-        : `${fmt.number(100 * Math.expm1(x))} %`;
-  return {
-    key,
-    by:
-      value < 0 && !inSteps(parameter) && !inMinutes(parameter)
-        ? `${fmt.number(-100 * Math.expm1(value))} %`
-        : tell(Math.abs(value)),
-    spread: tell(sd),
-  };
+        ? fmt.number(Math.abs(x), 1)
+        : percent(Math.expm1(x));
+  return { key, by: tell(value), spread: tell(sd) };
 }

@@ -21,48 +21,7 @@ type Files = typeof files;
   imports: [RouterLink, TranslocoDirective, Button, TableModule, Taught],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './log-page.html',
-  styles: `
-    .page {
-      max-width: 1280px;
-      margin: 0 auto;
-      padding: var(--space-7) var(--space-8);
-    }
-    .head {
-      display: flex;
-      gap: var(--space-7);
-      align-items: baseline;
-    }
-    .legend {
-      margin-left: auto;
-    }
-    .tools {
-      display: flex;
-      gap: var(--space-4);
-    }
-    .list {
-      overflow: auto;
-    }
-    a {
-      font-weight: 700;
-      margin-right: var(--space-4);
-    }
-    td,
-    th {
-      white-space: nowrap;
-      text-align: left;
-    }
-    .mark {
-      border: 1.5px solid var(--steam);
-      border-radius: 6px;
-      color: var(--steam);
-      padding: 0 var(--space-4);
-      margin-left: var(--space-4);
-      font-size: var(--size-note);
-    }
-    .on {
-      color: var(--steam);
-    }
-  `,
+  styleUrl: './log-page.scss',
 })
 export class LogPage {
   private readonly store = inject(Store);
