@@ -28,6 +28,13 @@ test('the newer bell stands as high as the box, the older one has its area, and 
   expect(46 - top(b.before)).toBeCloseTo(14, 0);
 });
 
+test('a delay that was expected lies in the middle, and is as the table says', () => {
+  const v = { value: 0.7, sd: 0.2, priorSd: 0.35, priorMean: 0.7, cooks: 9 };
+  expect(bell(v)).toMatchObject({ zero: 120, at: 120 });
+  expect(learnedWords('late', v, fmt).key).toBe('as-table');
+  expect(learnedWords('late', { ...v, value: 1.1 }, fmt)).toMatchObject({ key: 'late-more', by: '1.1 min' });
+});
+
 test('what the log taught comes in while settings are on their way, and the settings stand', () => {
   const { reducer } = kitchenFeature;
   const learned = { format: 'einkorn.learned/1', cooks: { used: 3, leftOut: 0 } } as Learned;

@@ -11,6 +11,8 @@ export const learnedValueSchema = z.strictObject({
   /** one standard deviation of the value after the cooks, and before any; same unit */
   sd: z.number().min(0).max(10),
   priorSd: z.number().positive().max(10),
+  /** the value before any cook; 0 where it is left out */
+  priorMean: z.number().min(-10).max(10).optional(),
   /** cooks that told something of it */
   cooks: z.number().int().min(0),
   /** what a multiplier multiplies with: e to the value */

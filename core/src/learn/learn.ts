@@ -182,6 +182,7 @@ class Reader {
       sd: round(p.sd * (known.length > 0 ? Math.sqrt(variance) : 1)),
       priorSd: p.sd,
       cooks,
+      ...(p.mean === 0 ? {} : { priorMean: p.mean }),
       ...(p.unit === 'ln' ? { factor: round(Math.exp(value)) } : {}),
     };
   }

@@ -78,6 +78,7 @@ describe('a log', () => {
     expect(learned.cook['like']!.value).toBeLessThan(0);
     expect(learned.cook['salt']!.value).toBeGreaterThan(0.4);
     expect(learned.cook['like:pasta']).toMatchObject({ value: 0, sd: 0.35, cooks: 0 });
+    expect(learned.cook['late']).toMatchObject({ priorMean: 0.7, priorSd: 0.35 });
   });
   test('in another order, or with practice in it, teaches the same', () => {
     const cooks = logOf(6, weak);

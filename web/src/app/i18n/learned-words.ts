@@ -17,10 +17,10 @@ const inMinutes = (parameter: string): boolean => ['sense', 'tap', 'late'].inclu
 /** The words for a value and its spread: "heats 7 % more weakly", "± 5 %". */
 export function learnedWords(
   parameter: string,
-  { value, sd }: Pick<LearnedValue, 'value' | 'sd'>,
+  { value, sd, priorMean = 0 }: Pick<LearnedValue, 'value' | 'sd' | 'priorMean'>,
   fmt: Pick<Format, 'number'>,
 ): LearnedWords {
-  const isTable = Math.abs(value) < sameAsTable * sd;
+  const isTable = Math.abs(value - priorMean) < sameAsTable * sd;
   const key = isTable ? 'as-table' : `${parameter.replace(':', '-')}-${value < 0 ? 'less' : 'more'}`;
   const percent = (share: number): string => `${fmt.number(100 * Math.abs(share))} %`;
   const tell = (x: number): string =>

@@ -52,7 +52,7 @@ export class Taught {
         name,
         cooks: v.cooks,
         ...learnedWords(name, v, this.fmt),
-        before: learnedWords(name, { value: 0, sd: v.priorSd }, this.fmt).spread,
+        before: learnedWords(name, { ...v, sd: v.priorSd }, this.fmt).spread,
         curves: bell(v),
       }));
   }
