@@ -18,7 +18,7 @@ module.exports = {
       {
         pathNot: [
           '^core/src',
-          'node_modules/(zod|numeric-quantity|format-quantity|htmlparser2|ical-generator|papaparse|ml-matrix|@types/papaparse)/',
+          'node_modules/(zod|numeric-quantity|format-quantity|htmlparser2|ical-generator|papaparse|ml-matrix|tinyduration|@types/papaparse)/',
         ],
       },
       'the core depends on zod, small maths and linear algebra, a parser of pages, and writers of calendars and tables only',

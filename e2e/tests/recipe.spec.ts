@@ -71,10 +71,70 @@ test('as written: the numbers of the recipe are the cook’s own on the Bench, a
 }) => {
   await page.goto(`${hut.url}/recipe`);
   await field(page).fill(recipe);
-  await page.getByRole('button', { name: 'As written', exact: true }).click();
+  await page.getByRole('button', { name: 'All as written' }).click();
+  await page.getByRole('button', { name: 'Your plan to the Bench' }).click();
   await expect(page).toHaveURL(/\/bench\/.+\/gather/);
   await page.goto(page.url().replace('gather', 'pressure'));
   await expect(page.locator('[data-answer="hold"], ek-pressure-sheet').first()).toContainText('8');
+});
+
+test('each difference from the recipe is taken or left alone, with what it changes', async ({ page }) => {
+  await page.goto(`${hut.url}/recipe`);
+  await field(page).fill(recipe);
+  const minutes = page.getByRole('radiogroup', { name: 'Minutes' });
+  await expect(minutes).toContainText('Ours alone:');
+  await expect(minutes.getByRole('radio', { name: /ours/ })).toBeChecked();
+  await minutes.getByRole('radio', { name: '8 min as written' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Your plan' })).toBeVisible();
+  await expect(
+    page
+      .getByRole('row', { name: /pressure/ })
+      .getByRole('cell')
+      .last(),
+  ).toContainText('8 min');
+  await page.getByRole('button', { name: 'Your plan to the Bench' }).click();
+  await page.waitForURL(/gather/);
+  await expect(tab(page, 'Pressure')).toContainText('8 min');
+});
+
+test('a food that nobody knows is added from its packet, and is known from then on', async ({ page }) => {
+  await page.goto(`${hut.url}/recipe`);
+  await field(page).fill('Rice\nServes 4\n2 cups long-grain rice\n300 g zarkofu\n2 cups water');
+  await line(page, 'zarkofu').getByRole('button', { name: 'Add it from its packet' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A food of your own, from its packet' });
+  await expect(dialog.getByRole('textbox', { name: 'Name' })).toHaveValue('zarkofu');
+  await dialog.getByLabel('Behaves in the pot like').selectOption('tofu');
+  await dialog.getByLabel('Energy, kcal').fill('40');
+  await dialog.getByLabel('Protein, g').fill('16.7');
+  await dialog.getByLabel('Fat, g', { exact: true }).fill('10.4');
+  await dialog.getByLabel('Carbs, g').fill('1.2');
+  await dialog.getByLabel('Salt, g').fill('1.3');
+  await expect(dialog).toContainText('One of them is misread');
+  await dialog.getByLabel('Energy, kcal').fill('165');
+  await expect(dialog).toContainText('So it is 70 % water');
+  await noBarriers(page);
+  await dialog.getByRole('button', { name: 'Keep this food' }).click();
+  await expect(line(page, 'zarkofu')).toContainText('300 g');
+  await expect(questions(page)).toHaveText('Understood.');
+  await toBench(page).click();
+  await page.waitForURL(/gather/);
+  await expect(page.locator('[data-amount="own-zarkofu"]')).toHaveValue('300 g');
+
+  await page.goto(`${hut.url}/kitchen`);
+  await expect(page.getByText('like tofu, 1.3 g salt in 100 g')).toBeVisible();
+});
+
+test('title, people and notes are changed on the Bench', async ({ page }) => {
+  await page.goto(`${hut.url}/bench/plain-long-grain/gather`);
+  await page.getByRole('button', { name: 'rename, notes' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Title and notes' });
+  await dialog.getByLabel('Title').fill('');
+  await expect(dialog.getByRole('alert')).toHaveText('Give the dish a title.');
+  await dialog.getByLabel('Title').fill('Rice for the walkers');
+  await dialog.getByLabel('Notes').fill('The blue lid sticks.');
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('heading', { name: 'Rice for the walkers' })).toBeVisible();
+  await expect(page.getByText('The blue lid sticks.')).toBeVisible();
 });
 
 test('a saved page is chosen as a file: its recipe becomes text, nothing in it is run', async ({ page }) => {

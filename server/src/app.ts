@@ -52,7 +52,7 @@ export function createApp(store: Store, log: Logger, webFolder?: string, sums: S
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
   app.use('/api/plan', planRoutes(sums));
-  app.use('/api/recipe', recipeRoutes(sums));
+  app.use('/api/recipe', recipeRoutes(store, sums));
   app.use('/api/dishes', dishRoutes(store));
   const bus = new Bus();
   const learning = new Learning(store, sums, log);

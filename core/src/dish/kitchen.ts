@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { ownFoodSchema } from '../food/own-food';
 import { potIds } from '../pot/profile';
 import { learnedSchema } from './learned';
 
@@ -20,6 +21,12 @@ export const kitchenSchema = z.strictObject({
   theme: z.enum(['auto', 'light', 'dark']).default('auto'),
   /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
   devices: z.boolean().default(false),
+  /** foods that the cook added from their packets */
+  ownFoods: z
+    .array(ownFoodSchema)
+    .max(300, 'At most 300 foods of your own.')
+    .refine((all) => new Set(all.map((f) => f.id)).size === all.length, { error: 'Two foods of your own share an id.' })
+    .optional(),
   /** plan with what the log taught; off, every plan is as from the factory */
   learning: z.boolean().default(true),
   /** what the log taught of its pots, its cook and its grains */

@@ -1,7 +1,8 @@
 import type * as z from 'zod';
 import { nearest } from '../nearest';
 import { Problem, type Issue } from '../problem';
-import { findFood, measurable } from '../food/find';
+import { measurable } from '../food/find';
+import { recordOf } from '../food/own-food';
 import { toGrams } from '../quantity/convert';
 import { kitchenSchema, type Kitchen } from './kitchen';
 import { dishFormat, dishSchema, type Dish } from './schema';
@@ -58,9 +59,14 @@ function checkIngredients(dish: Dish): void {
     if (seen.has(ingredient.id))
       issues.push({ path: `${at}.id`, message: `Two ingredients share the id "${ingredient.id}". Give each its own.` });
     seen.add(ingredient.id);
+    if (ingredient.ownFood && ingredient.ownFood.id !== ingredient.food)
+      issues.push({
+        path: `${at}.ownFood.id`,
+        message: `The packet is of "${ingredient.ownFood.id}", the ingredient of "${ingredient.food}". They must be the same food.`,
+      });
     try {
       const pieceG = ingredient.prep?.pieceG;
-      const grams = toGrams(ingredient.amount, measurable(findFood(ingredient.food, `${at}.food`), pieceG));
+      const grams = toGrams(ingredient.amount, measurable(recordOf(ingredient, `${at}.food`), pieceG));
       if (pieceG !== undefined && pieceG > 1.1 * grams)
         issues.push({
           path: `${at}.prep.pieceG`,

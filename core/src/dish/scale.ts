@@ -1,4 +1,4 @@
-import { findFood } from '../food/find';
+import { recordOf } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { Problem } from '../problem';
 import { toGrams } from '../quantity/convert';
@@ -40,7 +40,7 @@ export function scaleBy(dish: Dish, factor: number): Scaled {
     ]);
   const { overrides: _overrides, asCooked: _asCooked, ...rest } = dish;
   const by = (code: NotScaled['code'], pick: (food: FoodRecord, i: Ingredient) => boolean): NotScaled[] => {
-    const ingredients = dish.ingredients.filter((i) => pick(findFood(i.food), i)).map((i) => i.id);
+    const ingredients = dish.ingredients.filter((i) => pick(recordOf(i), i)).map((i) => i.id);
     return ingredients.length > 0 ? [{ code, ingredients }] : [];
   };
   const surface = (food: FoodRecord, i: Ingredient): boolean => powerOf(food, i) === powers.surface;
@@ -50,7 +50,7 @@ export function scaleBy(dish: Dish, factor: number): Scaled {
       ...rest,
       serves: Math.max(1, Math.round(dish.serves * factor)),
       ingredients: dish.ingredients.map((i) => {
-        const value = i.amount.value * factor ** powerOf(findFood(i.food), i);
+        const value = i.amount.value * factor ** powerOf(recordOf(i), i);
         return { ...i, amount: { ...i.amount, value: Math.max(0.01, Math.round(value * 100) / 100) } };
       }),
     },
@@ -79,10 +79,10 @@ export const scaleDish = (dish: Dish, serves: number): Dish => ({
  * Throws Problem `grain-missing` when it has none.
  */
 export function scaleToGrain(dish: Dish, grainG: number): Scaled {
-  const grain = dish.ingredients.find((i) => findFood(i.food).grain);
+  const grain = dish.ingredients.find((i) => recordOf(i).grain);
   if (!grain)
     throw new Problem('grain-missing', 'This dish has no grain or pasta to scale by.', [
       { path: 'ingredients', message: 'Scale by people or by the pot.' },
     ]);
-  return scaleBy(dish, grainG / toGrams(grain.amount, measurable(findFood(grain.food))));
+  return scaleBy(dish, grainG / toGrams(grain.amount, measurable(recordOf(grain))));
 }

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { ownFoodSchema } from '../food/own-food';
 import { unitIds } from '../quantity/units';
 
 export const dishFormat = 'einkorn.dish/1';
@@ -61,6 +62,8 @@ export const prepSchema = z.strictObject({
 export const ingredientSchema = z.strictObject({
   id,
   food: z.string().trim().min(1, 'Say which food it is.').max(60),
+  /** the packet of a food of the cook's own; its id is the `food` */
+  ownFood: ownFoodSchema.optional(),
   amount: amountSchema,
   prep: prepSchema.optional(),
   place: z.enum(['base', 'liquid', 'grain', 'top', 'rack', 'inner-bowl']).optional(),

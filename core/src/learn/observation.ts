@@ -3,7 +3,7 @@ import { isKind, type EventOf } from '../cook/events';
 import { cookTimeline } from '../cook/timeline';
 import type { Kitchen } from '../dish/kitchen';
 import type { Kinetics } from '../food/record';
-import { findFood } from '../food/find';
+import { recordAmong } from '../food/own-food';
 import type { CookSetting } from './forward';
 
 /** What a cook wrote down, minutes after the lid was locked; left out what nobody tapped. */
@@ -82,7 +82,7 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
   const holdMin = t.ownHoldMin ?? plan.program.holdMin;
   const { naturalMin, lateMin } = releaseOf(plan.program.release, taps, holdMin);
   const starch = plan.grain ?? plan.pasta;
-  const kinetics = starch && findFood(starch.food).grain?.kinetics;
+  const kinetics = starch && recordAmong(dish.ingredients, starch.food).grain?.kinetics;
   const { grain, sauce, salt } = troubleMs === Infinity ? (outcome?.ratings ?? {}) : {};
   return {
     cookId: cook.id,

@@ -1,6 +1,8 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';
+import { recordOf } from '../food/own-food';
+import type { FoodRecord } from '../food/record';
 import type { Plan } from './document';
 import { solvePlan } from './solve-plan';
 import { stopCount } from './verdict';
@@ -73,7 +75,7 @@ export function equalise(
   };
   for (const id of strugglers(chosen)) {
     const item = dish.ingredients.find((i) => i.id === id)!;
-    const food = findFood(item.food);
+    const food = recordOf(item);
     const meat = chosen.meats.find((m) => m.ingredient === id);
     const plant = chosen.plants.find((v) => v.ingredient === id);
     const mm = item.prep?.thicknessMm ?? food.meat?.defaultThicknessMm[0] ?? food.plant?.defaultThicknessMm[0] ?? 20;
@@ -104,16 +106,18 @@ export function equalise(
       if (meat && chosen.firstStage === null && dish.family !== 'steamed-side')
         consider('start-earlier', id, { ...dish, overrides: { ...dish.overrides, firstStage: true } });
       if (meat?.texture === 'tough')
-        for (const to of quickerCuts(food.id))
-          consider('swap-cut', id, withIngredient(dish, { ...item, food: to }), to);
+        for (const to of quickerCuts(food.id)) consider('swap-cut', id, withIngredient(dish, swapped(item, to)), to);
     }
   }
-  const grain = dish.ingredients.find((i) => findFood(i.food).kind === 'grain');
+  const grain = dish.ingredients.find((i) => recordOf(i).kind === 'grain');
   if (grain && strugglers(chosen).length > 0)
-    for (const to of otherGrains(grain.food, chosen))
-      consider('swap-grain', grain.id, withIngredient(dish, { ...grain, food: to }), to);
+    for (const to of otherGrains(recordOf(grain), chosen))
+      consider('swap-grain', grain.id, withIngredient(dish, swapped(grain, to)), to);
   return out.sort((a, b) => a.trouble - b.trouble || a.plan.timeline.at(-1)!.endMin - b.plan.timeline.at(-1)!.endMin);
 }
+
+/** The ingredient with another food of the table in its place. */
+const swapped = ({ ownFood: _, ...item }: Ingredient, food: string): Ingredient => ({ ...item, food });
 
 const withIngredient = (dish: Dish, changed: Ingredient): Dish => ({
   ...dish,
@@ -133,8 +137,8 @@ function quickerCuts(id: string): string[] {
 }
 
 /** Grains that want more time when something is not done, less when something is overdone: the two nearest. */
-function otherGrains(id: string, p: Plan): string[] {
-  const own = findFood(id).grain!.eRef[0];
+function otherGrains(grain: FoodRecord, p: Plan): string[] {
+  const own = grain.grain!.eRef[0];
   const slower =
     p.meats.some((m) => m.texture === 'tough' || m.texture === 'under') || p.plants.some((v) => v.verdict === 'hard');
   return foods

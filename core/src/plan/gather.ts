@@ -1,5 +1,6 @@
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, measurable } from '../food/find';
+import { recordOf } from '../food/own-food';
 import { isPlainLiquid } from '../food/plain-liquids';
 import type { FoodFlag, FoodRecord } from '../food/record';
 import { pastaGrain } from '../food/pasta';
@@ -83,7 +84,7 @@ export const hasFlag = (item: Item, flag: FoodFlag): boolean => has(item.food, f
 /** Everything on the board, weighed, with when it joins and in what state it meets the lid. */
 export function gather(dish: Dish): Gathered {
   const rule = familyRules[dish.family];
-  const hasFat = dish.ingredients.some((i) => findFood(i.food).kind === 'fat');
+  const hasFat = dish.ingredients.some((i) => recordOf(i).kind === 'fat');
   const rows = dish.ingredients.map((ingredient) => weigh(ingredient, rule, hasFat));
   const inBowl = dish.family === 'pot-in-pot';
   const items = withoutIdleFat(inOwnOrder(together(rows)));
@@ -106,10 +107,10 @@ export function gather(dish: Dish): Gathered {
       liquids.length > 0
         ? liquids.map((i) => ({
             ingredient: i.ingredient.id,
-            food: i.food.id,
+            food: i.ingredient.food,
             share: i.grams / i.food.bulkGPerMl[0] / volumeMl,
           }))
-        : [{ ingredient: main.ingredient.id, food: main.food.id, share: 1 }],
+        : [{ ingredient: main.ingredient.id, food: main.ingredient.food, share: 1 }],
     fried: all.some((i) => i.joins === 'fry' || i.panOnly),
     sauceShare: sauceWanted(dish, rule, all, grain),
     saucePerStarch: saucePerStarch(dish, all, grain),
@@ -124,7 +125,7 @@ function withoutIdleFat(items: Item[]): Item[] {
 }
 
 function weigh(ingredient: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
-  const food = withPacket(findFood(ingredient.food), ingredient);
+  const food = withPacket(recordOf(ingredient), ingredient);
   const grams = toGrams(ingredient.amount, measurable(food, ingredient.prep?.pieceG));
   const scrambled = isScrambled(food, ingredient, rule, hasFat);
   const panOnly = scrambled || ingredient.back === 'finish';
@@ -154,7 +155,7 @@ function together(rows: readonly Item[]): Item[] {
   const byKind = new Map<string, Item>();
   for (const row of rows) {
     const { place, prep, back } = row.ingredient;
-    const key = JSON.stringify([row.food.id, row.joins, place, back, sorted(prep ?? {})]);
+    const key = JSON.stringify([row.food.id, row.ingredient.food, row.joins, place, back, sorted(prep ?? {})]);
     const one = byKind.get(key);
     if (!one) byKind.set(key, { ...row });
     else {
@@ -176,6 +177,7 @@ function inOwnOrder(items: readonly Item[]): Item[] {
     JSON.stringify([
       i.food.kind,
       i.food.id,
+      i.ingredient.food,
       i.joins,
       i.ingredient.place ?? '',
       sorted(i.ingredient.prep ?? {}),

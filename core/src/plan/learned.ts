@@ -1,7 +1,7 @@
 import type { Learned, LearnedValue } from '../dish/learned';
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import { findFood } from '../food/find';
+import { recordOf } from '../food/own-food';
 import type { FoodRecord, GrainRecord } from '../food/record';
 import { withFactors } from '../pot/factors';
 import { pots, type PotProfile } from '../pot/profile';
@@ -47,7 +47,7 @@ export function asMeasured(dish: Dish, kitchen: Kitchen): Dish {
   const scoop = Math.exp(valueOf(learnedIn(kitchen)?.cook, 'scoop'));
   if (scoop === 1) return dish;
   const ingredients = dish.ingredients.map((i) =>
-    units[i.amount.unit].kind === 'volume' && findFood(i.food).grain
+    units[i.amount.unit].kind === 'volume' && recordOf(i).grain
       ? { ...i, amount: { ...i.amount, value: i.amount.value * scoop } }
       : i,
   );

@@ -55,7 +55,7 @@ const dryGrain = (grain: NonNullable<Gathered['grain']>): Term => ({
   label: 'dry-grain',
   value: grain.grams,
   unit: 'g',
-  subject: grain.food.id,
+  subject: grain.ingredient.food,
 });
 
 /** Spread of what the starch drinks, share of its dry weight [derived]. */
@@ -182,7 +182,7 @@ function juiceRow(from: Sources['fromItems'][number]): Draft {
 
 function addedRow({ g, src, addMl }: LedgerInput): Draft {
   const terms: Term[] = [
-    { label: 'liquid-to-add', value: addMl, unit: 'ml', subject: g.main.food.id },
+    { label: 'liquid-to-add', value: addMl, unit: 'ml', subject: g.main.ingredient.food },
     { label: 'water-share', value: g.main.food.water[0], unit: 'share', source: 'from-memory' },
   ];
   const grams = addMl * src.mainWaterPerMl;

@@ -46,7 +46,7 @@ export function liquidPart({ b: { g }, addMl, bounds }: Result, spreadG: number)
   return {
     addMl: Math.round(addMl),
     rangeMl: [Math.max(0, roundMl(addMl - spreadG)), roundMl(addMl + spreadG)],
-    food: g.main.food.id,
+    food: g.main.ingredient.food,
     parts: g.poured.map((l) => ({ ingredient: l.ingredient, food: l.food, ml: Math.round(addMl * l.share) })),
     ...(bounds ? { bounds } : {}),
   };
@@ -81,7 +81,7 @@ export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 
     fry: b.fry,
     stack: r.geo.layers,
     addMl: Math.round(r.addMl),
-    liquidFood: b.g.main.food.id,
+    liquidFood: b.g.main.ingredient.food,
     holdMin: chosen.holdMin,
     release: chosen.release.kind,
     valve: run.valveS !== null,

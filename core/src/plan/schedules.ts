@@ -1,6 +1,6 @@
 import type { SourceKind } from '../source';
 import type { Plan } from './document';
-import { findFood } from '../food/find';
+import { foods } from '../food/find';
 
 /** A program that cooks know by heart, for a kind of starch. */
 export interface KnownProgram {
@@ -45,7 +45,8 @@ export function schedulesFor(p: Plan): KnownProgram[] {
     return [half, half - 2].filter((m) => m >= 0).map((holdMin) => ({ holdMin, naturalMin: 0, source }));
   }
   if (!p.grain) return [];
-  const rec = findFood(p.grain.food).grain;
+  const food = p.grain.food;
+  const rec = foods.find((f) => f.id === food)?.grain;
   const key =
     p.family === 'risotto'
       ? 'risotto'

@@ -16,7 +16,7 @@ export function grainVerdict(g: Gathered, out: GrainOutcome | null, points: numb
   const wish = g.sauceShare >= saucyFrom ? 'fluffy' : texture;
   const edges = grainEdges(g);
   return {
-    food: item.food.id,
+    food: item.ingredient.food,
     ingredient: item.ingredient.id,
     moisture: out.clock.moisture,
     band: out.texture.band,
@@ -42,7 +42,7 @@ export function pastaVerdict(g: Gathered, out: GrainOutcome | null, texture: Tex
   const x = (out.clock.equivalentMin * out.slowing) / packetMin;
   const spreadX = pastaTimeSd * x;
   return {
-    food: item.food.id,
+    food: item.ingredient.food,
     ingredient: item.ingredient.id,
     equivalentMin: out.clock.equivalentMin,
     packetMin,

@@ -1,4 +1,4 @@
-import { findFood } from '../food/find';
+import { recordOf } from '../food/own-food';
 import type { Language } from './food-names';
 import { askedBelow, type ReadLine } from './line';
 import type { Method } from './method';
@@ -37,7 +37,7 @@ export function remarks(l: ReadLine, line: number, language: Language): Remark[]
 export function asksOf(read: readonly ReadLine[], method: Method, language: Language): Ask[] {
   const say = saying[language];
   const rank = (l: ReadLine): number => {
-    const kind = l.food ? findFood(l.food).kind : 'other';
+    const kind = l.food ? recordOf({ ...l, food: l.food }).kind : 'other';
     return kind === 'grain' || kind === 'pasta' ? 0 : kind === 'meat' ? 1 : l.food ? 3 : 2;
   };
   const asks = read

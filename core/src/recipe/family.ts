@@ -1,5 +1,5 @@
 import type { Family } from '../dish/schema';
-import { findFood } from '../food/find';
+import type { FoodRecord } from '../food/record';
 import { fold } from './words';
 
 /** A family and why it was recognised, as a code for the catalogue. */
@@ -22,8 +22,9 @@ export interface RecognisedFamily {
     | 'sides';
 }
 
-interface Weighed {
-  food: string;
+/** A food and how much of it, g. */
+export interface Weighed {
+  food: FoodRecord;
   grams: number;
 }
 
@@ -34,7 +35,7 @@ interface Weighed {
 export function recogniseFamily(title: string, foods: readonly Weighed[], steps: readonly string[]): RecognisedFamily {
   const name = fold(title);
   const does = fold(steps.join(' '));
-  const all = foods.map((f) => ({ ...f, record: findFood(f.food) }));
+  const all = foods.map(({ food, grams }) => ({ food: food.id, grams, record: food }));
   const grams = (is: (f: (typeof all)[number]) => boolean): number => all.filter(is).reduce((n, f) => n + f.grams, 0);
   const pasta = grams((f) => f.record.kind === 'pasta');
   const grain = grams((f) => f.record.kind === 'grain');

@@ -1,4 +1,5 @@
 import { foodIds } from '../food/find';
+import type { FoodOf } from '../food/own-food';
 import { namesEn } from './names-en';
 import { namesEs } from './names-es';
 import { singulars } from './words';
@@ -53,6 +54,9 @@ export function foodName(food: string): string {
   const first = namesOf(food, 'en')[0];
   return !first || idWords.startsWith(first) ? idWords : first;
 }
+
+/** What the food of an ingredient is called: as the cook named it, where it is the cook's own. */
+export const ingredientName = (of: FoodOf): string => of.ownFood?.name ?? foodName(of.food);
 
 /** All foods named in a row of folded words, from left to right, the longest name at each place; names do not overlap. */
 export function foodsIn(words: readonly string[], language: Language): NamedFood[] {

@@ -1,5 +1,6 @@
 import type { Ingredient } from '../dish/schema';
 import { findFood, measurable } from '../food/find';
+import { recordOf, type OwnFood } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { toGrams } from '../quantity/convert';
 import type { Amount } from '../quantity/parse';
@@ -12,6 +13,7 @@ import { foodOf } from './line-food';
 import { eachWords, sizedAmount, sizeInside, tasteWords, trust, type LineFacts } from './line-size';
 import { misfitIn } from './misfits';
 import { nearFoods } from './near-foods';
+import { ownFoodIn } from './own-foods';
 import { headFood } from './name-head';
 import { noteText, type NoteId } from './notes';
 import { readPrep } from './prep';
@@ -24,6 +26,8 @@ type Prep = NonNullable<Ingredient['prep']>;
 export interface ReadLine {
   text: string;
   food: string | null;
+  /** the packet, where it is a food of the cook's own */
+  ownFood?: OwnFood;
   /** null: no amount that the dish can hold */
   amount: Amount | null;
   /** g; 0 where it is to taste; null where it is not known */
@@ -53,10 +57,21 @@ const drainedShare = 0.6;
  *
  * @param language which names and rules are tried first; a line that is plainly Spanish is read as such, and the other
  * language is tried where the first knows no food
+ * @param ownFoods foods of the cook's own: their names come before those of the table
  */
-export function readLine(text: string, language: Language = 'en'): ReadLine[] {
+export function readLine(text: string, language: Language = 'en', ownFoods: readonly OwnFood[] = []): ReadLine[] {
   const plain = plainLine(text);
+  const own = ownFoodIn(plain, ownFoods, language);
+  if (own) return [{ ...asOwn(readInEither(own.plain, language), own.food), text }];
   return (seasoningsOf(plain) ?? [plain]).map((part) => ({ ...readInEither(part, language), text }));
+}
+
+/** A line that was read as the food that stands in for it, as the cook's own food with its own weights. */
+function asOwn(line: ReadLine, own: OwnFood): ReadLine {
+  if (line.food !== own.like) return line;
+  const measured = measurable(recordOf({ food: own.id, ownFood: own }), line.prep?.pieceG);
+  const grams = line.amount ? Math.round(toGrams(line.amount, measured) * 100) / 100 : line.grams;
+  return { ...line, food: own.id, ownFood: own, grams };
 }
 
 /** "Salt, pepper and cumin to taste": seasonings without a number, each of them a line; null for anything else. */

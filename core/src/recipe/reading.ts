@@ -1,11 +1,12 @@
 import * as z from 'zod';
 import { freeId } from '../dish/free-id';
 import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ingredient } from '../dish/schema';
-import { findFood } from '../food/find';
+import { ownFoodSchema, recordOf, type OwnFood } from '../food/own-food';
+import type { FoodRecord } from '../food/record';
 import { isPlainLiquid } from '../food/plain-liquids';
 import { Problem } from '../problem';
 import { asksOf, remarks, type Remark } from './asks';
-import { recogniseFamily } from './family';
+import { recogniseFamily, type Weighed } from './family';
 import { namesOf, type Language } from './food-names';
 import { readLine, type ReadLine } from './line';
 import { readMethod, type Method } from './method';
@@ -25,6 +26,7 @@ const mostLines = 60;
 const lineSchema = z.object({
   text: z.string(),
   food: z.string().nullable(),
+  ownFood: ownFoodSchema.optional(),
   grams: z.number().nullable(),
   amount: z.object({ value: z.number(), unit: z.string() }).nullable(),
   prep: prepSchema.optional(),
@@ -59,8 +61,10 @@ export type Reading = z.infer<typeof readingSchema>;
 /**
  * Reads a recipe: plain text, Markdown, JSON-LD, a saved page, or a dish document of our own. Nothing in it is run, fetched
  * or kept but the recipe. Throws Problem `recipe-empty`, `recipe-too-long` or `recipe-unknown` where there is none.
+ *
+ * @param ownFoods foods of the cook's own, by whose names lines are read too
  */
-export function readRecipe(source: string, asked?: Language): Reading {
+export function readRecipe(source: string, asked?: Language, ownFoods: readonly OwnFood[] = []): Reading {
   if (source.length > longest)
     throw new Problem('recipe-too-long', 'This file is too long for a recipe. Copy the recipe itself and paste that.', [
       { path: 'text', message: `At most ${longest / 1_000_000} million characters.` },
@@ -72,15 +76,15 @@ export function readRecipe(source: string, asked?: Language): Reading {
     ]);
   const found = sourceOf(text);
   if ('dish' in found) return ownDish(found.dish, found.leftOut, asked ?? 'en');
-  return readingOf(found, asked ?? languageOf(found));
+  return readingOf(found, asked ?? languageOf(found), ownFoods);
 }
 
 /** Reads a schema.org document that was already parsed. */
-export function readLinkedData(doc: unknown, asked?: Language): Reading {
+export function readLinkedData(doc: unknown, asked?: Language, ownFoods: readonly OwnFood[] = []): Reading {
   const recipe = findRecipe(doc);
   if (!recipe) throw noRecipe();
   const parts = partsOfRecipe(recipe, withoutMarkup);
-  return readingOf(parts, asked ?? languageOf(parts));
+  return readingOf(parts, asked ?? languageOf(parts), ownFoods);
 }
 
 const spanishWords =
@@ -93,26 +97,28 @@ const languageOf = (parts: RecipeParts): Language => {
   return (all.match(spanishWords)?.length ?? 0) > (all.match(englishWords)?.length ?? 0) ? 'es' : 'en';
 };
 
-function readingOf(parts: RecipeParts, language: Language): Reading {
+function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly OwnFood[] = []): Reading {
   if (parts.lines.length === 0 && parts.steps.length === 0) throw noRecipe();
   const say = saying[language];
   const report: Remark[] = [];
   const read = parts.lines
     .slice(0, mostLines)
     .flatMap(({ text, group }) =>
-      readLine(text, language).map((line): ReadLine =>
+      readLine(text, language, ownFoods).map((line): ReadLine =>
         group && !line.joins && line.food ? { ...line, joins: group } : line,
       ),
     );
   if (parts.lines.length > mostLines)
     report.push({ severity: 'caution', text: say.tooMany(mostLines, parts.lines.length) });
   const method = readMethod(parts.steps);
-  const weighed = read.flatMap((l) => (l.food && (l.grams ?? 0) > 0 ? [{ food: l.food, grams: l.grams! }] : []));
+  const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
   const { family, because } = recogniseFamily(parts.title, weighed, parts.steps);
   const serves = parts.serves ?? peopleFor(weighed);
   if (parts.serves === null) report.push({ severity: 'info', text: say.serves(serves) });
   const dish = dishOf(parts, read, method, family, serves);
   if (dish) report.push({ severity: 'info', text: say.family(say.families[family], because) });
+  if (parts.times && Object.keys(parts.times).length > 0)
+    report.push({ severity: 'info', text: say.times(parts.times) });
   read.forEach((l, i) => report.push(...remarks(l, i, language)));
   const liquidMl = Math.round(read.reduce((n, l) => n + pouredMl(l), 0));
   return {
@@ -126,13 +132,17 @@ function readingOf(parts: RecipeParts, language: Language): Reading {
   };
 }
 
-const pouredMl = (l: ReadLine): number =>
-  l.food !== null && isPlainLiquid(l.food) ? (l.grams ?? 0) / findFood(l.food).bulkGPerMl[0] : 0;
+/** The record of the food of a line; null where none was understood. */
+const foodIn = (l: ReadLine): FoodRecord | null => (l.food === null ? null : recordOf({ ...l, food: l.food }));
+
+function pouredMl(l: ReadLine): number {
+  const food = foodIn(l);
+  return food && isPlainLiquid(food.id) ? (l.grams ?? 0) / food.bulkGPerMl[0] : 0;
+}
 
 /** People that so much dry grain or pasta, or meat, is usually cooked for [common practice: 75 g, 100 g, 150 g each]. */
-function peopleFor(foods: readonly { food: string; grams: number }[]): number {
-  const of = (kind: string): number =>
-    foods.filter((f) => findFood(f.food).kind === kind).reduce((n, f) => n + f.grams, 0);
+function peopleFor(foods: readonly Weighed[]): number {
+  const of = (kind: string): number => foods.filter((f) => f.food.kind === kind).reduce((n, f) => n + f.grams, 0);
   const people = Math.round(of('grain') / 75 + of('pasta') / 100) || Math.round(of('meat') / 150) || 4;
   return Math.min(60, Math.max(1, people));
 }
@@ -148,9 +158,16 @@ function dishOf(
   const ingredients: Ingredient[] = [];
   for (const l of read) {
     if (!isPlanned(l)) continue;
-    const { food, amount, prep, joins } = l;
+    const { food, ownFood, amount, prep, joins } = l;
     const id = freeId(food!, ingredients);
-    ingredients.push({ id, food: food!, amount: amount!, ...(prep ? { prep } : {}), ...(joins ? { joins } : {}) });
+    ingredients.push({
+      id,
+      food: food!,
+      ...(ownFood ? { ownFood } : {}),
+      amount: amount!,
+      ...(prep ? { prep } : {}),
+      ...(joins ? { joins } : {}),
+    });
   }
   const dish = {
     format: dishFormat,
@@ -173,13 +190,12 @@ function dishOf(
   return checked.success ? checked.data : null;
 }
 
-const isCookedStarch = (l: ReadLine): boolean =>
-  l.prep?.state === 'cooked' && l.food !== null && findFood(l.food).grain !== undefined;
+const isCookedStarch = (l: ReadLine): boolean => l.prep?.state === 'cooked' && foodIn(l)?.grain !== undefined;
 const isPlanned = (l: ReadLine): boolean => l.food !== null && l.amount !== null && !l.refused && !isCookedStarch(l);
 
 function titleFrom(ingredients: readonly Ingredient[]): string {
-  const first = ingredients.filter((i) => ['meat', 'grain', 'pasta'].includes(findFood(i.food).kind)).slice(0, 2);
-  const words = first.map((i) => namesOf(i.food, 'en')[0] ?? i.food).join(' and ') || 'New dish';
+  const first = ingredients.filter((i) => ['meat', 'grain', 'pasta'].includes(recordOf(i).kind)).slice(0, 2);
+  const words = first.map((i) => i.ownFood?.name ?? namesOf(i.food, 'en')[0] ?? i.food).join(' and ') || 'New dish';
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 

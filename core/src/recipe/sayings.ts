@@ -1,4 +1,5 @@
 import type { Family } from '../dish/schema';
+import type { RecipeTimes } from './times';
 
 const familiesEn: Record<Family, string> = {
   'plain-grain': 'plain grain',
@@ -33,6 +34,8 @@ const familiesEs: Record<Family, string> = {
   'steamed-side': 'verdura al vapor',
 };
 
+const listed = (parts: readonly (string | number | undefined)[]): string => parts.filter(Boolean).join(', ');
+
 /** The sentences of a reading, in both languages. */
 export const saying = {
   en: {
@@ -45,6 +48,8 @@ export const saying = {
     howMuch: (line: string) => `How much is "${line}"?`,
     whichFood: (line: string) => `Which food is "${line}"?`,
     release: 'How is the pressure let off?',
+    times: (t: RecipeTimes) =>
+      `The recipe’s own clock: ${listed([t.prepMin && `${t.prepMin} min to prepare`, t.cookMin && `${t.cookMin} min to cook`, t.totalMin && `${t.totalMin} min in all`])}. Heating up and letting off are often not in it.`,
   },
   es: {
     families: familiesEs,
@@ -56,5 +61,7 @@ export const saying = {
     howMuch: (line: string) => `¿Cuánto es «${line}»?`,
     whichFood: (line: string) => `¿Qué alimento es «${line}»?`,
     release: '¿Cómo se suelta la presión?',
+    times: (t: RecipeTimes) =>
+      `El reloj de la receta: ${listed([t.prepMin && `${t.prepMin} min de preparación`, t.cookMin && `${t.cookMin} min de cocción`, t.totalMin && `${t.totalMin} min en total`])}. Calentar y despresurizar a menudo no cuentan.`,
   },
 } as const;

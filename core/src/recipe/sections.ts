@@ -1,5 +1,6 @@
 import { headAmount } from './amount';
 import { foodsIn } from './food-names';
+import type { RecipeTimes } from './times';
 import { fold, plainLine, wordsOf } from './words';
 
 /** A recipe as text, taken apart; nothing is understood yet. */
@@ -9,6 +10,7 @@ export interface RecipeParts {
   lines: { text: string; group?: 'marinade' | 'topping' | 'finish' }[];
   steps: string[];
   notes: string[];
+  times?: RecipeTimes;
 }
 
 type Section = 'start' | 'lines' | 'steps' | 'notes';

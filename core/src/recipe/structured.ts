@@ -1,5 +1,6 @@
 import type { RecipeParts } from './sections';
 import { servesIn } from './sections';
+import { isoMinutes, type RecipeTimes } from './times';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -56,7 +57,15 @@ export function partsOfRecipe(recipe: Json, plain: (html: string) => string): Re
       .map((t) => plain(t).trim())
       .filter((t) => t !== ''),
     notes: [],
+    times: timesOf(recipe),
   };
+}
+
+/** The recipe's own times; what is no duration is left out. */
+function timesOf(recipe: Json): RecipeTimes {
+  const min = (key: string): number | null => isoMinutes(textOf(own(recipe, key)));
+  const given = { prepMin: min('prepTime'), cookMin: min('cookTime'), totalMin: min('totalTime') };
+  return Object.fromEntries(Object.entries(given).filter(([, m]) => m !== null));
 }
 
 /** Instructions as text, as a list of texts, of HowToStep or of HowToSection with steps inside. */

@@ -1,4 +1,4 @@
-import { findFood } from '../food/find';
+import { recordAmong } from '../food/own-food';
 import type { Bench } from '../plan/bench';
 import type { Plan } from '../plan/document';
 import type { Answers, MoveStep, Symptom } from './moves';
@@ -75,19 +75,19 @@ export const firstMovers: Partial<Record<Symptom, (b: Bench, p: Plan, f: First, 
     };
   },
   'release-forgotten': () => ({ steps: [step('pin-down-open'), step('no-harm-first')], effect: {} }),
-  'forgotten-ingredient': (_b, p, _f, a) => {
-    const food = findFood(a.food!, 'food');
+  'forgotten-ingredient': (b, p, _f, a) => {
+    const food = recordAmong(b.g.dish.ingredients, a.food!);
     const late = food.flags.includes('delicate') || food.flags.includes('acid') || food.kind === 'dairy';
     if (food.kind === 'meat')
       return {
         steps: [
-          step('cook-apart', { food: food.id }),
+          step('cook-apart', { food: a.food! }),
           step('check-thermometer', { minimum: food.meat!.safeMinimumC[0] }),
         ],
         effect: { minutesLeft: p.program.holdMin },
       };
     const code = late ? 'at-the-finish' : 'with-second';
-    return { steps: [step(code, { food: food.id })], effect: { minutesLeft: p.program.holdMin } };
+    return { steps: [step(code, { food: a.food! })], effect: { minutesLeft: p.program.holdMin } };
   },
 };
 

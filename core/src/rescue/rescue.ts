@@ -1,6 +1,6 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import { findFood } from '../food/find';
+import { recordAmong } from '../food/own-food';
 import { rate } from '../grain/rate';
 import { drinksG } from '../grain/clock';
 import { bandOf, timeTerm } from '../grain/texture';
@@ -206,8 +206,8 @@ const movers: Record<Symptom, Mover> = {
     effect: {},
     clock: { minutes: takesMin.valve },
   }),
-  'forgotten-ingredient': (_, p, a) => {
-    const food = findFood(a.food!, 'food');
+  'forgotten-ingredient': (b, p, a) => {
+    const food = recordAmong(b.g.dish.ingredients, a.food!);
     const delicate =
       food.flags.includes('delicate') ||
       food.kind === 'dairy' ||
@@ -218,16 +218,16 @@ const movers: Record<Symptom, Mover> = {
     const holdMin = Math.round(p.program.holdMin);
     return {
       steps: delicate
-        ? [step('at-the-finish', { food: food.id })]
+        ? [step('at-the-finish', { food: a.food! })]
         : food.kind === 'meat'
-          ? [step('cook-apart', { food: food.id }), step('check-thermometer', { minimum })]
+          ? [step('cook-apart', { food: a.food! }), step('check-thermometer', { minimum })]
           : food.kind === 'vegetable'
-            ? [step('fry-apart', { food: food.id }), step('at-the-finish', { food: food.id })]
+            ? [step('fry-apart', { food: a.food! }), step('at-the-finish', { food: a.food! })]
             : [
                 step('heat-off'),
                 step('release-quick'),
                 step('pin-down-open'),
-                step('add-and-restart', { food: food.id }),
+                step('add-and-restart', { food: a.food! }),
               ],
       effect: { minutesLeft: holdMin },
       clock: restarts ? { minutes: takesMin.openAndLock, holdMin } : null,

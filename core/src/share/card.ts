@@ -1,8 +1,9 @@
 import type { Dish } from '../dish/schema';
-import { findFood, measurable } from '../food/find';
+import { measurable } from '../food/find';
+import { recordOf } from '../food/own-food';
 import { toGrams } from '../quantity/convert';
 import type { FinishStep, Plan } from '../plan/document';
-import { foodName } from '../recipe/food-names';
+import { foodName, ingredientName } from '../recipe/food-names';
 
 /*
  * A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time.
@@ -80,7 +81,10 @@ interface Card {
 const words = (code: string): string => code.replaceAll('-', ' ');
 
 function namesOf(dish: Dish): Pick<Card, 'name' | 'names'> {
-  const name = (id: string): string => foodName(dish.ingredients.find((i) => i.id === id)?.food ?? id);
+  const name = (id: string): string => {
+    const ingredient = dish.ingredients.find((i) => i.id === id);
+    return ingredient ? ingredientName(ingredient) : foodName(id);
+  };
   return { name, names: (ids) => [...new Set(ids.map(name))].join(', ') };
 }
 
@@ -90,15 +94,19 @@ export function pouredOf(p: Plan): Card['poured'] {
   return new Map(p.liquid.parts.map((x) => [x.ingredient, x.ml + share(x.ml) * p.topUpMl]));
 }
 
+/** A liquid of the plan as the cook calls it; that of the table by its id, as on the list. */
+const liquidName = (dish: Dish, food: string): string =>
+  dish.ingredients.find((i) => i.food === food)?.ownFood?.name ?? food;
+
 function takeLines({ dish, p, poured }: Card): string[] {
   const lines = dish.ingredients.map((i) => {
     const ml = poured.get(i.id);
-    if (ml !== undefined) return `${millilitres(ml)}  ${foodName(i.food)}`;
-    const g = toGrams(i.amount, measurable(findFood(i.food), i.prep?.pieceG));
-    return `${grams(g).padStart(7)}  ${foodName(i.food)}${prepWords(i.prep)}`;
+    if (ml !== undefined) return `${millilitres(ml)}  ${ingredientName(i)}`;
+    const g = toGrams(i.amount, measurable(recordOf(i), i.prep?.pieceG));
+    return `${grams(g).padStart(7)}  ${ingredientName(i)}${prepWords(i.prep)}`;
   });
   const written = dish.ingredients.some((i) => poured.has(i.id));
-  return written ? lines : [`${millilitres(p.liquid.addMl + p.topUpMl)}  ${p.liquid.food}`, ...lines];
+  return written ? lines : [`${millilitres(p.liquid.addMl + p.topUpMl)}  ${liquidName(dish, p.liquid.food)}`, ...lines];
 }
 
 function fryLines({ p, name }: Card): string[] {
@@ -117,14 +125,17 @@ function firstStageLines({ p: { firstStage: first }, names }: Card): string[] {
   return [`${names(first.ingredients)} with ${first.liquidMl} mL: ${hold}, quick release; then the rest`];
 }
 
-function layerLines({ p, name, poured }: Card): string[] {
+function layerLines({ dish, p, name, poured }: Card): string[] {
   // Wine that was boiled down is in the pan already.
   const inPan = new Set(p.fry.map((f) => f.ingredient));
-  const parts = p.liquid.parts.length > 1 ? ` (${p.liquid.parts.map((x) => `${x.ml} mL ${x.food}`).join(', ')})` : '';
+  const parts =
+    p.liquid.parts.length > 1
+      ? ` (${p.liquid.parts.map((x) => `${x.ml} mL ${liquidName(dish, x.food)}`).join(', ')})`
+      : '';
   const inAll = p.firstStage || p.deglaze ? ' in all' : '';
   const laid = p.stack.filter((l) => l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)));
   return [
-    `${p.liquid.addMl} mL ${p.liquid.food}${inAll}${parts}`,
+    `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`,
     ...(p.outerLiquidMl ? [`${p.outerLiquidMl} mL water under the bowl`] : []),
     ...laid.map((l) => `${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`),
     ...(p.salt.addG >= 0.5 ? [`salt ${grams(p.salt.addG)} in all, three quarters now`] : []),

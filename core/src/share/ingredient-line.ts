@@ -33,8 +33,8 @@ const shapes: Readonly<Partial<Record<NonNullable<NonNullable<Ingredient['prep']
 };
 
 /** An ingredient as a line of a recipe in English: "500 g chicken thigh, cubes 25 mm, frozen". */
-export function ingredientLine({ food, amount, prep = {}, joins: use }: Ingredient): string {
-  const name = namesOf(food, 'en')[0] ?? food.replaceAll('-', ' ');
+export function ingredientLine({ food, ownFood, amount, prep = {}, joins: use }: Ingredient): string {
+  const name = ownFood?.name ?? namesOf(food, 'en')[0] ?? food.replaceAll('-', ' ');
   const notes = [
     prep.pieceG ? `${prep.pieceG} g each` : '',
     prep.rinse ? 'rinsed' : '',

@@ -1,6 +1,7 @@
 import type { Dish } from '../dish/schema';
 import { cardSections } from './card';
 import type { Plan } from '../plan/document';
+import { isoDuration } from '../recipe/times';
 import { ingredientLine } from './ingredient-line';
 
 /** What the steps of a shared recipe are made of; what to take is its list of ingredients. */
@@ -22,6 +23,7 @@ export function recipeLinkedData(dish: Dish, plan: Plan): Record<string, unknown
     '@type': 'Recipe',
     name: dish.title,
     recipeYield: `${dish.serves} servings`,
+    totalTime: isoDuration(plan.timeline.at(-1)?.endMin ?? 0),
     recipeIngredient: dish.ingredients.map(ingredientLine),
     recipeInstructions: stepsOf(dish, plan).map((text) => ({ '@type': 'HowToStep', text })),
     ...(dish.notes ? { description: dish.notes } : {}),

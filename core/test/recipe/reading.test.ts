@@ -4,6 +4,10 @@ import { readKitchen } from '../../src/dish/read';
 import { starter } from '../../src/dish/starters';
 import { Problem } from '../../src/problem';
 import { readLinkedData, readRecipe, readingSchema, type Reading } from '../../src/recipe/reading';
+import { isoMinutes } from '../../src/recipe/times';
+import { recipeLinkedData } from '../../src/share/recipe';
+import { demoDish } from '../helpers/demo';
+import { hut } from '../helpers/dishes';
 
 const plain = `Weeknight chicken and rice
 
@@ -273,4 +277,32 @@ describe('hostile input', () => {
     ])
       answered(text);
   });
+});
+
+// ISO 8601-1:2019, 5.5.2: designators of durations; the examples are of the standard's own kinds.
+test.each([
+  ['PT30M', 30],
+  ['PT1H30M', 90],
+  ['P0DT0H45M', 45],
+  ['P1D', 1440],
+  ['pt20m', 20],
+  ['PT90S', 2],
+  ['30 minutes', null],
+  ['', null],
+  ['PT0M', null],
+  ['-PT5M', null],
+  ['P9Y', null],
+])('the duration %s is %s minutes', (text, minutes) => {
+  expect(isoMinutes(text)).toBe(minutes);
+});
+
+test('the times of a recipe are said beside the reading, and of a plan of ours they are read back', () => {
+  const timed = { '@type': 'Recipe', name: 'Rice', recipeIngredient: ['300 g rice'], prepTime: 'PT10M', cookTime: 'x' };
+  expect(readLinkedData(timed).report.map((r) => r.text)).toContainEqual(
+    'The recipe’s own clock: 10 min to prepare. Heating up and letting off are often not in it.',
+  );
+  const data = recipeLinkedData(demoDish('plain-long-grain'), plan(demoDish('plain-long-grain'), hut));
+  expect(isoMinutes(data['totalTime'] as string)).toBe(
+    Math.round(plan(demoDish('plain-long-grain'), hut).timeline.at(-1)!.endMin),
+  );
 });

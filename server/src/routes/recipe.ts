@@ -1,6 +1,8 @@
 import { Router } from 'express';
 import * as z from 'zod';
 import { problemOf } from '@einkorn/core';
+import type { Store } from '../store/connect';
+import { getKitchen } from '../store/kitchen';
 import type { Sums } from '../sums/sums';
 
 const lang = z.enum(['en', 'es']).optional();
@@ -9,14 +11,15 @@ const body = z.union([
   z.strictObject({ jsonld: z.union([z.record(z.string(), z.unknown()), z.array(z.unknown())]), lang }),
 ]);
 
-/** POST /api/recipe {text, lang?} or {jsonld, lang?}: the reader of recipes over HTTP. Nothing is stored. */
-export function recipeRoutes(sums: Sums): Router {
+/** POST /api/recipe {text, lang?} or {jsonld, lang?}: the reader of recipes over HTTP, with the foods of this kitchen. Nothing is stored. */
+export function recipeRoutes(store: Store, sums: Sums): Router {
   const r = Router();
   r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
     if (!parsed.success)
       throw problemOf('request-invalid', 'Send {"text": …} or {"jsonld": …} with the recipe.', parsed.error);
-    res.json(await sums('recipe', parsed.data));
+    const { ownFoods } = await getKitchen(store);
+    res.json(await sums('recipe', { ...parsed.data, ownFoods }));
   });
   return r;
 }

@@ -10,6 +10,7 @@ import {
   type Kitchen,
   type Language,
   type Learned,
+  type OwnFood,
   type Plan,
   type Reading,
   type Texture,
@@ -19,7 +20,7 @@ import { debrief } from '@einkorn/devices';
 /** What may take long, and what each is asked with; everything is plain data, so that it can cross to another thread. */
 interface Asked {
   plan: { dish: unknown; kitchen?: unknown; mode?: 'solve' | 'evaluate' | undefined; texture?: Texture | undefined };
-  recipe: { text: string; lang?: Language | undefined } | { jsonld: unknown; lang?: Language | undefined };
+  recipe: ({ text: string } | { jsonld: unknown }) & { lang?: Language | undefined; ownFoods?: OwnFood[] | undefined };
   'look-back': Cook;
   learn: { kitchen: Kitchen; cooks: Cook[] };
 }
@@ -36,7 +37,8 @@ const sums: { [K in SumKind]: (asked: Asked[K]) => Answered[K] } = {
     const options = texture ? { texture } : {};
     return (mode === 'evaluate' ? evaluate : plan)(readDish(dish), readKitchen(kitchen), options);
   },
-  recipe: (asked) => ('text' in asked ? readRecipe(asked.text, asked.lang) : readLinkedData(asked.jsonld, asked.lang)),
+  recipe: ({ lang, ownFoods, ...asked }) =>
+    'text' in asked ? readRecipe(asked.text, lang, ownFoods) : readLinkedData(asked.jsonld, lang, ownFoods),
   'look-back': (cook) => debrief(cook),
   learn: (log) => learn(log),
 };

@@ -1,7 +1,7 @@
 import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import { isDevMode, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
-import { provideTransloco } from '@jsverse/transloco';
+import { provideTransloco, provideTranslocoMissingHandler } from '@jsverse/transloco';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { provideServiceWorker } from '@angular/service-worker';
@@ -12,6 +12,7 @@ import { pastWorker } from './api/past-worker';
 import * as benchEffects from './bench/bench.effects';
 import { benchFeature } from './bench/bench.slice';
 import { CatalogueLoader } from './i18n/loader';
+import { MissingWords } from './i18n/missing';
 import * as kitchenEffects from './state/kitchen';
 import { kitchenFeature } from './state/kitchen';
 import { enamelPreset } from './theme/preset';
@@ -30,6 +31,7 @@ export const appConfig: ApplicationConfig = {
         loadKitchen: kitchenEffects.loadKitchen,
         learnFromLog: kitchenEffects.learnFromLog,
         saveKitchen: kitchenEffects.saveKitchen,
+        nameOwnFoods: kitchenEffects.nameOwnFoods,
       },
       benchEffects,
     ),
@@ -37,6 +39,7 @@ export const appConfig: ApplicationConfig = {
       config: { availableLangs: ['en'], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },
       loader: CatalogueLoader,
     }),
+    provideTranslocoMissingHandler(MissingWords),
     providePrimeNG({
       theme: { preset: enamelPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
     }),

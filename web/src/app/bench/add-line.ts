@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { foods, readLine, showAmount, suggestFoods, type ReadLine } from '@einkorn/core';
+import { fold, foods, readLine, showAmount, suggestFoods, type ReadLine } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { AutoComplete } from 'primeng/autocomplete';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
+import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { prepWords } from '../ui/prep-words';
 import { BenchActions, benchFeature } from './bench.slice';
 import { addRead, isWhole, type WholeLine } from './edits';
@@ -18,7 +20,7 @@ interface Choice {
 /** One line for a whole ingredient: "2 lb chicken breast strips 1 cm, part-seared"; it says what it understood before Enter. */
 @Component({
   selector: 'ek-add-line',
-  imports: [FormsModule, TranslocoDirective, AutoComplete, Button],
+  imports: [FormsModule, TranslocoDirective, AutoComplete, Button, OwnFoodDialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -55,10 +57,16 @@ interface Choice {
           }
         } @else if (missing()) {
           <span class="stop-text">{{ missing() }}</span>
+          @if (unknown(); as words) {
+            <button type="button" class="packet" (click)="packetOf.set(words)">{{ t('own-food.from-packet') }}</button>
+          }
         } @else {
           <span class="quiet">{{ t('gather.line-hint') }}</span>
         }
       </p>
+      @if (packetOf() !== null) {
+        <ek-own-food-dialog [named]="packetOf()!" (closed)="packetOf.set(null)" />
+      }
     </ng-container>
   `,
   styles: `
@@ -69,6 +77,16 @@ interface Choice {
     .field {
       flex: 1;
       min-width: 0;
+    }
+    .packet {
+      min-height: 44px;
+      padding: 0 var(--space-6);
+      border: 1.5px solid var(--rim);
+      border-radius: 8px;
+      background: var(--enamel);
+      color: var(--ink);
+      font: inherit;
+      cursor: pointer;
     }
     .said {
       min-height: 24px;
@@ -82,6 +100,8 @@ export class AddLine {
   private readonly transloco = inject(TranslocoService);
   private readonly fmt = inject(Format);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);
+  private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
+  private readonly ownFoods = computed(() => this.kitchen().ownFoods ?? []);
   private readonly field = viewChild.required(AutoComplete);
   readonly text = signal('');
   readonly choices = signal<Choice[]>([]);
@@ -90,7 +110,9 @@ export class AddLine {
     return Object.fromEntries(foods.map((f) => [f.id, this.transloco.translate(`food.${f.id}`)]));
   });
   private readonly line = computed((): ReadLine | null =>
-    this.text().trim().length < 2 ? null : readLine(this.text(), this.fmt.locale().startsWith('es') ? 'es' : 'en')[0]!,
+    this.text().trim().length < 2
+      ? null
+      : readLine(this.text(), this.fmt.locale().startsWith('es') ? 'es' : 'en', this.ownFoods())[0]!,
   );
   /** a line whose food and amount are known; anything else says what is missing */
   readonly read = computed((): WholeLine | null => {
@@ -98,6 +120,14 @@ export class AddLine {
     return line && isWhole(line) ? line : null;
   });
   readonly missing = computed(() => (this.read() ? '' : (this.line()?.note ?? '')));
+
+  /** the words of a line whose food nobody knows */
+  readonly unknown = computed(() => {
+    const line = this.line();
+    return line && line.food === null && !line.refused ? line.left.join(' ') : '';
+  });
+  /** the words of a food to be added from its packet */
+  readonly packetOf = signal<string | null>(null);
 
   typed(value: string | Choice): void {
     this.text.set(typeof value === 'string' ? value : value.line);
@@ -112,11 +142,17 @@ export class AddLine {
     }
     const head = /^[\d.,/½¼¾⅓⅔⅛\s]*(?:\p{L}{1,6}\s+)?/u.exec(query)?.[0] ?? '';
     this.choices.set(
-      suggestFoods(query, this.names()).map((id) => {
-        const label = this.names()[id] ?? id;
-        return { label, line: `${/\d/.test(head) ? head : ''}${label}`.trim() };
-      }),
+      [...this.ownNames(query), ...suggestFoods(query, this.names()).map((id) => this.names()[id] ?? id)].map(
+        (label) => {
+          return { label, line: `${/\d/.test(head) ? head : ''}${label}`.trim() };
+        },
+      ),
     );
+  }
+  /** Names of the cook's own foods that begin like what is typed. */
+  private ownNames(query: string): string[] {
+    const typed = fold(query.replace(/^[^\p{L}]*/u, ''));
+    return this.ownFoods().flatMap(({ name }) => (typed !== '' && fold(name).startsWith(typed) ? [name] : []));
   }
   chosen(c: Choice): void {
     this.text.set(c.line);

@@ -10,7 +10,7 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { calendar, scaleDish, showAmount, type Practice, type Warning } from '@einkorn/core';
+import { type Dish, calendar, scaleDish, showAmount, type Practice, type Warning } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -20,6 +20,7 @@ import { Format } from '../i18n/format';
 import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Brief } from '../ui/brief';
+import { DishWordsDialog } from '../ui/dish-words-dialog';
 import { MiniPot } from '../ui/mini-pot';
 import { PrintSheet } from '../print/print-sheet';
 import { PotSection } from '../ui/pot-section';
@@ -52,6 +53,7 @@ type SheetName = (typeof sheetNames)[number];
     TabsModule,
     Tooltip,
     Brief,
+    DishWordsDialog,
     MiniPot,
     PotSection,
     Ribbon,
@@ -81,6 +83,8 @@ export class BenchPage {
   readonly names = sheetNames;
   /** on a phone the pot and its verdicts are one line until they are asked for */
   readonly unfolded = signal(false);
+  /** title, people and notes are open to be changed */
+  readonly wording = signal(false);
   private readonly now = inject(WallClock).ticking();
   /** the clock to the minute: nothing here needs it finer */
   readonly minute = computed(() => Math.floor(this.now() / 60_000) * 60_000);
@@ -210,6 +214,9 @@ export class BenchPage {
   }
   print(): void {
     window.print();
+  }
+  reword(dish: Dish): void {
+    this.store.dispatch(BenchActions.edit({ dish, merge: 'words' }));
   }
   undo(): void {
     this.store.dispatch(BenchActions.undo());

@@ -1,4 +1,4 @@
-import { foods, freeId, type Dish, type Ingredient, type Plan, type ReadLine, type Release } from '@einkorn/core';
+import { freeId, recordOf, type Dish, type Ingredient, type Plan, type ReadLine, type Release } from '@einkorn/core';
 
 /** Pure changes of a dish on the bench. Each returns a new dish; the slice keeps the old one for undo. */
 
@@ -38,9 +38,10 @@ export function addRead(dish: Dish, line: WholeLine): Dish {
   const id = freeId(line.food, dish.ingredients);
   const prep = line.prep ? { prep: line.prep } : {};
   const joins = line.joins ? { joins: line.joins } : {};
+  const own = line.ownFood ? { ownFood: line.ownFood } : {};
   return {
     ...dish,
-    ingredients: [...dish.ingredients, { id, food: line.food, amount: line.amount, ...prep, ...joins }],
+    ingredients: [...dish.ingredients, { id, food: line.food, ...own, amount: line.amount, ...prep, ...joins }],
   };
 }
 
@@ -86,7 +87,7 @@ type Place = NonNullable<Ingredient['place']>;
 /** Places that a food can take, from the base up; grain lies in its own, the liquid to add has none to choose. */
 export function placesOf(dish: Dish, plan: Plan, id: string): Place[] {
   const i = dish.ingredients.find((x) => x.id === id);
-  const food = i && foods.find((f) => f.id === i.food);
+  const food = i && recordOf(i);
   const layer = plan.stack.find((l) => l.ingredient === id);
   if (!i || !food || !layer || layer.place === 'inner-bowl' || layer.place === 'liquid') return [];
   return food.grain ? ['base', 'grain', 'top'] : ['base', 'top', 'rack'];
@@ -113,8 +114,7 @@ export function movedFry(dish: Dish, plan: Plan, from: number, to: number): Dish
 export function withRemedy(dish: Dish, plan: Plan, remedy: string): Dish | null {
   const inStack = (pick: (i: Ingredient) => boolean): Ingredient[] =>
     dish.ingredients.filter((i) => pick(i) && plan.stack.some((l) => l.ingredient === i.id));
-  const flagged = (i: Ingredient, flag: string): boolean =>
-    foods.find((f) => f.id === i.food)?.flags.some((x) => x === flag) ?? false;
+  const flagged = (i: Ingredient, flag: string): boolean => recordOf(i).flags.some((x) => x === flag);
   const all = (items: Ingredient[], change: Partial<Ingredient>): Dish | null =>
     items.length > 0 ? items.reduce((d, i) => withIngredient(d, i.id, change), dish) : null;
   switch (remedy) {
@@ -125,7 +125,7 @@ export function withRemedy(dish: Dish, plan: Plan, remedy: string): Dish | null 
       );
     case 'dairy-at-the-end':
       return all(
-        inStack((i) => foods.find((f) => f.id === i.food)?.kind === 'dairy'),
+        inStack((i) => recordOf(i).kind === 'dairy'),
         { joins: 'finish' },
       );
     case 'bind-at-the-end':
@@ -134,7 +134,7 @@ export function withRemedy(dish: Dish, plan: Plan, remedy: string): Dish | null 
         { joins: 'finish' },
       );
     case 'rinse-the-grain': {
-      const grain = dish.ingredients.find((i) => foods.find((f) => f.id === i.food)?.grain);
+      const grain = dish.ingredients.find((i) => recordOf(i).grain);
       return grain ? withPrep(dish, grain.id, { rinse: true }) : null;
     }
     case 'deglaze-and-scrape':

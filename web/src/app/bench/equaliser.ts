@@ -4,6 +4,7 @@ import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { BenchActions, benchFeature } from './bench.slice';
+import { differences } from '../ui/differences';
 import { PlanDiff } from '../ui/plan-diff';
 
 const most = 4;
@@ -32,7 +33,7 @@ const most = 4;
                   <li>
                     <span class="how">
                       <b>{{ t('equal.do-' + p.code, params(t, p)) }}</b>
-                      <ek-plan-diff [before]="plan()!" [after]="p.plan" />
+                      <ek-plan-diff [all]="differences(plan()!, p.plan)" />
                     </span>
                     <p-button
                       size="small"
@@ -91,6 +92,7 @@ const most = 4;
 export class Equaliser {
   private readonly store = inject(Store);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  readonly differences = differences;
   private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { foods, parseAmount, Problem, showAmount, type Ingredient } from '@einkorn/core';
+import { parseAmount, Problem, recordOf, showAmount, type Ingredient } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -139,11 +139,11 @@ export class GatherSheet {
       .map((value) => ({ value, label: `${this.fmt.number(value, 1)} min` }));
   });
   packetMin(i: Ingredient): number {
-    return i.prep?.packetMinutes ?? foods.find((f) => f.id === i.food)?.packetMin?.[0] ?? 10;
+    return i.prep?.packetMinutes ?? recordOf(i).packetMin?.[0] ?? 10;
   }
 
   kind(i: Ingredient): string {
-    return foods.find((f) => f.id === i.food)?.kind ?? '';
+    return recordOf(i).kind;
   }
 
   amountText(i: Ingredient): string {

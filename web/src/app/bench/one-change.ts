@@ -1,4 +1,4 @@
-import { foods, scaleBy, type Dish, type Ingredient, type Plan } from '@einkorn/core';
+import { recordOf, scaleBy, type Dish, type Ingredient, type Plan } from '@einkorn/core';
 import { withIngredient, withOverrides, withPrep } from './edits';
 
 export type SheetName = 'gather' | 'fry' | 'water' | 'stack' | 'pressure' | 'finish';
@@ -9,9 +9,8 @@ export interface Trial {
   dish: Dish;
 }
 
-const kindOf = (i: Ingredient): string => foods.find((f) => f.id === i.food)?.kind ?? '';
-const starchOf = (d: Dish): Ingredient | undefined =>
-  d.ingredients.find((i) => foods.find((f) => f.id === i.food)?.grain);
+const kindOf = (i: Ingredient): string => recordOf(i).kind;
+const starchOf = (d: Dish): Ingredient | undefined => d.ingredients.find((i) => recordOf(i).grain);
 
 /** The one thing that a sheet offers to change, to see what follows; null where nothing there would teach anything. */
 export function trialOf(sheet: SheetName, dish: Dish, plan: Plan): Trial | null {

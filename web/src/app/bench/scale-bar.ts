@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { findFood, measurable, Problem, scaleToGrain, toGrams, type NotScaled } from '@einkorn/core';
+import { measurable, Problem, recordOf, scaleToGrain, toGrams, type NotScaled } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -96,7 +96,7 @@ export class ScaleBar {
 
   readonly grain = computed(() => {
     for (const i of this.dish()?.ingredients ?? []) {
-      const food = findFood(i.food);
+      const food = recordOf(i);
       if (food.grain) return { food: i.food, grams: toGrams(i.amount, measurable(food)) };
     }
     return null;

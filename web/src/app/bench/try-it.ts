@@ -3,6 +3,7 @@ import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { BenchActions, benchFeature } from './bench.slice';
+import { differences } from '../ui/differences';
 import { PlanDiff } from '../ui/plan-diff';
 import { trialOf, type SheetName } from './one-change';
 
@@ -19,7 +20,7 @@ import { trialOf, type SheetName } from './one-change';
           @if (shown(); as s) {
             <span>{{ t('try.' + s.key) }}:</span>
             @if (s.plan && plan()) {
-              <ek-plan-diff role="status" [before]="plan()!" [after]="s.plan" />
+              <ek-plan-diff role="status" [all]="differences(plan()!, s.plan)" />
               <p-button size="small" [label]="t('try.keep')" (onClick)="keep()" />
               <p-button size="small" severity="secondary" [label]="t('try.leave')" (onClick)="leave()" />
             } @else {
@@ -53,6 +54,7 @@ import { trialOf, type SheetName } from './one-change';
 })
 export class TryIt {
   readonly sheet = input.required<SheetName>();
+  readonly differences = differences;
   private readonly store = inject(Store);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);

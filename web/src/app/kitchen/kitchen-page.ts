@@ -1,17 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { baseAreaCm2, pots, steamC, type Kitchen, type PotProfile } from '@einkorn/core';
+import { baseAreaCm2, pots, steamC, type Kitchen, type OwnFood, type PotProfile } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Format } from '../i18n/format';
 import { Choice } from '../ui/choice';
+import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 
 /** The Kitchen: which pot, how high above the sea, and what that does to the heat inside. */
 @Component({
   selector: 'ek-kitchen-page',
-  imports: [FormsModule, TranslocoDirective, Choice, InputNumber],
+  imports: [FormsModule, TranslocoDirective, Button, Choice, InputNumber, OwnFoodDialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.scss',
@@ -24,6 +26,9 @@ export class KitchenPage {
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly saving = this.store.selectSignal(kitchenFeature.selectSaving);
   readonly failure = this.store.selectSignal(kitchenFeature.selectFailure);
+
+  /** the food whose packet is open */
+  readonly editing = signal<OwnFood | 'new' | null>(null);
 
   readonly heat = computed(() => {
     const k = this.kitchen();
@@ -54,6 +59,9 @@ export class KitchenPage {
 
   change(change: Partial<Kitchen>): void {
     this.store.dispatch(KitchenActions.change({ change }));
+  }
+  removeFood(id: string): void {
+    this.change({ ownFoods: (this.kitchen().ownFoods ?? []).filter((f) => f.id !== id) });
   }
   altitude(m: number | null): void {
     if (m !== null) this.change({ altitudeM: m });

@@ -16,7 +16,7 @@ import { prepWords } from '../ui/prep-words';
       <span class="what">
         <span class="food">
           @if (line().food; as food) {
-            <strong>{{ t('food.' + food) }}</strong>
+            <strong>{{ line().ownFood?.name ?? t('food.' + food) }}</strong>
           } @else {
             <strong class="stop-text">{{ line().text }}</strong>
           }
@@ -48,6 +48,11 @@ import { prepWords } from '../ui/prep-words';
               />
               <button type="button" (click)="give(amount.value)">{{ t('recipe.give') }}</button>
             }
+            @if (!line().food && !line().refused) {
+              <button type="button" (click)="unknown.emit(line().left.join(' '))">
+                {{ t('own-food.from-packet') }}
+              </button>
+            }
             <button type="button" class="out" (click)="leftOut.emit()">{{ t('recipe.leave-out') }}</button>
           </span>
           @if (bad()) {
@@ -63,6 +68,8 @@ export class ReadLineRow {
   readonly line = input.required<Reading['lines'][number]>();
   readonly answered = output<{ food: string } | { amount: string }>();
   readonly leftOut = output();
+  /** a food that nobody knows, by its words: it may be added from its packet */
+  readonly unknown = output<string>();
   private readonly fmt = inject(Format);
   readonly bad = signal('');
   readonly asks = computed(() => this.line().certain < askedBelow && !this.line().refused);

@@ -1,12 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { answeredLine, families, isStructured, starter, type Family, type Language, type Reading } from '@einkorn/core';
+import {
+  answeredLine,
+  families,
+  isStructured,
+  starter,
+  type Family,
+  type Language,
+  type Plan,
+  type Reading,
+  type WrittenKey,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { MiniPot } from '../ui/mini-pot';
+import { OwnFoodDialog } from '../ui/own-food-dialog';
+import { PlanDiff } from '../ui/plan-diff';
 import { planInShort, planRows, type PlanRow } from '../ui/plan-rows';
 import { ReadLineRow } from './read-line-row';
 import { RecipeActions, recipeFeature, type OwnWords } from './recipe.slice';
@@ -21,7 +33,7 @@ const releaseSteps = {
 /** New dish: a text on the left, what was understood of it on the right, the recipe as written beside our plan, the Bench. */
 @Component({
   selector: 'ek-recipe-page',
-  imports: [RouterLink, TranslocoDirective, Button, MiniPot, ReadLineRow],
+  imports: [RouterLink, TranslocoDirective, Button, MiniPot, OwnFoodDialog, PlanDiff, ReadLineRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-page.html',
   styleUrl: './recipe-page.scss',
@@ -36,6 +48,9 @@ export class RecipePage {
   readonly message = this.store.selectSignal(recipeFeature.selectMessage);
   readonly dish = this.store.selectSignal(recipeFeature.selectDish);
   readonly planned = this.store.selectSignal(recipeFeature.selectPlanned);
+  readonly taken = this.store.selectSignal(recipeFeature.selectTaken);
+  readonly starters = this.store.selectSignal(recipeFeature.selectStarters);
+  readonly recent = this.store.selectSignal(recipeFeature.selectRecent);
   readonly failure = this.store.selectSignal(recipeFeature.selectFailure);
   readonly isKeeping = this.store.selectSignal(recipeFeature.selectIsKeeping);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
@@ -44,6 +59,8 @@ export class RecipePage {
   private readonly notBrought = this.store.selectSignal(recipeFeature.selectRefused);
   readonly refused = computed(() => this.tooLarge() || this.notBrought());
   readonly isOver = signal(false);
+  /** the words of a food to be added from its packet */
+  readonly ownFood = signal<string | null>(null);
 
   readonly inShort = planInShort;
   readonly families = families;
@@ -100,6 +117,10 @@ export class RecipePage {
     const at = lines.findIndex((l) => l.includes(line));
     if (at >= 0) this.typed(lines.filter((_, i) => i !== at).join('\n'));
   }
+  /** A food of late becomes a line of its own; how much is asked for. */
+  append(food: string): void {
+    this.typed(`${this.text().trimEnd()}\n${this.word(`food.${food}`)}`.trimStart());
+  }
   /** How the recipe lets the pressure off, as a step of its own at the end of the text. */
   release(kind: keyof typeof releaseSteps): void {
     this.typed(`${this.text().trimEnd()}\n${releaseSteps[kind]}`);
@@ -121,8 +142,31 @@ export class RecipePage {
     const family = families.find((f) => f === value);
     if (family) this.own({ family });
   }
-  keep(asWritten = false): void {
-    if (this.dish() && !this.isKeeping()) this.store.dispatch(RecipeActions.keep({ asWritten }));
+  keep(): void {
+    if (this.dish() && !this.isKeeping()) this.store.dispatch(RecipeActions.keep());
+  }
+  /** A number as it is written, or ours. */
+  take(key: WrittenKey, isWritten: boolean): void {
+    const rest = this.taken().filter((k) => k !== key);
+    this.store.dispatch(RecipeActions.take({ keys: isWritten ? [...rest, key] : rest }));
+  }
+  takeAll(isWritten: boolean): void {
+    const keys = isWritten ? (this.planned()?.written?.changes.map((c) => c.key) ?? []) : [];
+    this.store.dispatch(RecipeActions.take({ keys }));
+  }
+  /** A decided number of a plan, as it stands beside the other. */
+  figure(t: (key: string, p?: Record<string, unknown>) => string, key: WrittenKey, plan: Plan): string {
+    const { pressure, holdMin, release } = plan.program;
+    switch (key) {
+      case 'liquid':
+        return this.fmt.ml(plan.liquid.addMl);
+      case 'pressure':
+        return t(`written.${pressure}`);
+      case 'hold':
+        return `${this.fmt.minutes(holdMin)} min`;
+      case 'release':
+        return t(`written.release-${release.kind}`, { n: this.fmt.minutes(release.naturalMin ?? 0) });
+    }
   }
   begin(family: Family): void {
     const title = this.word('shelf.new-title', { family: this.word(`family.${family}`) });
@@ -131,7 +175,7 @@ export class RecipePage {
   rows(t: (key: string, p?: Record<string, unknown>) => string): PlanRow[] {
     const p = this.planned();
     if (!p) return [];
-    const rows = planRows(p.asWritten ? [p.asWritten, p.ours] : [p.ours], t, this.fmt);
+    const rows = planRows(p.written ? [p.written.plan, p.mixed] : [p.mixed], t, this.fmt);
     return rows.filter((r) => r.values.some((v) => v !== '–'));
   }
 }

@@ -11,6 +11,7 @@ import { Menu } from 'primeng/menu';
 import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
+import { DishWordsDialog } from '../ui/dish-words-dialog';
 import { MiniPot } from '../ui/mini-pot';
 import { ShareDialog } from './share-dialog';
 import { CompareDialog } from './compare-dialog';
@@ -32,6 +33,7 @@ import { VaryDialog } from './vary-dialog';
     Select,
     MiniPot,
     CompareDialog,
+    DishWordsDialog,
     ShareDialog,
     VaryDialog,
   ],
@@ -58,6 +60,7 @@ export class ShelfPage {
   readonly varying = signal<{ dish: Dish; plan: Plan | null } | null>(null);
   readonly comparing = signal<string | null>(null);
   readonly sharing = signal<Dish | null>(null);
+  readonly wording = signal<{ id: string; dish: Dish } | null>(null);
   readonly report = signal<{ title: string; bad: boolean; message: string; leftOut: Issue[] } | null>(null);
 
   readonly filtered = computed(() => {
@@ -86,6 +89,7 @@ export class ShelfPage {
     const row = this.rows().find((r) => r.id === this.at());
     if (!row) return [];
     return [
+      { label: this.word('words.title'), command: () => this.wording.set({ id: row.id, dish: row.dish }) },
       { label: this.word('shelf.duplicate'), command: () => this.duplicate(row.id, row.dish.title) },
       { label: this.word('shelf.vary'), command: () => this.varying.set({ dish: row.dish, plan: row.plan }) },
       { label: this.word('shelf.compare'), disabled: !row.plan, command: () => this.comparing.set(row.id) },
@@ -171,6 +175,9 @@ export class ShelfPage {
     this.store.dispatch(
       ShelfActions.duplicate({ id, title: this.transloco.translate('shelf.copy-of', { title }).slice(0, 120) }),
     );
+  }
+  reword(id: string, dish: Dish): void {
+    this.store.dispatch(ShelfActions.reword({ id, dish }));
   }
   remove(id: string): void {
     this.store.dispatch(ShelfActions.remove({ id }));

@@ -56,7 +56,13 @@ export const load = createEffect(
 export const verdicts = createEffect(
   (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
     actions.pipe(
-      ofType(ShelfActions.loaded, ShelfActions.duplicated, ShelfActions.added, ShelfActions.restored),
+      ofType(
+        ShelfActions.loaded,
+        ShelfActions.duplicated,
+        ShelfActions.added,
+        ShelfActions.reworded,
+        ShelfActions.restored,
+      ),
       concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
       mergeMap(([action, kitchen]) =>
         from('dishes' in action ? action.dishes : [action.stored]).pipe(
@@ -68,6 +74,21 @@ export const verdicts = createEffect(
               ),
             ),
           ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const reword = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
+    actions.pipe(
+      ofType(ShelfActions.reword),
+      concatLatestFrom(() => store.select(shelfFeature.selectEntities)),
+      concatMap(([{ id, dish }, entities]) =>
+        api.saveDish(id, dish, entities[id]?.revision ?? 0).pipe(
+          map((stored) => ShelfActions.reworded({ stored })),
+          catchError((e: unknown) => of(ShelfActions.failed({ failure: failureOf(e) }))),
         ),
       ),
     ),

@@ -23,6 +23,9 @@ export const ShelfActions = createActionGroup({
     Vary: props<{ dish: Dish }>(),
     Varied: props<{ dish: Dish; plan: Plan | null }>(),
     Duplicate: props<{ id: string; title: string }>(),
+    /** the title, the people or the notes of a dish were changed */
+    Reword: props<{ id: string; dish: Dish }>(),
+    Reworded: props<{ stored: StoredDish }>(),
     Duplicated: props<{ stored: StoredDish }>(),
     Remove: props<{ id: string }>(),
     Removed: props<{ id: string }>(),
@@ -85,7 +88,7 @@ export const shelfFeature = createFeature({
     on(ShelfActions.varied, (s, varied) => (s.varied?.dish === varied.dish ? { ...s, varied } : s)),
     on(ShelfActions.verdictFound, (s, { id, plan }) => ({ ...s, plans: { ...s.plans, [id]: plan } })),
     on(ShelfActions.verdictRefused, (s, { id, message }) => ({ ...s, refused: { ...s.refused, [id]: message } })),
-    on(ShelfActions.duplicated, ShelfActions.added, (s, { stored }) =>
+    on(ShelfActions.duplicated, ShelfActions.added, ShelfActions.reworded, (s, { stored }) =>
       s.archived ? s : adapter.upsertOne(stored, { ...s, removed: null, failure: null }),
     ),
     // Back to where it came from: the shelf, or those put away.

@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
+import { differences } from '../ui/differences';
 import { PlanDiff } from '../ui/plan-diff';
 import { ShelfActions, shelfFeature } from './shelf.slice';
 
@@ -54,7 +55,7 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
         </div>
         @if (shown(); as v) {
           @if (v.plan && plan()) {
-            <p role="status"><ek-plan-diff [before]="plan()!" [after]="v.plan" /></p>
+            <p role="status"><ek-plan-diff [all]="differences(plan()!, v.plan)" /></p>
             <p-button [label]="t('vary.copy')" (onClick)="copy(v.dish)" />
           } @else {
             <p class="quiet" role="status">{{ t('bench.thinking') }}</p>
@@ -86,6 +87,7 @@ export class VaryDialog {
   readonly dish = input.required<Dish>();
   readonly plan = input.required<Plan | null>();
   readonly closed = output();
+  readonly differences = differences;
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
   private readonly varied = this.store.selectSignal(shelfFeature.selectVaried);

@@ -1,8 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Plan } from '@einkorn/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
-import { differences, type Difference } from './differences';
+import type { Difference } from './differences';
 
 /** What is different between two plans, in a line of figures: "liquid 405 → 380 mL". */
 @Component({
@@ -36,10 +35,8 @@ import { differences, type Difference } from './differences';
   `,
 })
 export class PlanDiff {
-  readonly before = input.required<Plan>();
-  readonly after = input.required<Plan>();
+  readonly all = input.required<readonly Difference[]>();
   private readonly fmt = inject(Format);
-  readonly all = computed(() => differences(this.before(), this.after()));
 
   show(t: (key: string, p?: Record<string, unknown>) => string, d: Difference, x: number | string): string {
     if (typeof x === 'string') {

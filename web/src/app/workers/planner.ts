@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { Dish, DonenessMap, Kitchen, Near, Outlook, Plan, Reading, Reality } from '@einkorn/core';
+import type { Dish, DonenessMap, Kitchen, Near, Outlook, OwnFood, Plan, Reading, Reality } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
 import type { Answers, Ask, Brought, Kind, ProblemDoc, ReadAsk, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
@@ -93,13 +93,13 @@ export class Planner {
   }
 
   /** What a recipe says; a newer text overtakes a waiting one. */
-  read(text: string): Observable<Reading> {
-    return this.done(this.fast.ask({ kind: 'recipe', text }, ++this.ids));
+  read(text: string, ownFoods: readonly OwnFood[] = []): Observable<Reading> {
+    return this.done(this.fast.ask({ kind: 'recipe', text, ownFoods }, ++this.ids));
   }
 
   /** What a file or a pasted page holds. */
-  bring(source: string): Observable<Brought> {
-    return this.done(this.fast.ask({ kind: 'bring', text: source }, ++this.ids));
+  bring(source: string, ownFoods: readonly OwnFood[] = []): Observable<Brought> {
+    return this.done(this.fast.ask({ kind: 'bring', text: source, ownFoods }, ++this.ids));
   }
 
   /** A plan that may wait its turn (the shelf, a comparison). */

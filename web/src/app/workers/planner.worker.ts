@@ -1,4 +1,5 @@
 import {
+  asWritten,
   compareSchools,
   donenessMap,
   equalise,
@@ -15,8 +16,10 @@ import {
   type Dish,
   type Kitchen,
   type Plan,
+  type Written,
 } from '@einkorn/core';
-import type { Answers, Ask, Brought, Kind, ReadAsk, Reply } from './protocol';
+import { differences } from '../ui/differences';
+import type { Answers, Ask, Brought, Judged, Kind, ReadAsk, Reply } from './protocol';
 
 const reply = (r: Reply): void => postMessage(r);
 
@@ -31,6 +34,7 @@ type Answer<K extends Kind> = (
 const answers: { [K in Kind]: Answer<K> } = {
   plan: (dish, kitchen, _p, _progress, { near }) => plan(dish, kitchen, near ? { near } : {}),
   evaluate: (dish, kitchen) => evaluate(dish, kitchen),
+  written: (dish, kitchen, p) => judged(asWritten(dish, kitchen, p)),
   schools: (dish, kitchen, p) => compareSchools(dish, kitchen, p),
   map: (dish, kitchen, p, progress) => donenessMap(dish, kitchen, p, progress),
   proposals: (dish, kitchen, p) => equalise(dish, kitchen, p),
@@ -50,14 +54,20 @@ addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask | Rea
   }
 });
 
+/** Only what follows from a number is told of it, not the number itself. */
+function judged({ plan: written, changes }: Written): Judged {
+  const follows = (key: string, alone: Plan) => differences(written, alone).filter((d) => d.key !== key);
+  return { plan: written, changes: changes.map(({ key, alone }) => ({ key, alone: follows(key, alone) })) };
+}
+
 function valueOf(id: number, ask: Ask | ReadAsk): Extract<Reply, { type: 'done' }>['value'] {
-  if ('text' in ask) return ask.kind === 'recipe' ? readRecipe(ask.text) : brought(ask.text);
+  if ('text' in ask) return ask.kind === 'recipe' ? readRecipe(ask.text, undefined, ask.ownFoods) : brought(ask);
   return answer(id, ask);
 }
 
-function brought(source: string): Brought {
+function brought({ text: source, ownFoods }: ReadAsk): Brought {
   const text = recipeText(source);
-  return text === null ? { text: '', dish: readRecipe(source).dish } : { text, dish: null };
+  return text === null ? { text: '', dish: readRecipe(source, undefined, ownFoods).dish } : { text, dish: null };
 }
 
 /** Questions that bring no plan along and need one are planned first. */

@@ -5,6 +5,7 @@ import type {
   Kitchen,
   Near,
   Outlook,
+  OwnFood,
   Plan,
   Proposal,
   Ratios,
@@ -13,13 +14,17 @@ import type {
   Scaled,
   School,
   Uncertainty,
+  WrittenKey,
 } from '@einkorn/core';
+import type { Difference } from '../ui/differences';
 
 /** What each kind of question is answered with. */
 export interface Answers {
   plan: Plan;
   /** what the numbers of a recipe will give */
   evaluate: Plan;
+  /** the recipe's own numbers, and what each of ours alone changes of them */
+  written: Judged;
   schools: School[];
   map: DonenessMap;
   proposals: Proposal[];
@@ -29,6 +34,12 @@ export interface Answers {
   outlook: Outlook;
 }
 export type Kind = keyof Answers;
+
+/** A recipe as it is written, and for each of its numbers that is not ours what ours alone would change. */
+export interface Judged {
+  plan: Plan;
+  changes: { key: WrittenKey; alone: Difference[] }[];
+}
 
 /** What a place asks of the planner off the main thread; a question about a plan brings it along. */
 export interface Ask {
@@ -48,10 +59,12 @@ export interface Brought {
   dish: Dish | null;
 }
 
-/** A recipe to be read, or to be made plain text; it knows no dish and no kitchen yet. */
+/** A recipe to be read, or to be made plain text; it knows no dish yet. */
 export interface ReadAsk {
   kind: 'recipe' | 'bring';
   text: string;
+  /** foods of the cook's own, by whose names lines are read too */
+  ownFoods: readonly OwnFood[];
 }
 
 export interface ProblemDoc {

@@ -1,0 +1,23 @@
+import type { ValidationErrors, ValidatorFn } from '@angular/forms';
+import type { ZodType } from 'zod';
+
+/** What a form says of each field, by its dotted path. */
+export type FieldMessages = Readonly<Record<string, string>>;
+
+/**
+ * The schema of the document as the validator of a form: `toDocument` makes the document from the form's value, every finding
+ * stands under `messages` at the path of its field.
+ */
+export const zodValidator =
+  (schema: ZodType, toDocument: (value: unknown) => unknown = (value) => value): ValidatorFn =>
+  (form): ValidationErrors | null => {
+    const parsed = schema.safeParse(toDocument(form.value));
+    if (parsed.success) return null;
+    const messages: Record<string, string> = {};
+    for (const { path, message } of parsed.error.issues) messages[path.map(String).join('.')] ??= message;
+    return { messages };
+  };
+
+/** The sentences of a form that `zodValidator` refused. */
+export const messagesOf = (errors: ValidationErrors | null): FieldMessages =>
+  (errors?.['messages'] as FieldMessages | undefined) ?? {};
