@@ -2,12 +2,21 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { Hut } from './hut';
 
-/** The application for all tests of a file; an error in any of its pages fails the test that met it. */
-export function aHut(): Pick<Hut, 'url' | 'stop' | 'start'> {
+/**
+ * The application for all tests of a file; an error in any of its pages fails the test that met it. Its plans are made as
+ * from the factory, so that their numbers do not hang on the log of the demo.
+ */
+export function aHut({ learning = false } = {}): Pick<Hut, 'url' | 'stop' | 'start'> {
   const broken: string[] = [];
   let own: Hut;
   test.beforeAll(async () => {
     own = await Hut.open();
+    const kitchen = (await (await fetch(`${own.url}/api/kitchen`)).json()) as object;
+    await fetch(`${own.url}/api/kitchen`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...kitchen, learning }),
+    });
   });
   test.afterAll(() => own.close());
   test.beforeEach(({ context }) => {

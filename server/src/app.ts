@@ -49,6 +49,8 @@ export function createApp(store: Store, log: Logger, webFolder?: string, sums: S
     '/api',
     rateLimit({ windowMs: 60_000, limit: mostRequestsPerMin, standardHeaders: true, legacyHeaders: false }),
   );
+  // A log of ten years is a large file; nothing else is.
+  app.post('/api/log', express.json({ limit: '30mb' }));
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
   app.use('/api/plan', planRoutes(sums));
@@ -58,7 +60,7 @@ export function createApp(store: Store, log: Logger, webFolder?: string, sums: S
   const learning = new Learning(store, sums, log);
   app.use('/api/cooks', cookRoutes({ store, bus, sums, learning }));
   app.use('/api/devices', deviceRoutes(store, bus));
-  app.use('/api/log', logRoutes(store));
+  app.use('/api/log', logRoutes(store, sums, learning));
   app.use('/api/kitchen', kitchenRoutes(store, bus, learning));
   app.use('/api', noRoute);
   if (webFolder && existsSync(webFolder)) {

@@ -18,8 +18,12 @@ import {
   type LogFile,
 } from '@einkorn/core';
 import { createApp } from '../src/app';
+import log from '../src/demo/cloudberry.json';
+import type { Evening } from '../src/demo/evening';
 import { seedDemo } from '../src/demo/seed';
 import { openStore, type Store } from '../src/store/connect';
+
+const evening = (id: string) => (log.evenings as unknown as Evening[]).find((e) => e.id === id)!;
 
 let folder: string;
 let store: Store;
@@ -169,7 +173,7 @@ describe('cooks', () => {
       next = page.next;
     }
     expect(paged).toEqual(all.cooks);
-    const whole: Cook = (await api.get('/api/cooks/demo-cook-8')).body;
+    const whole: Cook = (await api.get('/api/cooks/demo-cook-60')).body;
     expect(all.cooks.find((c) => c.id === whole.id)).toEqual(JSON.parse(JSON.stringify(summaryOf(whole))));
     const log: LogFile = (await api.get('/api/log')).body;
     expect(log.format).toBe('einkorn.log/1');
@@ -177,11 +181,49 @@ describe('cooks', () => {
     for (const query of ['limit=0', 'limit=many', 'after=yesterday', `after=${'9'.repeat(200)}`])
       expect([query, (await api.get(`/api/cooks?${query}`)).status]).toEqual([query, 400]);
   });
-  test('the demo cooks came out as they were told: pin late by their factor, served on their minute', async () => {
-    const cook: Cook = (await api.get('/api/cooks/demo-cook-8')).body;
+  test('the demo cooks came out as their evenings say: tapped at their minute, served on theirs', async () => {
+    const cook: Cook = (await api.get('/api/cooks/demo-cook-60')).body;
     const actual = actualOf(cook);
-    expect(actual.toPinMin! / cook.plan.program.pinUpMin).toBeCloseTo(1.18, 2);
+    expect(actual.toPinMin).toBeCloseTo(evening('demo-cook-60').tapped.pinMin!, 2);
     expect(actual.servedMs).toBe(Date.parse('2026-11-14T19:03:00Z'));
+  });
+  test('the log is sorted, filtered and searched, by notes and by foods in both languages', async () => {
+    const page = async (query: object): Promise<CookPage> =>
+      (await api.get('/api/cooks').query({ limit: 200, practice: 'false', ...query })).body;
+    const ids = async (query: object) => (await page(query)).cooks.map((c) => c.id);
+    const grains = (await page({ sort: 'rating' })).cooks.map((c) => c.ratings.grain);
+    expect(grains).toEqual([...grains].sort());
+    const titles = (await page({ sort: 'title' })).cooks.map((c) => c.title);
+    expect(titles).toEqual([...titles].sort());
+    expect(await ids({ text: 'cut out' })).toEqual(['demo-cook-34']);
+    expect(await ids({ outcome: 'trouble' })).toEqual(['demo-cook-34']);
+    expect(await ids({ text: 'REMOLACHA' })).toEqual(await ids({ text: 'beetroot' }));
+    expect(await ids({ text: '%' })).toHaveLength((await page({})).found);
+    const softer = await page({ outcome: 'softer', potId: 'electric-5.7' });
+    expect(softer.found).toBe(softer.cooks.length);
+    expect(softer.cooks.every((c) => c.ratings.grain! > 2)).toBe(true);
+    expect(await ids({ potId: 'electric-3' })).toEqual([]);
+    expect((await page({ text: 'first try' })).cooks[0]).toMatchObject({ id: 'demo-cook-1', trouble: false });
+    for (const query of ['sort=loudest', 'outcome=nice', 'practice=maybe', `text=${'x'.repeat(201)}`])
+      expect([query, (await api.get(`/api/cooks?${query}`)).status]).toEqual([query, 400]);
+  });
+  test('a row of the log follows its cook: a rating, a note and a late tap are in it at once', async () => {
+    const row = async () =>
+      ((await api.get('/api/cooks').query({ text: 'nutmeg' })).body as CookPage).cooks.map((c) => [
+        c.id,
+        c.ratings.grain,
+      ]);
+    expect(await row()).toEqual([]);
+    const cook: Cook = (await api.get('/api/cooks/demo-cook-5')).body;
+    await api.patch('/api/cooks/demo-cook-5').send({ outcome: { ratings: { grain: 1 }, note: 'Nutmeg!' } });
+    expect(await row()).toEqual([['demo-cook-5', 1]]);
+    await api.patch('/api/cooks/demo-cook-5').send({ outcome: cook.outcome });
+    expect(await row()).toEqual([]);
+    await api
+      .post('/api/cooks/demo-cook-5/events')
+      .send({ events: [{ id: 'late', kind: 'burn', atMs: cook.startedMs + 1000 }] });
+    const troubled: CookPage = (await api.get('/api/cooks').query({ outcome: 'trouble' })).body;
+    expect(troubled.cooks.find((c) => c.id === 'demo-cook-5')).toMatchObject({ trouble: true });
   });
   test('an event comes back as it was sent, to its last field, with its place', async () => {
     const cook = await startCook('turkey-leek-lemon');

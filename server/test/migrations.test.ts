@@ -5,6 +5,7 @@ import { gunzipSync } from 'node:zlib';
 import { actualOf, cookSchema, cookTimeline } from '@einkorn/core';
 import { openStore, type Store } from '../src/store/connect';
 import { getCook } from '../src/store/cooks';
+import { pageOfCooks } from '../src/store/log-page';
 
 /*
  * A database that the server wrote when all events had one shape: two cooks with every kind of event, one undo that took
@@ -73,4 +74,14 @@ test('opened again nothing is moved twice', async () => {
   await store.sequelize.close();
   store = await openStore(folder);
   expect(await getCook(store, 'two-stages')).toEqual(before);
+});
+
+test('the list of the log is filled from what was there, and finds it', async () => {
+  const page = await pageOfCooks(store, { limit: 10 });
+  expect(page.cooks.map((c) => [c.id, c.trouble]).sort()).toEqual([
+    ['one-stage', true],
+    ['two-stages', true],
+  ]);
+  const { title } = page.cooks[0]!;
+  expect((await pageOfCooks(store, { limit: 10, text: title })).cooks.map((c) => c.title)).toContain(title);
 });

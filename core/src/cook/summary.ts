@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { actualOf } from './actual';
 import type { Cook } from './cook';
-import { momentSchema } from './events';
+import { momentSchema, type CookEvent } from './events';
 import { ratingsSchema } from './ratings';
 
 const minutes = z.number();
@@ -27,17 +27,29 @@ export const cookSummarySchema = z.strictObject({
   actual: z.strictObject({ toPinMin: minutes.nullable(), servedMs: momentSchema, coreC: z.number().nullable() }),
   ratings: ratingsSchema,
   note: z.string(),
+  /** something was put right on the way: the pot cut out, the cook left the plan, a rescue */
+  trouble: z.boolean(),
 });
 export type CookSummary = z.infer<typeof cookSummarySchema>;
 
-/** A page of the log, newest first. */
+/** Events that say that something went wrong. */
+export const troubleKinds: readonly CookEvent['kind'][] = ['burn', 'off-plan', 'rescued'];
+
+/** A cook that nobody ended is held for forgotten after so long, ms: no dish here takes half as long. */
+export const leftAfterMs = 8 * 3_600_000;
+
+/** A page of the log. */
 export const cookPageSchema = z.strictObject({
   cooks: z.array(cookSummarySchema),
   /** what to ask for the next page with; null on the last */
   next: z.string().nullable(),
+  /** cooks that fit what was asked for */
+  found: z.number().int().min(0),
   /** cooks in the whole log, with real food and practised */
   real: z.number().int().min(0),
   practised: z.number().int().min(0),
+  /** pots that the log knows */
+  potIds: z.array(z.string()),
 });
 export type CookPage = z.infer<typeof cookPageSchema>;
 
@@ -64,5 +76,6 @@ export function summaryOf(cook: Cook): CookSummary {
     actual: { toPinMin: actual.toPinMin, servedMs: actual.servedMs, coreC: outcome?.coreC ?? null },
     ratings: outcome?.ratings ?? {},
     note: outcome?.note ?? '',
+    trouble: cook.events.some((e) => troubleKinds.includes(e.kind)),
   };
 }

@@ -1,12 +1,13 @@
-import { readDish, readKitchen, scaleDish, type Dish } from '@einkorn/core';
+import { readKitchen, readDish, solvePlan, type Dish, type Kitchen, type Learned, type Plan } from '@einkorn/core';
 import type { Store } from '../store/connect';
-import { addCook } from '../store/cooks';
+import { addCooks } from '../store/cooks';
 import { addDish } from '../store/dishes';
-import { saveKitchen } from '../store/kitchen';
-import { cookOf, evenings } from './cooks';
+import { keepLearned, saveKitchen } from '../store/kitchen';
+import log from './cloudberry.json';
 import { demoDishes } from './dishes';
+import { cookOf, dishOf, type Evening } from './evening';
 
-/** Cloudberry Hut, 1,180 m: fourteen dishes and a handful of past cooks, put into an empty database only. */
+/** Cloudberry Hut, 1,180 m: its dishes and ten months of cooks, put into an empty database only. */
 export async function seedDemo(store: Store): Promise<boolean> {
   const { models } = store;
   if ((await models.Settings.count()) > 0 || (await models.Dishes.count()) > 0) return false;
@@ -15,9 +16,25 @@ export async function seedDemo(store: Store): Promise<boolean> {
   // The newest on the shelf comes first: the turkey dish is tonight's.
   let at = Date.parse('2026-11-13T12:00:00Z');
   for (const [id, dish] of read) await addDish(store, dish, id, (at += 3_600_000));
-  for (const e of evenings) {
-    const dish = read.get(e.dish)!;
-    await addCook(store, cookOf(e, e.serves ? scaleDish(dish, e.serves) : dish, kitchen));
-  }
+  const evenings = log.evenings as unknown as Evening[];
+  const learned = log.learned as unknown as Record<string, Learned>;
+  const planOf = planner(kitchen, learned);
+  await addCooks(
+    store,
+    evenings.map((e) => cookOf(e, dishOf(e), planOf(e))),
+  );
+  await keepLearned(store, learned[evenings.length]!);
   return true;
+}
+
+/** The plan of each evening with what was known by then; the same dish with the same knowledge is planned once. */
+function planner(kitchen: Kitchen, learned: Record<string, Learned>): (e: Evening) => Plan {
+  const plans = new Map<string, Plan>();
+  return (e) => {
+    const key = [e.dish, e.serves, e.knew].join(' ');
+    const known = learned[e.knew];
+    const plan = plans.get(key) ?? solvePlan(dishOf(e), known ? { ...kitchen, learned: known } : kitchen);
+    plans.set(key, plan);
+    return plan;
+  };
 }

@@ -17,16 +17,8 @@ import type { Store } from '../store/connect';
 import type { Learning } from '../sums/learning';
 import type { Sums } from '../sums/sums';
 import { getKitchen } from '../store/kitchen';
-import {
-  addCook,
-  addEvents,
-  finishCook,
-  getCook,
-  mostOnPage,
-  pageOfCooks,
-  removeCook,
-  runningCooks,
-} from '../store/cooks';
+import { addCook, addEvents, finishCook, getCook, removeCook, runningCooks } from '../store/cooks';
+import { logOutcomes, logSorts, mostOnPage, pageOfCooks } from '../store/log-page';
 
 const mostEvents = 200;
 const eventsBody = z.strictObject({ events: z.array(z.unknown()).min(1).max(mostEvents) });
@@ -39,11 +31,17 @@ const finishBody = z.strictObject({
 const pageQuery = z.object({
   limit: z.coerce.number().int().min(1).max(mostOnPage).default(50),
   after: z.string().max(80).optional(),
+  sort: z.enum(logSorts).optional(),
+  text: z.string().max(200, 'Use at most 200 characters.').optional(),
+  potId: z.string().max(60).optional(),
+  outcome: z.enum(logOutcomes).optional(),
+  practice: z
+    .enum(['true', 'false'])
+    .transform((x) => x === 'true')
+    .optional(),
 });
-const logPage = (store: Store, query: unknown): Promise<CookPage> => {
-  const { limit, after } = read(pageQuery, query, 'This page of the log cannot be shown.');
-  return pageOfCooks(store, limit, after);
-};
+const logPage = (store: Store, query: unknown): Promise<CookPage> =>
+  pageOfCooks(store, read(pageQuery, query, 'This page of the log cannot be shown.'));
 
 function read<T>(schema: z.ZodType<T>, body: unknown, what: string): T {
   const parsed = schema.safeParse(body ?? {});

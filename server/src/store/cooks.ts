@@ -1,6 +1,7 @@
-import { cookFormat, Problem, summaryOf, type Cook, type CookEvent, type CookPage, type Outcome } from '@einkorn/core';
-import { Op, type WhereOptions } from 'sequelize';
+import { cookFormat, Problem, type Cook, type CookEvent, type Outcome } from '@einkorn/core';
+import { Op } from 'sequelize';
 import type { Store } from './connect';
+import { logRowOf, outdate } from './log-row';
 import type { CookRow, EventRow } from './models';
 
 const missing = (): Problem => new Problem('cook-missing', 'This cook is not in the log. Go back to the Log.');
@@ -24,47 +25,9 @@ function joined(rows: readonly CookRow[], events: readonly EventRow[]): Cook[] {
   return rows.map((r) => toCook(r, byCook.get(r.id)!));
 }
 
-/** The largest page of the log. */
-export const mostOnPage = 200;
-
-/**
- * A page of the log, newest first.
- *
- * @param after what the page before said as its `next`; the first page without it
- * @throws Problem `cursor-invalid` for anything else
- */
-export async function pageOfCooks(store: Store, limit: number, after?: string): Promise<CookPage> {
-  const { models } = store;
-  const rows = await models.Cooks.findAll({
-    ...(after === undefined ? {} : { where: olderThan(after) }),
-    order: [
-      ['startedMs', 'DESC'],
-      ['id', 'DESC'],
-    ],
-    limit: limit + 1,
-  });
-  const page = rows.slice(0, limit);
-  const last = page.at(-1);
-  const [all, practised] = await Promise.all([
-    models.Cooks.count(),
-    models.Cooks.count({ where: { practice: { [Op.ne]: null } } }),
-  ]);
-  return {
-    cooks: (await withEvents(store, page)).map(summaryOf),
-    next: last && rows.length > limit ? `${last.startedMs}.${last.id}` : null,
-    real: all - practised,
-    practised,
-  };
-}
-
-function olderThan(cursor: string): WhereOptions<CookRow> {
-  const [, ms, id] = /^(\d{1,15})\.(.{1,60})$/.exec(cursor) ?? [];
-  if (ms === undefined || id === undefined)
-    throw new Problem('cursor-invalid', 'This page of the log is not known. Begin again at its top.', [
-      { path: 'after', message: 'Send what the page before gave as "next".' },
-    ]);
-  const startedMs = Number(ms);
-  return { [Op.or]: [{ startedMs: { [Op.lt]: startedMs } }, { startedMs, id: { [Op.lt]: id } }] };
+/** The cooks of these ids, whole, in no order. */
+export async function cooksOf(store: Store, ids: readonly string[]): Promise<Cook[]> {
+  return ids.length === 0 ? [] : withEvents(store, await store.models.Cooks.findAll({ where: { id: [...ids] } }));
 }
 
 export async function getCook({ models }: Store, id: string): Promise<Cook> {
@@ -105,42 +68,51 @@ export const newestFinished = async (store: Store, most: number): Promise<Cook[]
   );
 
 /** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */
-export async function addCook({ models, sequelize, inTurn }: Store, cook: Cook): Promise<void> {
-  await inTurn(() =>
+export const addCook = (store: Store, cook: Cook): Promise<number> => addCooks(store, [cook]);
+
+/** Writes new cooks, all or none of them; those whose id is there already stay as they are. Returns how many were new. */
+export function addCooks({ models, sequelize, inTurn }: Store, cooks: readonly Cook[]): Promise<number> {
+  return inTurn(() =>
     sequelize.transaction(async (transaction) => {
-      if (await models.Cooks.findByPk(cook.id, { attributes: ['id'], transaction })) return;
-      const dish = cook.dishId === null ? null : await models.Dishes.findByPk(cook.dishId, { transaction });
-      const { id, startedMs, finishedMs, outcome } = cook;
-      await models.Cooks.create(
-        {
-          id,
-          dishId: dish?.id ?? null,
-          dish: cook.dish,
-          plan: cook.plan,
-          startedMs,
-          finishedMs,
-          outcome,
-          practice: cook.practice ?? null,
-        },
+      const ids = cooks.map((c) => c.id);
+      const there = await models.Cooks.findAll({ where: { id: ids }, attributes: ['id'], transaction });
+      const taken = new Set(there.map((row) => row.id));
+      const fresh = cooks.filter((c) => !taken.has(c.id));
+      const dishIds = fresh.flatMap((c) => c.dishId ?? []);
+      const dishes = await models.Dishes.findAll({ where: { id: dishIds }, attributes: ['id'], transaction });
+      const onShelf = new Set(dishes.map((row) => row.id));
+      await models.Cooks.bulkCreate(
+        fresh.map((c) => cookRow(c, onShelf)),
         { transaction },
       );
       await models.Events.bulkCreate(
-        cook.events.map((e, i) => eventRow(id, { ...e, seq: i + 1 })),
+        fresh.flatMap((c) => c.events.map((e, i) => eventRow(c.id, { ...e, seq: i + 1 }))),
         { transaction },
       );
+      await models.LogRows.bulkCreate(fresh.map(logRowOf), { transaction });
+      return fresh.length;
     }),
   );
 }
+
+/** A cook of a dish that is no longer on the shelf keeps its own copy of it only. */
+const cookRow = ({ id, dishId, dish, plan, startedMs, finishedMs, outcome, practice }: Cook, onShelf: Set<string>) => ({
+  id,
+  dishId: dishId !== null && onShelf.has(dishId) ? dishId : null,
+  dish,
+  plan,
+  startedMs,
+  finishedMs,
+  outcome,
+  practice: practice ?? null,
+});
 
 /**
  * Keeps events that are not there yet, in the order given, each at the next place of its cook; one that was sent before
  * keeps its place. Returns what was sent, as it is kept. One batch after another: taps and devices write at the same time.
  */
-export function addEvents(
-  { models, sequelize, inTurn }: Store,
-  cookId: string,
-  events: readonly CookEvent[],
-): Promise<CookEvent[]> {
+export function addEvents(store: Store, cookId: string, events: readonly CookEvent[]): Promise<CookEvent[]> {
+  const { models, sequelize, inTurn } = store;
   return inTurn(() =>
     sequelize.transaction(async (transaction) => {
       // Only whether it is there: its plan is large, and a tap does not wait for it to be read.
@@ -160,20 +132,22 @@ export function addEvents(
         fresh.map((e) => eventRow(cookId, e)),
         { transaction },
       );
+      await outdate(store, cookId, fresh, transaction);
       return ids.map((id) => kept.get(id)!);
     }),
   );
 }
 
 export async function finishCook(
-  { models, inTurn }: Store,
+  store: Store,
   id: string,
   change: { finishedMs?: number; outcome?: Outcome },
 ): Promise<void> {
-  await inTurn(async () => {
-    const row = await models.Cooks.findByPk(id);
+  await store.inTurn(async () => {
+    const row = await store.models.Cooks.findByPk(id);
     if (!row) throw missing();
     await row.update(change);
+    await store.models.LogRows.upsert(logRowOf(await getCook(store, id)));
   });
 }
 

@@ -74,6 +74,38 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
       await q.addIndex('cooks', ['id'], { name: 'cooks_practised', where: { practice: { [Op.ne]: null } } });
     },
   },
+  {
+    name: '007-log-rows',
+    up: async (q) => {
+      const { BOOLEAN, STRING, INTEGER, BIGINT, JSON: json, TEXT } = DataTypes;
+      await q.createTable('log_rows', {
+        cookId: {
+          type: STRING,
+          primaryKey: true,
+          references: { model: 'cooks', key: 'id' },
+          onDelete: 'CASCADE',
+        },
+        startedMs: { type: BIGINT, allowNull: false },
+        title: { type: STRING, allowNull: false },
+        potId: { type: STRING, allowNull: false },
+        practice: { type: BOOLEAN, allowNull: false },
+        grain: { type: INTEGER, allowNull: true },
+        trouble: { type: BOOLEAN, allowNull: false },
+        words: { type: TEXT, allowNull: false },
+        summary: { type: json, allowNull: true },
+      });
+      await q.addIndex('log_rows', ['startedMs', 'cookId']);
+      // Summaries are made when a page first asks for them.
+      await q.sequelize.query(`
+        INSERT INTO log_rows (cookId, startedMs, title, potId, practice, grain, trouble, words)
+        SELECT id, startedMs, json_extract(dish, '$.title'), json_extract(plan, '$.pot.id'), practice IS NOT NULL,
+          json_extract(outcome, '$.ratings.grain'),
+          EXISTS (SELECT 1 FROM events WHERE events.cookId = cooks.id
+            AND json_extract(events.doc, '$.kind') IN ('burn', 'off-plan', 'rescued')),
+          lower(json_extract(dish, '$.title') || ' ' || coalesce(json_extract(outcome, '$.note'), ''))
+        FROM cooks`);
+    },
+  },
 ];
 
 /** Runs what has not run yet, each migration once. */

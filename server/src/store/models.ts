@@ -7,7 +7,7 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
-import type { CookEvent, Dish, Outcome, Plan, Practice } from '@einkorn/core';
+import type { CookEvent, CookSummary, Dish, Outcome, Plan, Practice } from '@einkorn/core';
 
 const ms = (field: string) => ({
   type: DataTypes.BIGINT,
@@ -45,6 +45,22 @@ export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttr
   declare doc: CookEvent;
 }
 
+/** A cook as the list of the log shows and finds it. */
+export class LogRow extends Model<InferAttributes<LogRow>, InferCreationAttributes<LogRow>> {
+  declare cookId: string;
+  declare startedMs: number;
+  declare title: string;
+  declare potId: string;
+  declare practice: boolean;
+  /** rating of the grain, 0 to 4 */
+  declare grain: number | null;
+  /** something was put right on the way */
+  declare trouble: boolean;
+  /** what it is found by, folded */
+  declare words: string;
+  declare summary: CookSummary | null;
+}
+
 export class SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
   declare key: string;
   declare doc: unknown;
@@ -54,15 +70,17 @@ export interface Models {
   Dishes: ModelStatic<DishRow>;
   Cooks: ModelStatic<CookRow>;
   Events: ModelStatic<EventRow>;
+  LogRows: ModelStatic<LogRow>;
   Settings: ModelStatic<SettingRow>;
 }
 
 export function defineModels(sequelize: Sequelize): Models {
-  const { STRING, INTEGER, JSON: json } = DataTypes;
+  const { BOOLEAN, STRING, INTEGER, TEXT, JSON: json } = DataTypes;
   const common = { sequelize, timestamps: false };
   class Dishes extends DishRow {}
   class Cooks extends CookRow {}
   class Events extends EventRow {}
+  class LogRows extends LogRow {}
   class Settings extends SettingRow {}
   Dishes.init(
     {
@@ -96,6 +114,20 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     { ...common, tableName: 'events' },
   );
+  LogRows.init(
+    {
+      cookId: { type: STRING, primaryKey: true },
+      startedMs: ms('startedMs'),
+      title: STRING,
+      potId: STRING,
+      practice: BOOLEAN,
+      grain: INTEGER,
+      trouble: BOOLEAN,
+      words: TEXT,
+      summary: json,
+    },
+    { ...common, tableName: 'log_rows' },
+  );
   Settings.init({ key: { type: STRING, primaryKey: true }, doc: json }, { ...common, tableName: 'settings' });
-  return { Dishes, Cooks, Events, Settings };
+  return { Dishes, Cooks, Events, LogRows, Settings };
 }

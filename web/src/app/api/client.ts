@@ -10,6 +10,26 @@ export interface StoredDish {
   dish: Dish;
 }
 
+export const logSorts = ['newest', 'oldest', 'title', 'rating'] as const;
+export const logOutcomes = ['right', 'softer', 'firmer', 'unrated', 'trouble'] as const;
+
+/** What came of cooks that were brought in. */
+export interface BringReport {
+  added: number;
+  already: number;
+  leftOut: { at: string; message: string }[];
+}
+
+/** Which cooks of the log, in which order; what is empty does not matter. */
+export interface LogQuery {
+  sort?: (typeof logSorts)[number];
+  text?: string;
+  potId?: string;
+  outcome?: (typeof logOutcomes)[number] | '';
+  practice?: boolean;
+  limit?: number;
+}
+
 /** The server's routes, one method each. */
 @Injectable({ providedIn: 'root' })
 export class Api {
@@ -47,13 +67,19 @@ export class Api {
   learn(): Observable<Kitchen> {
     return this.http.post<Kitchen>('/api/kitchen/learn', {});
   }
-  /** A page of the log, newest first; `after` is what the page before said as its next. */
-  cooks(after: string | null): Observable<CookPage> {
-    return this.http.get<CookPage>('/api/cooks', { params: after === null ? {} : { after } });
+  /** A page of the log; `after` is what the page before said as its next. */
+  cooks(query: LogQuery, after: string | null = null): Observable<CookPage> {
+    const asked = { ...query, ...(after === null ? {} : { after }) };
+    const params = Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== ''));
+    return this.http.get<CookPage>('/api/cooks', { params });
   }
   /** The whole log, as it is exported. */
   log(): Observable<LogFile> {
     return this.http.get<LogFile>('/api/log');
+  }
+  /** Brings cooks in: a log, a table or rows of a notebook. */
+  bringCooks(body: unknown): Observable<BringReport> {
+    return this.http.post<BringReport>('/api/log', body);
   }
   runningCooks(): Observable<Cook[]> {
     return this.http.get<Cook[]>('/api/cooks?running=true');
@@ -73,6 +99,9 @@ export class Api {
   }
   command(id: string, body: { kind: 'measure'; what: string } | { kind: 'speed'; speed: number }): Observable<unknown> {
     return this.http.post(`/api/cooks/${encodeURIComponent(id)}/commands`, body);
+  }
+  removeCook(id: string): Observable<unknown> {
+    return this.http.delete(`/api/cooks/${encodeURIComponent(id)}`);
   }
   finishCook(id: string, change: { finishedMs?: number; outcome?: Outcome }): Observable<Cook> {
     return this.http.patch<Cook>(`/api/cooks/${encodeURIComponent(id)}`, change);

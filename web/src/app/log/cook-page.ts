@@ -13,7 +13,9 @@ import { patternOf } from '../ui/patterns';
 import { RatingScale } from '../ui/rating-scale';
 import { cookFigure } from './cook-figure';
 import { LogActions, logFeature } from './log.slice';
+import { LeftOpen } from './left-open';
 import { LookBack } from './look-back';
+import { NextTimePanel } from './next-time';
 
 const tints: Record<RatingKey, string> = {
   grain: 'var(--turmeric-tint)',
@@ -33,7 +35,17 @@ const kinds: Record<RatingKey, string> = {
 /** One cook: as planned and as it was, how it came out on fixed scales, in the cook's own words. */
 @Component({
   selector: 'ek-cook-page',
-  imports: [FormsModule, RouterLink, TranslocoDirective, Textarea, Chart, LookBack, RatingScale],
+  imports: [
+    FormsModule,
+    RouterLink,
+    TranslocoDirective,
+    Textarea,
+    Chart,
+    LeftOpen,
+    LookBack,
+    NextTimePanel,
+    RatingScale,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cook-page.html',
   styleUrl: './cook-page.scss',
@@ -49,6 +61,8 @@ export class CookPage {
   readonly cook = computed(() => this.all()[this.id()] ?? null);
   private readonly debriefs = this.store.selectSignal(logFeature.selectDebriefs);
   readonly lookBack = computed(() => this.debriefs()[this.id()] ?? null);
+  private readonly nextTimes = this.store.selectSignal(logFeature.selectNextTimes);
+  readonly nextTime = computed(() => this.nextTimes()[this.id()]);
   readonly actual = computed(() => (this.cook() ? actualOf(this.cook()!) : null));
   readonly guess = computed(() => forecast(this.cook()!.plan));
   readonly note = signal<string | null>(null);

@@ -1,24 +1,26 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { ratingScales, type CookSummary, type LogFile } from '@einkorn/core';
+import { leftAfterMs, ratingScales, type CookSummary, type LogFile } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
-import { TableModule } from 'primeng/table';
 import { Button } from 'primeng/button';
 import { firstValueFrom } from 'rxjs';
 import { Format } from '../i18n/format';
 import { KitchenActions } from '../state/kitchen';
-import { Api, failureOf } from '../api/client';
+import { Api, failureOf, logOutcomes, logSorts, type LogQuery } from '../api/client';
 import type * as files from './export';
 import { LogActions, logFeature } from './log.slice';
 import { Taught } from './taught';
 
 type Files = typeof files;
 
+/** More curves over each other cannot be told apart. */
+const mostCompared = 4;
+
 /** The Log: every cook, planned against what it was. */
 @Component({
   selector: 'ek-log-page',
-  imports: [RouterLink, TranslocoDirective, Button, TableModule, Taught],
+  imports: [RouterLink, TranslocoDirective, Button, Taught],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './log-page.html',
   styleUrl: './log-page.scss',
@@ -30,6 +32,9 @@ export class LogPage {
   readonly rows = this.store.selectSignal(logFeature.selectRows);
   readonly real = this.store.selectSignal(logFeature.selectReal);
   readonly practised = this.store.selectSignal(logFeature.selectPractised);
+  readonly query = this.store.selectSignal(logFeature.selectQuery);
+  readonly found = this.store.selectSignal(logFeature.selectFound);
+  readonly potIds = this.store.selectSignal(logFeature.selectPotIds);
   readonly next = this.store.selectSignal(logFeature.selectNext);
   readonly loaded = this.store.selectSignal(logFeature.selectLoaded);
   readonly failure = this.store.selectSignal(logFeature.selectFailure);
@@ -40,6 +45,32 @@ export class LogPage {
     this.store.dispatch(KitchenActions.load());
   }
 
+  readonly sorts = logSorts;
+  readonly outcomes = logOutcomes;
+  readonly narrowed = computed(() => {
+    const { text, outcome, potId } = this.query();
+    return !!text || !!outcome || !!potId;
+  });
+  /** cooks to be compared */
+  readonly picked = signal<readonly string[]>([]);
+
+  ask(query: LogQuery): void {
+    this.store.dispatch(LogActions.ask({ query }));
+  }
+  askOutcome(value: string): void {
+    this.ask({ outcome: logOutcomes.find((o) => o === value) ?? '' });
+  }
+  askSort(value: string): void {
+    this.ask({ sort: logSorts.find((s) => s === value) ?? 'newest' });
+  }
+  pick(id: string, isPicked: boolean): void {
+    const others = this.picked().filter((x) => x !== id);
+    this.picked.set(isPicked ? [...others, id].slice(-mostCompared) : others);
+  }
+  /** Still open long after it must have ended: it is asked for, not shown as cooking. */
+  isLeft(r: CookSummary): boolean {
+    return r.finishedMs === null && Date.now() - r.startedMs > leftAfterMs;
+  }
   more(): void {
     this.store.dispatch(LogActions.more());
   }
@@ -58,7 +89,6 @@ export class LogPage {
       this.store.dispatch(LogActions.failed({ failure: failureOf(e) }));
     }
   }
-  byId = (_: number, r: CookSummary): string => r.id;
   band(c: CookSummary, t: (key: string) => string): string {
     return c.planned.band === null ? '–' : t(`band.${c.planned.band}`);
   }

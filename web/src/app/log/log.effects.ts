@@ -1,17 +1,40 @@
 import { inject } from '@angular/core';
+import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
-import { catchError, concatMap, EMPTY, exhaustMap, filter, map, of, switchMap } from 'rxjs';
+import {
+  catchError,
+  concatMap,
+  debounceTime,
+  EMPTY,
+  exhaustMap,
+  filter,
+  forkJoin,
+  map,
+  merge,
+  of,
+  switchMap,
+  tap,
+} from 'rxjs';
 import { Api, failureOf } from '../api/client';
+import { withNextTime } from '@einkorn/core';
+import { kitchenFeature } from '../state/kitchen';
+import { Planner } from '../workers/planner';
 import { LogActions, logFeature } from './log.slice';
 
+/** After the last key of a search, ms. */
+const searchAfterMs = 200;
+
 export const load = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.load),
-      switchMap(() =>
-        api.cooks(null).pipe(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+    merge(
+      actions.pipe(ofType(LogActions.load)),
+      actions.pipe(ofType(LogActions.ask), debounceTime(searchAfterMs)),
+    ).pipe(
+      concatLatestFrom(() => store.select(logFeature.selectQuery)),
+      switchMap(([, query]) =>
+        api.cooks(query).pipe(
           map((page) => LogActions.loaded({ page })),
           catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
         ),
@@ -20,19 +43,108 @@ export const load = createEffect(
   { functional: true },
 );
 
-/** Older cooks, a page at a time. */
+/** The next page of the same part of the log. */
 export const more = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
     actions.pipe(
       ofType(LogActions.more),
-      concatLatestFrom(() => store.select(logFeature.selectNext)),
-      exhaustMap(([, next]) =>
+      concatLatestFrom(() => [store.select(logFeature.selectNext), store.select(logFeature.selectQuery)]),
+      exhaustMap(([, next, query]) =>
         next === null
           ? EMPTY
-          : api.cooks(next).pipe(
+          : api.cooks(query, next).pipe(
               map((page) => LogActions.moreLoaded({ page })),
               catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
             ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const findTitles = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.bringOpened),
+      switchMap(() =>
+        api.dishes().pipe(
+          map((dishes) => LogActions.titlesFound({ titles: dishes.map((d) => d.dish.title).sort() })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const bring = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.bring),
+      concatMap(({ body }) =>
+        api.bringCooks(body).pipe(
+          map((report) => LogActions.brought({ report })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const close = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.close),
+      concatMap(({ id, finishedMs }) =>
+        api.finishCook(id, { finishedMs }).pipe(
+          map((cook) => LogActions.loadedOne({ cook })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const discard = createEffect(
+  (actions = inject(Actions), api = inject(Api), router = inject(Router)) =>
+    actions.pipe(
+      ofType(LogActions.discard),
+      concatMap(({ id }) =>
+        api.removeCook(id).pipe(
+          tap(() => void router.navigate(['/log'])),
+          map(() => LogActions.discarded({ id })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const loadSome = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.loadSome),
+      switchMap(({ ids }) =>
+        forkJoin(ids.map((id) => api.cook(id))).pipe(
+          map((cooks) => LogActions.loadedSome({ cooks })),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** How many cooks the panel of what was learned looks back at. */
+const historyOf = 100;
+
+export const loadHistory = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(LogActions.load),
+      switchMap(() =>
+        api.cooks({ practice: false, limit: historyOf }).pipe(
+          map(({ cooks }) => LogActions.historyLoaded({ cooks: cooks.filter((c) => c.finishedMs !== null) })),
+          // The list says what is wrong; the panel stays without its figure.
+          catchError(() => EMPTY),
+        ),
       ),
     ),
   { functional: true },
@@ -64,6 +176,43 @@ export const lookBack = createEffect(
           catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
         ),
       ),
+    ),
+  { functional: true },
+);
+
+/** Looked for again after each rating. */
+export const findNextTime = createEffect(
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+    actions.pipe(
+      ofType(LogActions.loadedOne),
+      filter(({ cook }) => cook.practice === undefined && cook.finishedMs !== null),
+      concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
+      switchMap(([{ cook }, kitchen]) =>
+        planner.nextTime(cook, kitchen).pipe(
+          map((next) => LogActions.nextTimeFound({ id: cook.id, next })),
+          catchError(() => EMPTY),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** The dish on the shelf takes the change as a decision; where it is gone, the cook's own copy goes there again. */
+export const cookSo = createEffect(
+  (actions = inject(Actions), api = inject(Api), router = inject(Router)) =>
+    actions.pipe(
+      ofType(LogActions.cookSo),
+      exhaustMap(({ cook, next }) => {
+        const changed =
+          cook.dishId === null
+            ? api.addDish(withNextTime(cook.dish, next))
+            : api.dish(cook.dishId).pipe(switchMap((d) => api.saveDish(d.id, withNextTime(d.dish, next), d.revision)));
+        return changed.pipe(
+          tap(({ id }) => void router.navigate(['/bench', id, 'pressure'])),
+          map(() => LogActions.load()),
+          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
+        );
+      }),
     ),
   { functional: true },
 );

@@ -1,6 +1,8 @@
 import type { Routes } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState } from '@ngrx/store';
+import { BringPage } from './bring-page';
+import { ComparePage } from './compare-page';
 import { CookPage } from './cook-page';
 import * as logEffects from './log.effects';
 import { LogPage } from './log-page';
@@ -14,6 +16,8 @@ export const logRoutes: Routes = [
     title: 'Einkorn: Log',
     children: [
       { path: '', pathMatch: 'full', component: LogPage },
+      { path: 'bring', component: BringPage },
+      { path: 'compare/:ids', component: ComparePage },
       { path: ':id', component: CookPage },
     ],
   },

@@ -1,13 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { LearnedValue } from '@einkorn/core';
-import { TranslocoDirective } from '@jsverse/transloco';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { learnedWords } from '../i18n/learned-words';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { Chart, type Figure } from '../ui/chart';
 import { bell } from './bell';
+import { forecastsFigure, lastMissed, missedOf } from './forecasts-figure';
+import { logFeature } from './log.slice';
 
 /** Left of its first spread from which on a value is not worth telling. */
 const unknownFrom = 0.8;
@@ -15,13 +18,14 @@ const unknownFrom = 0.8;
 /** What the pot taught us: what was believed before and is now, each with its spread; what is not known, and what would tell. */
 @Component({
   selector: 'ek-taught',
-  imports: [RouterLink, TranslocoDirective, Button],
+  imports: [RouterLink, TranslocoDirective, Button, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './taught.html',
   styleUrl: './taught.scss',
 })
 export class Taught {
   private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);
   /** cooks with real food that are over */
   readonly cooks = input.required<number>();
@@ -56,6 +60,15 @@ export class Taught {
         curves: bell(v),
       }));
   }
+
+  private readonly history = this.store.selectSignal(logFeature.selectHistory);
+  readonly missed = computed(() => missedOf(this.history(), this.kitchen().potId));
+  readonly lastMissed = computed(() => lastMissed(this.missed()));
+  readonly drawing = computed((): (() => Figure) => {
+    const missed = this.missed();
+    const drift = this.drift();
+    return () => forecastsFigure(missed, drift, (key, p) => this.transloco.translate(key, p));
+  });
 
   learn(): void {
     this.store.dispatch(KitchenActions.learn());

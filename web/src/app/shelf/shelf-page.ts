@@ -60,6 +60,7 @@ export class ShelfPage {
   readonly varying = signal<{ dish: Dish; plan: Plan | null } | null>(null);
   readonly comparing = signal<string | null>(null);
   readonly sharing = signal<Dish | null>(null);
+  readonly reminders = this.store.selectSignal(shelfFeature.selectReminders);
   readonly wording = signal<{ id: string; dish: Dish } | null>(null);
   readonly report = signal<{ title: string; bad: boolean; message: string; leftOut: Issue[] } | null>(null);
 
@@ -175,6 +176,9 @@ export class ShelfPage {
     this.store.dispatch(
       ShelfActions.duplicate({ id, title: this.transloco.translate('shelf.copy-of', { title }).slice(0, 120) }),
     );
+  }
+  waveAway(id: string): void {
+    this.store.dispatch(ShelfActions.waveAway({ id }));
   }
   reword(id: string, dish: Dish): void {
     this.store.dispatch(ShelfActions.reword({ id, dish }));

@@ -3,10 +3,11 @@ import { TranslocoService } from '@jsverse/transloco';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
-import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap } from 'rxjs';
+import { catchError, concatMap, EMPTY, filter, forkJoin, from, map, mergeMap, of, switchMap, tap } from 'rxjs';
 import { Api, failureOf } from '../api/client';
 import { kitchenFeature } from '../state/kitchen';
 import { Planner } from '../workers/planner';
+import { remindersOf, waveAway } from './reminders';
 import { ShelfActions, shelfFeature } from './shelf.slice';
 
 /** Words are looked for in every name of every food; the names come when they are first needed. */
@@ -50,6 +51,31 @@ export const load = createEffect(
       ),
     ),
   { functional: true },
+);
+
+/** What the log would like to know. */
+export const remind = createEffect(
+  (actions = inject(Actions), api = inject(Api)) =>
+    actions.pipe(
+      ofType(ShelfActions.load),
+      switchMap(() =>
+        forkJoin([api.cooks({ outcome: 'unrated', practice: false, limit: 5 }), api.runningCooks()]).pipe(
+          map(([{ cooks }, running]) => ShelfActions.reminded({ reminders: remindersOf(cooks, running, Date.now()) })),
+          // The shelf itself says that the server is away.
+          catchError(() => EMPTY),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const holdWavedAway = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(ShelfActions.waveAway),
+      tap(({ id }) => waveAway(id)),
+    ),
+  { functional: true, dispatch: false },
 );
 
 /** The verdicts of every dish on the shelf, one after the other in the background. */

@@ -2,6 +2,7 @@ import { foods, type Dish, type Family, type Plan } from '@einkorn/core';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { Failure, StoredDish } from '../api/client';
+import type { Reminder } from './reminders';
 import type { Hit } from './search';
 
 export const ShelfActions = createActionGroup({
@@ -10,6 +11,8 @@ export const ShelfActions = createActionGroup({
     Load: emptyProps(),
     Loaded: props<{ dishes: StoredDish[] }>(),
     Failed: props<{ failure: Failure }>(),
+    Reminded: props<{ reminders: Reminder[] }>(),
+    'Wave Away': props<{ id: string }>(),
     'Verdict Found': props<{ id: string; plan: Plan }>(),
     'Verdict Refused': props<{ id: string; message: string }>(),
     Filter: props<{ filter: Partial<ShelfFilter> }>(),
@@ -53,6 +56,7 @@ export interface ShelfState extends EntityState<StoredDish> {
   found: { text: string; hits: Hit[] } | null;
   archived: boolean;
   varied: { dish: Dish; plan: Plan | null } | null;
+  reminders: Reminder[];
   failure: Failure | null;
   plans: Record<string, Plan>;
   refused: Record<string, string>;
@@ -69,6 +73,7 @@ export const shelfFeature = createFeature({
       found: null,
       archived: false,
       varied: null,
+      reminders: [],
       failure: null,
       plans: {},
       refused: {},
@@ -76,6 +81,8 @@ export const shelfFeature = createFeature({
     }),
     on(ShelfActions.loaded, (s, { dishes }) => adapter.setAll(dishes, { ...s, loaded: true, failure: null })),
     on(ShelfActions.failed, (s, { failure }) => ({ ...s, failure, loaded: true })),
+    on(ShelfActions.reminded, (s, { reminders }) => ({ ...s, reminders })),
+    on(ShelfActions.waveAway, (s, { id }) => ({ ...s, reminders: s.reminders.filter((r) => r.id !== id) })),
     on(ShelfActions.filter, (s, { filter }) => {
       const next = { ...s.filter, ...filter };
       return { ...s, filter: next, found: next.text.trim() === '' ? null : s.found };

@@ -1,5 +1,17 @@
 import { Injectable } from '@angular/core';
-import type { Dish, DonenessMap, Kitchen, Near, Outlook, OwnFood, Plan, Reading, Reality } from '@einkorn/core';
+import type {
+  Cook,
+  Dish,
+  DonenessMap,
+  Kitchen,
+  Near,
+  NextTime,
+  Outlook,
+  OwnFood,
+  Plan,
+  Reading,
+  Reality,
+} from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
 import type { Answers, Ask, Brought, Kind, ProblemDoc, ReadAsk, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
@@ -128,6 +140,12 @@ export class Planner {
   /** The rest of a running cook from what has really happened. */
   outlook(dish: Dish, kitchen: Kitchen, plan: Plan, real: Reality): Observable<Outlook> {
     return this.done(this.slow.ask({ kind: 'outlook', dish, kitchen, plan, real }, ++this.ids));
+  }
+
+  /** The one change that would have made a cook just right. */
+  nextTime(cook: Cook, kitchen: Kitchen): Observable<NextTime | null> {
+    const { dish, plan } = cook;
+    return this.done(this.slow.ask({ kind: 'next-time', dish, kitchen, plan, cook }, ++this.ids));
   }
 
   private done<T>(replies: Observable<Reply>): Observable<T> {

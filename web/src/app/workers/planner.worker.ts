@@ -4,6 +4,7 @@ import {
   donenessMap,
   equalise,
   evaluate,
+  nextTime,
   outlook,
   plan,
   Problem,
@@ -28,7 +29,7 @@ type Answer<K extends Kind> = (
   kitchen: Kitchen,
   p: Plan,
   progress: (share: number) => void,
-  more: Pick<Ask, 'real' | 'near'>,
+  more: Pick<Ask, 'real' | 'near' | 'cook'>,
 ) => Answers[K];
 
 const answers: { [K in Kind]: Answer<K> } = {
@@ -41,6 +42,7 @@ const answers: { [K in Kind]: Answer<K> } = {
   chances: (dish, kitchen, p) => uncertainty(dish, kitchen, p),
   ratios: (dish, kitchen) => ratios(dish, kitchen),
   outlook: (dish, kitchen, p, _progress, { real }) => outlook(dish, kitchen, p, real ?? {}),
+  'next-time': (_dish, kitchen, _p, _progress, { cook }) => nextTime(cook!, kitchen),
   'scale-pot': (dish, kitchen) => scaleToPot(dish, kitchen),
 };
 

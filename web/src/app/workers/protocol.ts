@@ -1,9 +1,11 @@
 import type {
+  Cook,
   Dish,
   DonenessMap,
   Issue,
   Kitchen,
   Near,
+  NextTime,
   Outlook,
   OwnFood,
   Plan,
@@ -32,6 +34,8 @@ export interface Answers {
   ratios: Ratios | null;
   'scale-pot': Scaled & { fits: boolean };
   outlook: Outlook;
+  /** what would have brought a cook to what its cook likes */
+  'next-time': NextTime | null;
 }
 export type Kind = keyof Answers;
 
@@ -51,6 +55,8 @@ export interface Ask {
   near?: Near;
   /** what has really happened, for the outlook */
   real?: Reality;
+  /** the cook that is looked back at */
+  cook?: Cook;
 }
 
 /** What a file or a pasted page holds: a text to correct, or a dish document. */

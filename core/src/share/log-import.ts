@@ -1,0 +1,106 @@
+import Papa from 'papaparse';
+import * as z from 'zod';
+import { cookSchema, type Cook } from '../cook/cook';
+import { ratingKeys, ratingsSchema, type Ratings } from '../cook/ratings';
+import { problemOf } from '../dish/read';
+import { releaseSchema } from '../dish/schema';
+import { Problem } from '../problem';
+import { logFormat } from './log';
+
+/** Why a cook of a file stays out: its place in the file, and the sentence. */
+export interface LeftOut {
+  at: string;
+  message: string;
+}
+
+/** A cook of a table or of a notebook: its dish by title, and what was written down of it. */
+export const notedRowSchema = z.strictObject({
+  startedMs: z.number().int().min(0, 'Give a date after 1970.').max(4_102_444_800_000, 'Give a date before 2100.'),
+  dish: z.string().trim().min(1, 'Say which dish of the shelf it was.').max(120),
+  potId: z.string().max(60).optional(),
+  serves: z.number().int().min(1).max(60, 'At most 60 people.').optional(),
+  liquidMl: z.number().min(0).max(20_000, 'That is more than any pot here holds.').optional(),
+  holdMin: z.number().min(0).max(120, 'Holds over two hours are not planned.').optional(),
+  release: releaseSchema.optional(),
+  toPinMin: z.number().positive('Minutes above 0.').max(120, 'At most two hours to the pin.').optional(),
+  releaseMin: z.number().min(0).max(120, 'At most two hours of release.').optional(),
+  coreC: z.number().min(-30).max(130, 'No food in a pot is hotter than 130 °C.').optional(),
+  ratings: ratingsSchema.optional(),
+  note: z.string().max(4000).optional(),
+});
+export type NotedRow = z.infer<typeof notedRowSchema>;
+
+/**
+ * The cooks of a log file, each read for itself: one that cannot be read stays out, with its sentence. Throws Problem
+ * `log-invalid` where the file is no log at all.
+ */
+export function importLog(raw: unknown): { cooks: Cook[]; leftOut: LeftOut[] } {
+  const file = z.looseObject({ format: z.literal(logFormat), cooks: z.array(z.unknown()) }).safeParse(raw);
+  if (!file.success) throw problemOf('log-invalid', 'This is not a log that Einkorn saved.', file.error);
+  const cooks: Cook[] = [];
+  const leftOut: LeftOut[] = [];
+  file.data.cooks.forEach((one, i) => {
+    const read = cookSchema.safeParse(one);
+    if (read.success) cooks.push(read.data);
+    else
+      leftOut.push({
+        at: `cooks.${i}`,
+        message: problemOf('cook-invalid', 'This cook cannot be read.', read.error).message,
+      });
+  });
+  return { cooks, leftOut };
+}
+
+const releases = ['quick', 'natural', 'timed'] as const;
+
+/** The rows of a table as the Log saves it (docs/formats.md), each read for itself. Throws Problem `table-invalid`. */
+export function importTable(csv: string): { rows: NotedRow[]; leftOut: LeftOut[] } {
+  const table = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: true });
+  const columns = table.meta.fields ?? [];
+  const missing = ['startedAt', 'dish'].filter((c) => !columns.includes(c));
+  if (missing.length > 0)
+    throw new Problem(
+      'table-invalid',
+      `The table has no column "${missing.join('" and no "')}". Its first row must name the columns.`,
+      [{ path: 'csv', message: 'Columns as the Log saves them, see docs/formats.md.' }],
+    );
+  const rows: NotedRow[] = [];
+  const leftOut: LeftOut[] = [];
+  table.data.forEach((cells, i) => {
+    const at = `line ${i + 2}`;
+    if (cells['practice'] === 'yes') {
+      leftOut.push({ at, message: 'A practice cook teaches nothing of a real pot and is not brought in.' });
+      return;
+    }
+    const read = notedRowSchema.safeParse(rowOf(cells));
+    if (read.success) rows.push(read.data);
+    else leftOut.push({ at, message: problemOf('row-invalid', 'This row cannot be read.', read.error).message });
+  });
+  return { rows, leftOut };
+}
+
+/** A row of the table as what was noted; an empty cell is nothing known, and a leading apostrophe only keeps a formula a text. */
+function rowOf(cells: Readonly<Record<string, string>>): unknown {
+  const text = (column: string): string => (cells[column] ?? '').replace(/^'(?=[=+\-@\t\r])/, '').trim();
+  const number = (column: string): number | undefined => (text(column) === '' ? undefined : Number(text(column)));
+  const kind = releases.find((r) => r === text('release'));
+  const naturalMin = number('naturalMin');
+  const given = {
+    startedMs: Date.parse(text('startedAt')),
+    dish: text('dish'),
+    potId: text('pot') || undefined,
+    serves: number('serves'),
+    liquidMl: number('liquidMl'),
+    holdMin: number('holdMin'),
+    release: kind && { kind, ...(naturalMin === undefined ? {} : { naturalMin }) },
+    toPinMin: number('toPinMin'),
+    releaseMin: number('releaseMin'),
+    coreC: number('coreC'),
+    ratings: ratingsOf(number),
+    note: text('note') || undefined,
+  };
+  return Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined));
+}
+
+const ratingsOf = (number: (column: string) => number | undefined): Ratings =>
+  Object.fromEntries(ratingKeys.flatMap((key) => (number(key) === undefined ? [] : [[key, number(key)]])));

@@ -1,0 +1,92 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { forecast, ratingKeys, ratingScales, summaryOf, type Cook, type RatingKey } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { Store } from '@ngrx/store';
+import { Format } from '../i18n/format';
+import { kitchenFeature } from '../state/kitchen';
+import { Chart, type Figure } from '../ui/chart';
+import { compareFigure } from './compare-figure';
+import { LogActions, logFeature } from './log.slice';
+
+type Translate = (key: string, p?: Record<string, unknown>) => string;
+
+interface Row {
+  name: string;
+  values: string[];
+  differs: boolean;
+}
+
+/** Cooks beside each other: their curves over each other, what was planned, and how each came out. */
+@Component({
+  selector: 'ek-compare-page',
+  imports: [RouterLink, TranslocoDirective, Chart],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './compare-page.html',
+  styleUrl: './compare-page.scss',
+})
+export class ComparePage {
+  /** ids of the cooks, with commas between them */
+  readonly ids = input.required<string>();
+  private readonly store = inject(Store);
+  private readonly transloco = inject(TranslocoService);
+  readonly fmt = inject(Format);
+  private readonly all = this.store.selectSignal(logFeature.selectEntities);
+  readonly failure = this.store.selectSignal(logFeature.selectFailure);
+  readonly theme = this.store.selectSignal(kitchenFeature.selectKitchen);
+  readonly wanted = computed(() => this.ids().split(',').filter(Boolean));
+  readonly cooks = computed(() => this.wanted().flatMap((id) => this.all()[id] ?? []));
+  readonly drawing = computed((): (() => Figure) => {
+    const cooks = this.cooks();
+    return () => compareFigure(cooks, (key, p) => this.transloco.translate(key, p));
+  });
+
+  constructor() {
+    effect(() => this.store.dispatch(LogActions.loadSome({ ids: this.wanted() })));
+  }
+
+  rows(t: Translate): Row[] {
+    const cooks = this.cooks();
+    const { fmt } = this;
+    const row = (key: string, of: (c: Cook) => string): Row => {
+      const values = cooks.map(of);
+      return { name: t(`log.${key}`), values, differs: new Set(values).size > 1 };
+    };
+    const all = cooks.map((c) => ({ c, s: summaryOf(c) }));
+    const summary = (c: Cook) => all.find((x) => x.c === c)!.s;
+    return [
+      row('c-pot', (c) => t(`pot-name.${c.plan.pot.id}`)),
+      row('c-serves', (c) => fmt.number(c.dish.serves)),
+      row('f-liquid', (c) => fmt.ml(c.plan.liquid.addMl)),
+      row('f-program', (c) => this.program(t, c)),
+      row('f-pin', (c) => this.arrow(fmt.number(c.plan.program.pinUpMin, 1), summary(c).actual.toPinMin, ' min')),
+      row('serve', (c) => `${fmt.time(summary(c).planned.servedMs)} → ${fmt.time(summary(c).actual.servedMs)}`),
+      row('core', (c) => {
+        const { planned, actual } = summary(c);
+        return planned.coreC === null ? '–' : this.arrow(fmt.number(planned.coreC), actual.coreC, ' °C');
+      }),
+      ...ratingKeys.map((key) => ({ ...row('c-pot', (c) => this.rating(t, key, c)), name: t(`rating.${key}.name`) })),
+      row('note', (c) => c.outcome?.note ?? '–'),
+    ].filter((r) => r.values.some((v) => v !== '–'));
+  }
+
+  private arrow(planned: string, was: number | null, unit: string): string {
+    return `${planned} → ${was === null ? '?' : this.fmt.number(was, 1)}${unit}`;
+  }
+  private program(t: Translate, c: Cook): string {
+    const { holdMin, release } = c.plan.program;
+    return t(`pressure.name-${release.kind}`, {
+      hold: this.fmt.minutes(holdMin),
+      natural: this.fmt.minutes(release.naturalMin ?? 0),
+    });
+  }
+  /** What was predicted, and what the cook said. */
+  private rating(t: Translate, key: RatingKey, c: Cook): string {
+    const said = c.outcome?.ratings[key];
+    const guess = forecast(c.plan)[key];
+    if (said === undefined && guess === null) return '–';
+    const word = (i: number | null | undefined): string =>
+      i === null || i === undefined ? '?' : t(`rating.${key}.${ratingScales[key][i]}`);
+    return `${word(guess)} → ${word(said)}`;
+  }
+}
