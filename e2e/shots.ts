@@ -164,7 +164,6 @@ await shot('bench-phone', phone, bench('water'));
 await shot('log', { width: 1280, height: 1200 }, async (p) => {
   await p.goto(`${hut.url}/log`);
   await p.locator('tbody tr').nth(7).waitFor();
-  await p.getByRole('button', { name: 'Learn from the log' }).click();
   await p.locator('ek-taught svg').first().waitFor();
 });
 await shot('cook', wide, async (p) => {

@@ -48,12 +48,20 @@ export { asWritten, withWritten, writtenKeys, type Written, type WrittenKey } fr
 export { solvePlan } from './plan/solve-plan';
 export { nearOf } from './plan/near';
 export { checkPlanOf, isPlanOf } from './plan/made-for';
-export { learnedMark } from './plan/learned';
+export { learnedMark, potFactors } from './plan/learned';
+export { withFactors, type PotFactors } from './pot/factors';
 export type { Near } from './plan/search';
 export { card, pouredOf } from './share/card';
 export { recipeLinkedData, recipeMarkdown } from './share/recipe';
-export { importLog, importTable, notedRowSchema, type LeftOut, type NotedRow } from './share/log-import';
-export { logColumns, logCsv, logFile, logFormat, logSchema, readLog, type LogFile } from './share/log';
+export {
+  importLog,
+  importTable,
+  notedRowSchema,
+  type ImportedLog,
+  type LeftOut,
+  type NotedRow,
+} from './share/log-import';
+export { logColumns, logCsv, logFile, logFormat, logSchema, readLog, type LogFile, type Shelved } from './share/log';
 export { compareSchools, type School } from './plan/schools';
 export { donenessMap, type DonenessMap } from './plan/map';
 export { uncertainty, type Uncertainty } from './plan/uncertainty';

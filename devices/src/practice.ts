@@ -6,6 +6,7 @@ import {
   loadOfPlan,
   pots,
   restarts,
+  withFactors,
   type CookResult,
   type Cook,
   type CookRun,
@@ -84,7 +85,10 @@ export class Rig {
     const { plan, practice } = this.cook;
     this.lockMs = atMs;
     this.cooker = new SimulatedCooker({
-      pot: pots.find((p) => p.id === plan.pot.id)!,
+      pot: withFactors(
+        pots.find((p) => p.id === plan.pot.id)!,
+        practice?.pot ?? {},
+      ),
       altitudeM: plan.pot.altitudeM,
       ...program,
       seed: practice?.seed ?? 1,

@@ -53,6 +53,12 @@ describe('a cooker of its own', () => {
     expect(Math.max(...off)).toBeLessThan(0.3);
     expect(Math.max(...off)).toBeGreaterThan(0.02);
   });
+  test('practised on one’s own pot, it heats as the log taught: a weaker pot is later, by about as much', () => {
+    const table = first(told({ seed: 7 }), 'pin-up');
+    const mine = first(told({ seed: 7, pot: { heat: Math.log(0.8) } }), 'pin-up');
+    expect(mine / table).toBeGreaterThan(1.2);
+    expect(mine / table).toBeLessThan(1.6);
+  });
   test('pin up, countdown, end of hold and pin down come in this order', () => {
     const t = told({});
     const order = (['pin-up', 'countdown', 'hold-end', 'pin-down'] as const).map((k) => first(t, k));

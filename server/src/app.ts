@@ -15,6 +15,7 @@ import { logRoutes } from './routes/log';
 import { planRoutes } from './routes/plan';
 import { noRoute, problems } from './routes/problems';
 import { recipeRoutes } from './routes/recipe';
+import { sameHouse } from './routes/same-house';
 import type { Store } from './store/connect';
 import { Learning } from './sums/learning';
 import { sumsHere, type Sums } from './sums/sums';
@@ -22,11 +23,24 @@ import { sumsHere, type Sums } from './sums/sums';
 /** A household asks for a page, a plan and some taps a minute; a loop gone wrong asks for thousands. */
 const mostRequestsPerMin = 1500;
 
+export interface AppOptions {
+  /** the built interface; without it there is only the API */
+  webFolder?: string;
+  sums?: Sums;
+  /** open to the house, not to this machine only */
+  lan?: boolean;
+}
+
 /** The whole server as one Express app: the API below /api, the built interface for everything else. */
-export function createApp(store: Store, log: Logger, webFolder?: string, sums: Sums = sumsHere): Express {
+export function createApp(
+  store: Store,
+  log: Logger,
+  { webFolder, sums = sumsHere, lan = false }: AppOptions = {},
+): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
+  app.use(sameHouse(lan));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -50,7 +64,7 @@ export function createApp(store: Store, log: Logger, webFolder?: string, sums: S
     rateLimit({ windowMs: 60_000, limit: mostRequestsPerMin, standardHeaders: true, legacyHeaders: false }),
   );
   // A log of ten years is a large file; nothing else is.
-  app.post('/api/log', express.json({ limit: '30mb' }));
+  app.use('/api/log', express.json({ limit: '30mb' }));
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
   app.use('/api/plan', planRoutes(sums));

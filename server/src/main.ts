@@ -22,11 +22,15 @@ const store = await openStore(folder);
 await seedDemo(store);
 const pool = openPool(join(here, 'sums-worker.mjs'));
 let stopDevices = (): void => undefined;
-const server = createApp(store, log, join(root, 'web', 'dist', 'browser'), pool.sums).listen(port, () => {
+/** This machine only, unless the cook opens it to the house. */
+const lan = process.env['EINKORN_LAN'] === '1';
+const app = createApp(store, log, { webFolder: join(root, 'web', 'dist', 'browser'), sums: pool.sums, lan });
+const server = app.listen(port, lan ? '0.0.0.0' : '127.0.0.1', () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   stopDevices = runSimulatedDevices(`http://localhost:${at}`);
   console.log(`Einkorn is ready: http://localhost:${at}`);
+  if (lan) console.log('It is open to everybody in this house (EINKORN_LAN=1): anyone there can read and write.');
 });
 server.on('error', (e: NodeJS.ErrnoException) => {
   console.error(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Start with another: PORT=4281 npm start` : e.message);

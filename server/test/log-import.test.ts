@@ -29,11 +29,19 @@ test('a whole log goes out and comes back the same, into an empty kitchen; a sec
   const log: LogFile = (await api.get('/api/log')).body;
   const empty = await kitchen(false);
   const sent = await empty.post('/api/log').send(log);
-  expect(sent.body).toEqual({ added: 60, already: 0, leftOut: [] });
+  expect(sent.body).toEqual({ added: 60, already: 0, newDishes: 17, leftOut: [] });
   const back: LogFile = (await empty.get('/api/log')).body;
-  // The dishes are not on that shelf: the cooks carry their own copies.
-  expect(back.cooks).toEqual(log.cooks.map((c) => ({ ...c, dishId: null })));
-  expect((await empty.post('/api/log').send(log)).body).toEqual({ added: 0, already: 60, leftOut: [] });
+  expect(back.cooks).toEqual(log.cooks);
+  expect(back.dishes).toEqual(log.dishes);
+  expect((await empty.post('/api/log').send(log)).body).toEqual({ added: 0, already: 60, newDishes: 0, leftOut: [] });
+});
+
+test('a cook by itself comes back; where its dish is gone it keeps its own copy', async () => {
+  const api = await kitchen(true);
+  const cook: Cook = (await api.get('/api/cooks/demo-cook-3')).body;
+  const empty = await kitchen(false);
+  expect((await empty.post('/api/log').send(cook)).body).toMatchObject({ added: 1, newDishes: 0 });
+  expect((await empty.get('/api/cooks/demo-cook-3')).body).toEqual({ ...cook, dishId: null });
 });
 
 test('a cook that cannot be read stays out with its place, the others come in', async () => {
@@ -53,7 +61,7 @@ test('a table goes out and comes back as cooks with the same minutes and ratings
   const other = await kitchen(true);
   const before = await countOf(other);
   const sent = await other.post('/api/log').send({ csv: logCsv(some) });
-  expect(sent.body).toEqual({ added: 5, already: 0, leftOut: [] });
+  expect(sent.body).toEqual({ added: 5, already: 0, newDishes: 0, leftOut: [] });
   expect(await countOf(other)).toBe(before + 5);
   const there: LogFile = (await other.get('/api/log')).body;
   for (const c of some) {

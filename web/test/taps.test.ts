@@ -30,11 +30,12 @@ const upTo = (id: string): CookEvent[] =>
       steps.findIndex((s) => s.id === id),
     )
     .map((s) => done(s.id));
-const at = (events: CookEvent[]) => {
-  const timed = timeline(events, startMs + 3_600_000);
+const minimumC = 74;
+const at = (events: CookEvent[], nowMs = startMs + 240_000) => {
+  const timed = timeline(events, nowMs);
   const current = timed.steps[timed.current] ?? null;
   const gate = atGate(current, timed, timed.ofRun);
-  return { current, gate, next: nextTap(current, gate, timed.ofRun) };
+  return { current, gate, next: nextTap(current, gate, timed, { minimumC, nowMs }) };
 };
 
 test('the gate stands between the board and the heat, once', () => {
@@ -62,7 +63,14 @@ test('the valve is told before the pin, and an undo takes it back', () => {
 test('the thermometer cannot be passed by Done; a reading of a device passes it', () => {
   const before = [...upTo('finish-check'), tap({ kind: 'heat-on' }), tap({ kind: 'valve-open' })];
   expect(at(before).next).toBe('thermometer');
-  expect(at([...before, tap({ kind: 'probe-read', coreC: 80 }, { device: 'probe' })]).next).toBe('done');
+  const read = tap({ kind: 'probe-read', coreC: 80 }, { device: 'probe' });
+  expect(at([...before, read]).next).toBe('done');
+  expect(at([...before, { ...read, coreC: 12 }]).next).toBe('thermometer');
+  expect(at([...before, { ...read, coreC: minimumC - 0.1 }]).next).toBe('thermometer');
+  // Ten minutes later it is of another moment, and one from under the lid is of another place.
+  expect(at([...before, read], read.atMs + 10 * 60_000 + 1).next).toBe('thermometer');
+  const early = { ...read, atMs: before[0]!.atMs };
+  expect(at([early, ...before]).next).toBe('thermometer');
 });
 test('timers of one’s own: side by side, over until put away, a strange stop stops nothing', () => {
   const bread = tap({ kind: 'timer-started', minutes: 5, name: 'bread' });

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
 import { planSchema } from '../plan/document';
+import { factorNames } from '../pot/factors';
 import { cookEventSchema, momentSchema } from './events';
 import { upgradeEvents } from './old-events';
 import { ratingsSchema } from './ratings';
@@ -20,6 +21,8 @@ export const practiceSchema = z.strictObject({
   speed: z.number().min(1).max(60).default(10),
   /** who tells the stove of the pin: the devices, or the cook, who then learns to look */
   hands: z.enum(['you', 'devices']).default('you'),
+  /** the cook's own pot as the log taught it: logarithms of what the fields of the table's are multiplied with */
+  pot: z.partialRecord(z.enum(factorNames), z.number().min(-3).max(3)).optional(),
 });
 export type Practice = z.infer<typeof practiceSchema>;
 

@@ -3,7 +3,7 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { recordOf } from '../food/own-food';
 import type { FoodRecord, GrainRecord } from '../food/record';
-import { withFactors } from '../pot/factors';
+import { withFactors, factorNames, type PotFactors } from '../pot/factors';
 import { pots, type PotProfile } from '../pot/profile';
 import { units } from '../quantity/units';
 import { stableJson } from '../stable-json';
@@ -36,10 +36,14 @@ const held = (steps: number): number => Math.max(-mostSteps, Math.min(mostSteps,
 export function potOfKitchen(kitchen: Kitchen): PotProfile {
   const { potId } = kitchen;
   const pot = pots.find((p) => p.id === potId)!;
-  const own = learnedIn(kitchen)?.pots[potId];
-  if (!own) return pot;
-  const names = ['heat', 'loss', 'leak', 'vent', 'set', 'metal', 'purge'] as const;
-  return withFactors(pot, Object.fromEntries(names.map((n) => [n, valueOf(own, n)])));
+  const own = potFactors(kitchen);
+  return own ? withFactors(pot, own) : pot;
+}
+
+/** What the log taught of the pot of a kitchen; undefined where nothing was learned, or it is not used. */
+export function potFactors(kitchen: Kitchen): PotFactors | undefined {
+  const own = learnedIn(kitchen)?.pots[kitchen.potId];
+  return own && Object.fromEntries(factorNames.map((n) => [n, valueOf(own, n)]));
 }
 
 /** The dish as these hands measure it: a cup of grain holds what they scoop. */
@@ -100,7 +104,7 @@ function grainAsLearned({ id, kind }: FoodRecord, rec: GrainRecord, { cook, grai
 
 /** A value is named beside a plan once this share of its spread is gone, and it moves something [from memory]. */
 const knownFrom = 0.8;
-const worthNaming = 0.25;
+const worthNaming = 0.7;
 
 /** What of all this moved a plan, the surest first; none in a kitchen without it. */
 function movedBy(kitchen: Kitchen, starch: string | undefined): NonNullable<Plan['learned']>['moved'] {

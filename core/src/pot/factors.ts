@@ -18,6 +18,16 @@ export interface PotFactors {
   purge?: number;
 }
 
+export const factorNames = [
+  'heat',
+  'loss',
+  'leak',
+  'vent',
+  'set',
+  'metal',
+  'purge',
+] as const satisfies readonly (keyof PotFactors)[];
+
 /** What a pot still heats otherwise from evening to evening when it is known, ln [from memory]. */
 export const eveningHeatSd = 0.03;
 

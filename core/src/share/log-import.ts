@@ -2,10 +2,10 @@ import Papa from 'papaparse';
 import * as z from 'zod';
 import { cookSchema, type Cook } from '../cook/cook';
 import { ratingKeys, ratingsSchema, type Ratings } from '../cook/ratings';
-import { problemOf } from '../dish/read';
+import { problemOf, readDish } from '../dish/read';
 import { releaseSchema } from '../dish/schema';
 import { Problem } from '../problem';
-import { logFormat } from './log';
+import { logFormat, shelvedSchema, type Shelved } from './log';
 
 /** Why a cook of a file stays out: its place in the file, and the sentence. */
 export interface LeftOut {
@@ -30,25 +30,58 @@ export const notedRowSchema = z.strictObject({
 });
 export type NotedRow = z.infer<typeof notedRowSchema>;
 
+/** What a file brings: cooks and dishes that can be read, and what stays out. */
+export interface ImportedLog {
+  cooks: Cook[];
+  dishes: Shelved[];
+  leftOut: LeftOut[];
+}
+
+const looseLog = z.looseObject({
+  format: z.literal(logFormat),
+  cooks: z.array(z.unknown()),
+  dishes: z.array(z.unknown()).optional(),
+});
+const looseCook = z.looseObject({ format: z.string().startsWith('einkorn.cook/') });
+
 /**
- * The cooks of a log file, each read for itself: one that cannot be read stays out, with its sentence. Throws Problem
- * `log-invalid` where the file is no log at all.
+ * The cooks and dishes of a log file, or the one cook of a cook file, each read for itself: one that cannot be read stays
+ * out, with its sentence. Throws Problem `log-invalid` where the file is neither.
  */
-export function importLog(raw: unknown): { cooks: Cook[]; leftOut: LeftOut[] } {
-  const file = z.looseObject({ format: z.literal(logFormat), cooks: z.array(z.unknown()) }).safeParse(raw);
+export function importLog(raw: unknown): ImportedLog {
+  if (looseCook.safeParse(raw).success) return { ...each('cooks', [raw], readCook), dishes: [] };
+  const file = looseLog.safeParse(raw);
   if (!file.success) throw problemOf('log-invalid', 'This is not a log that Einkorn saved.', file.error);
-  const cooks: Cook[] = [];
+  const { cooks, leftOut } = each('cooks', file.data.cooks, readCook);
+  const shelf = each('dishes', file.data.dishes ?? [], readShelved);
+  return { cooks, dishes: shelf.dishes, leftOut: [...shelf.leftOut, ...leftOut] };
+}
+
+/** Reads a list one by one, under the name that it has in the file. */
+function each<K extends string, T>(name: K, list: readonly unknown[], read: (one: unknown) => T) {
+  const good: T[] = [];
   const leftOut: LeftOut[] = [];
-  file.data.cooks.forEach((one, i) => {
-    const read = cookSchema.safeParse(one);
-    if (read.success) cooks.push(read.data);
-    else
-      leftOut.push({
-        at: `cooks.${i}`,
-        message: problemOf('cook-invalid', 'This cook cannot be read.', read.error).message,
-      });
+  list.forEach((one, i) => {
+    try {
+      good.push(read(one));
+    } catch (e) {
+      if (!(e instanceof Problem)) throw e;
+      leftOut.push({ at: `${name}.${i}`, message: e.message });
+    }
   });
-  return { cooks, leftOut };
+  return { [name]: good, leftOut } as Record<K, T[]> & { leftOut: LeftOut[] };
+}
+
+function readCook(one: unknown): Cook {
+  const read = cookSchema.safeParse(one);
+  if (!read.success) throw problemOf('cook-invalid', 'This cook cannot be read.', read.error);
+  return read.data;
+}
+
+function readShelved(one: unknown): Shelved {
+  const read = shelvedSchema.safeParse(one);
+  if (!read.success) throw problemOf('dish-invalid', 'This dish cannot be read.', read.error);
+  return { ...read.data, dish: readDish(read.data.dish) };
 }
 
 const releases = ['quick', 'natural', 'timed'] as const;

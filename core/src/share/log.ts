@@ -4,15 +4,26 @@ import { actualOf } from '../cook/actual';
 import { cookSchema, type Cook } from '../cook/cook';
 import { problemOf } from '../dish/read';
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
+import { dishSchema } from '../dish/schema';
 import { ratingKeys } from '../cook/ratings';
 
 export const logFormat = 'einkorn.log/1';
 
-/** The whole log in one file: the kitchen, and every cook with its dish, its plan and its taps. */
+/** A dish of the shelf in a log file, under the id by which cooks name it. */
+export const shelvedSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  dish: dishSchema,
+  archived: z.boolean().optional(),
+});
+export type Shelved = z.infer<typeof shelvedSchema>;
+
+/** Everything in one file: the kitchen, every cook with its dish, its plan and its taps, and the dishes of the shelf. */
 export const logSchema = z.strictObject({
   format: z.literal(logFormat),
   kitchen: kitchenSchema,
   cooks: z.array(cookSchema),
+  /** missing in files of before */
+  dishes: z.array(shelvedSchema).optional(),
 });
 export type LogFile = z.infer<typeof logSchema>;
 
@@ -23,10 +34,11 @@ export function readLog(raw: unknown): LogFile {
   return parsed.data;
 }
 
-export const logFile = (kitchen: Kitchen, cooks: readonly Cook[]): LogFile => ({
+export const logFile = (kitchen: Kitchen, cooks: readonly Cook[], dishes?: readonly Shelved[]): LogFile => ({
   format: logFormat,
   kitchen,
   cooks: [...cooks],
+  ...(dishes ? { dishes: [...dishes] } : {}),
 });
 
 /** The columns of the log as a table, one row a cook: units in the names, an empty cell where nothing is known. */

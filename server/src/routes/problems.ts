@@ -6,6 +6,8 @@ const statusByCode: Record<string, number> = {
   'dish-missing': 404,
   'cook-missing': 404,
   'route-missing': 404,
+  'foreign-host': 403,
+  'foreign-origin': 403,
   'dish-changed': 409,
   'too-large': 413,
   busy: 503,

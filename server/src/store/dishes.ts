@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
-import { Problem, type Dish } from '@einkorn/core';
+import { Problem, type Dish, type Shelved } from '@einkorn/core';
 import type { Store } from './connect';
 
 export interface StoredDish {
@@ -38,6 +38,40 @@ export async function addDish(
   updatedMs = Date.now(),
 ): Promise<StoredDish> {
   return toDish(await inTurn(() => models.Dishes.create({ id, doc: dish, revision: 1, updatedMs })));
+}
+
+/** Every dish under its id, those put away too: for the export. */
+export async function listShelved({ models }: Store): Promise<Shelved[]> {
+  const rows = await models.Dishes.findAll({ order: [['updatedMs', 'ASC']] });
+  return rows.map((row) => ({ id: row.id, dish: row.doc, ...(row.archivedMs === null ? {} : { archived: true }) }));
+}
+
+/** Puts dishes on the shelf whose ids are not there yet. Returns how many were new. */
+export function addShelved({ models, sequelize, inTurn }: Store, dishes: readonly Shelved[]): Promise<number> {
+  return inTurn(() =>
+    sequelize.transaction(async (transaction) => {
+      const there = await models.Dishes.findAll({
+        where: { id: dishes.map((d) => d.id) },
+        attributes: ['id'],
+        transaction,
+      });
+      const taken = new Set(there.map((row) => row.id));
+      const fresh = dishes.filter((d) => !taken.has(d.id));
+      const nowMs = Date.now();
+      await models.Dishes.bulkCreate(
+        fresh.map(({ id, dish, archived }, i) => ({
+          id,
+          doc: dish,
+          revision: 1,
+          // In the order of the file, as they stood on their shelf.
+          updatedMs: nowMs + i,
+          archivedMs: archived ? nowMs : null,
+        })),
+        { transaction },
+      );
+      return fresh.length;
+    }),
+  );
 }
 
 /** Saves a dish over the revision it was read at. A newer revision on the shelf is a conflict, never overwritten. */

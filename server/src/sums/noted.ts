@@ -8,6 +8,7 @@ import {
   stableJson,
   type Cook,
   type Dish,
+  type ImportedLog,
   type LeftOut,
   type NotedRow,
   type Plan,
@@ -26,11 +27,7 @@ interface Read {
 }
 
 /** Rows of a table or a notebook as cooks of the log: each on its dish of the shelf, planned as the row says it was cooked. */
-export async function cooksOfRows(
-  store: Store,
-  sums: Sums,
-  read: Read,
-): Promise<{ cooks: Cook[]; leftOut: LeftOut[] }> {
+export async function cooksOfRows(store: Store, sums: Sums, read: Read): Promise<ImportedLog> {
   const dishes = await listDishes(store);
   const byTitle = new Map(dishes.map((d) => [fold(d.dish.title), d]));
   const kitchen = kitchenSchema.parse({ ...(await getKitchen(store)), learning: false });
@@ -55,7 +52,7 @@ export async function cooksOfRows(
         leftOut.push({ at, message: e.message });
       }
   }
-  return { cooks, leftOut };
+  return { cooks, dishes: [], leftOut };
 }
 
 /** The dish for as many as ate, with the numbers that were written down as its cook's decisions. */

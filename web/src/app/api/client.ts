@@ -17,6 +17,7 @@ export const logOutcomes = ['right', 'softer', 'firmer', 'unrated', 'trouble'] a
 export interface BringReport {
   added: number;
   already: number;
+  newDishes: number;
   leftOut: { at: string; message: string }[];
 }
 

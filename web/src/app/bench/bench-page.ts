@@ -10,7 +10,7 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { type Dish, calendar, scaleDish, showAmount, type Practice, type Warning } from '@einkorn/core';
+import { potFactors, type Dish, calendar, scaleDish, showAmount, type Practice, type Warning } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -83,6 +83,8 @@ export class BenchPage {
   readonly names = sheetNames;
   /** on a phone the pot and its verdicts are one line until they are asked for */
   readonly unfolded = signal(false);
+  /** the pot in use as the log taught it, for practice */
+  readonly myPot = computed(() => potFactors(this.kitchen()));
   /** title, people and notes are open to be changed */
   readonly wording = signal(false);
   private readonly now = inject(WallClock).ticking();

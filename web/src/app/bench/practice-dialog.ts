@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { faults, type Fault, type Practice } from '@einkorn/core';
+import { faults, type Fault, type PotFactors, type Practice } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
@@ -44,6 +44,9 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
               }
             </div>
           }
+          @if (mine()) {
+            <ek-choice [label]="t('practice.pot')" [options]="potChoices()" [(value)]="myPot" />
+          }
           <ek-choice [label]="t('practice.hands')" [options]="watchers()" [(value)]="hands" />
         </div>
         <p class="quiet">{{ t('practice.mark') }}</p>
@@ -76,6 +79,8 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
 export class PracticeDialog {
   /** whistles are counted in this pot */
   readonly whistle = input.required<boolean>();
+  /** what the log taught of the pot in use; without it there is only the table's */
+  readonly mine = input<PotFactors | undefined>();
   readonly started = output<Practice>();
   readonly closed = output();
   private readonly transloco = inject(TranslocoService);
@@ -84,12 +89,20 @@ export class PracticeDialog {
   readonly trouble = signal<Trouble>('none');
   readonly picked = signal<Fault[]>([]);
   readonly hands = signal<Practice['hands']>('you');
+  readonly myPot = signal(true);
   readonly possible = computed(() => faults.filter((f) => f !== (this.whistle() ? 'burn-cut-out' : 'late-whistle')));
   readonly speeds = computed(() => {
     this.fmt.locale();
     return [1, 5, 10, 30, 60].map((n) => ({ value: n, label: this.transloco.translate('practice.times', { n }) }));
   });
   readonly troubles = computed(() => this.labels<Trouble>(['none', 'one-surprise', 'chosen']));
+  readonly potChoices = computed(() => {
+    this.fmt.locale();
+    return [true, false].map((value) => ({
+      value,
+      label: this.transloco.translate(`practice.pot-${value ? 'mine' : 'table'}`),
+    }));
+  });
   readonly watchers = computed(() => this.labels<Practice['hands']>(['you', 'devices'], 'hands-'));
 
   private labels<V extends string>(values: readonly V[], prefix = ''): { value: V; label: string }[] {
@@ -106,6 +119,7 @@ export class PracticeDialog {
       surprise: this.trouble() === 'one-surprise',
       speed: this.speed(),
       hands: this.hands(),
+      ...(this.mine() && this.myPot() ? { pot: this.mine() } : {}),
     });
   }
 }

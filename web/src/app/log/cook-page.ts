@@ -10,6 +10,7 @@ import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { patternOf } from '../ui/patterns';
+import { saveFile } from '../ui/save-file';
 import { RatingScale } from '../ui/rating-scale';
 import { cookFigure } from './cook-figure';
 import { LogActions, logFeature } from './log.slice';
@@ -109,6 +110,10 @@ export class CookPage {
           outcome: { ...(c.outcome ?? { ratings: {} }), ratings: { ...c.outcome?.ratings, [key]: value } },
         }),
       );
+  }
+  save(): void {
+    const c = this.cook();
+    if (c) saveFile(`${c.dish.title} cook`, 'json', JSON.stringify(c));
   }
   keepNote(): void {
     const c = this.cook();

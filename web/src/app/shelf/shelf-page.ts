@@ -97,6 +97,11 @@ export class ShelfPage {
       { label: this.word('shelf.share'), command: () => this.sharing.set(row.dish) },
       { label: this.word('shelf.export'), command: () => saveDish(row.dish) },
       {
+        label: this.word('shelf.export-plan'),
+        disabled: !row.plan,
+        command: () => void exports().then((x) => x.savePlan(row.dish, row.plan!)),
+      },
+      {
         label: this.word('shelf.export-text'),
         disabled: !row.plan,
         command: () => void exports().then((x) => x.saveText(row.dish, row.plan!)),

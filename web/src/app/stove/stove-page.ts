@@ -147,7 +147,11 @@ export class StovePage {
   private readonly taps = computed(() => this.timed()?.ofRun ?? []);
   private readonly happened = (kind: EventKind): boolean => this.taps().some((e) => e.kind === kind);
   readonly gate = computed(() => atGate(this.current(), this.timed(), this.taps()));
-  readonly nextTap = computed(() => nextTap(this.current(), this.gate(), this.taps()));
+  readonly nextTap = computed(() => {
+    const timed = this.timed();
+    const measuring = { minimumC: this.minimumC(), nowMs: this.now() };
+    return timed ? nextTap(this.current(), this.gate(), timed, measuring) : 'done';
+  });
   readonly ownTimers = computed(() => ownTimers(this.taps(), this.now()));
   private readonly running = this.store.selectSignal(stoveFeature.selectRunning);
   readonly others = computed(() => (this.practice() ? [] : otherPots(this.running(), this.id(), this.wall())));

@@ -21,17 +21,35 @@ export const atGate = (current: TimedStep | null, timed: CookTimeline | null, ta
   !taps.some((e) => e.kind === 'heat-on');
 
 export type NextTap = 'heat-on' | 'valve-open' | 'thermometer' | 'done';
+/** A reading of the thermometer is of this moment for so long, ms. */
+const freshMs = 10 * 60_000;
+
+/** What a reading is held against. */
+export interface Measuring {
+  /** degC that must be shown in the centre */
+  minimumC: number;
+  nowMs: number;
+}
+
 /** What the big tap does now. */
-export function nextTap(current: TimedStep | null, gate: boolean, taps: readonly CookEvent[]): NextTap {
+export function nextTap(
+  current: TimedStep | null,
+  gate: boolean,
+  { steps, ofRun: taps }: Pick<CookTimeline, 'steps' | 'ofRun'>,
+  { minimumC, nowMs }: Measuring,
+): NextTap {
   const happened = (kind: CookEvent['kind']): boolean => taps.some((e) => e.kind === kind);
   if (!current) return 'done';
   if (gate) return 'heat-on';
   if ((current.step.id === 'vent' || current.step.id === 'first-vent') && !happened('valve-open')) return 'valve-open';
-  if (current.step.id === 'finish-check' && !happened('probe-read')) return 'thermometer';
   // What went in at the end is measured anew: the reading before it says nothing.
-  const since = (e: CookEvent): boolean => e.kind === 'probe-read' && e.atMs >= current.startMs;
-  if (current.step.text === 'finish-check-finish' && !taps.some(since)) return 'thermometer';
-  return 'done';
+  const isLate = current.step.text === 'finish-check-finish';
+  if (current.step.id !== 'finish-check' && !isLate) return 'done';
+  const sinceMs = isLate ? current.startMs : (steps.find((s) => s.step.id === 'hold')?.endMs ?? current.startMs);
+  const passes = taps
+    .filter(isKind('probe-read'))
+    .some((e) => e.coreC >= minimumC && e.atMs >= sinceMs && nowMs - e.atMs <= freshMs);
+  return passes ? 'done' : 'thermometer';
 }
 
 export interface OwnTimer {

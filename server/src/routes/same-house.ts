@@ -1,0 +1,42 @@
+import { hostname } from 'node:os';
+import type { RequestHandler } from 'express';
+import { Problem } from '@einkorn/core';
+
+/** Names by which this machine calls itself. */
+const own = new Set(['localhost', '127.0.0.1', '[::1]']);
+/** Private addresses of a house (RFC 1918, RFC 4193, RFC 3927) and names that only its own network gives out (RFC 6762). */
+const inHouse =
+  /^(?:10(?:\.\d{1,3}){3}|192\.168(?:\.\d{1,3}){2}|172\.(?:1[6-9]|2\d|3[01])(?:\.\d{1,3}){2}|169\.254(?:\.\d{1,3}){2}|\[f[cd][\da-f:]+\]|[a-z\d-]+\.local)$/i;
+
+/** The name without its port. */
+const nameOf = (host: string): string => host.replace(/:\d{1,5}$/, '').toLowerCase();
+
+/**
+ * Lets in only what was asked under a name of this house: a foreign name that points here (DNS rebinding) and a page of
+ * another origin that writes here (cross-site request) are answered with 403. `lan` lets the house's own addresses in too.
+ */
+export function sameHouse(lan: boolean): RequestHandler {
+  return (req, _res, next) => {
+    const host = req.headers.host ?? '';
+    const name = nameOf(host);
+    const isKnown = own.has(name) || (lan && (inHouse.test(name) || name === hostname().toLowerCase()));
+    if (!isKnown)
+      throw new Problem(
+        'foreign-host',
+        'This address is not one of this house. Open Einkorn under localhost, or start it with EINKORN_LAN=1 for the house.',
+      );
+    const { origin } = req.headers;
+    const isReading = ['GET', 'HEAD', 'OPTIONS'].includes(req.method);
+    if (!isReading && origin !== undefined && !isSameOrigin(origin, host))
+      throw new Problem('foreign-origin', 'Another page cannot write here.');
+    next();
+  };
+}
+
+function isSameOrigin(origin: string, host: string): boolean {
+  try {
+    return new URL(origin).host === host.toLowerCase();
+  } catch {
+    return false;
+  }
+}
