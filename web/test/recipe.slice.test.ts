@@ -1,4 +1,4 @@
-import { readRecipe, type Dish } from '@einkorn/core';
+import { evaluate, plan, readRecipe, withWritten, type Dish } from '@einkorn/core';
 import { RecipeActions, recipeFeature, type RecipeState } from '../src/app/recipe/recipe.slice';
 
 const { reducer } = recipeFeature;
@@ -18,6 +18,22 @@ test('what the cook decided stays when the text is read again', () => {
   );
   expect(dishOf(s)).toMatchObject({ title: 'Friday', serves: 6, family: 'one-pot-grain' });
   expect(dishOf(s)!.ingredients).toHaveLength(4);
+});
+test('the recipe’s numbers that were taken are the cook’s in the dish that is kept; none without being taken', () => {
+  const cooked = readRecipe(`${text}\n2 cups water\nCook at high pressure for 9 minutes, quick release.`);
+  const ours = plan(withWritten(cooked.dish!, null, []));
+  const written = { plan: evaluate(cooked.dish!), changes: [] };
+  const planned = { dish: cooked.dish!, ours, written, mixed: ours };
+  const s = after(
+    RecipeActions.typed({ text }),
+    RecipeActions.read({ reading: cooked }),
+    RecipeActions.planned({ planned }),
+  );
+  const chosen = (x: RecipeState) => recipeFeature.selectChosen({ [recipeFeature.name]: x })!;
+  expect(chosen(s)).not.toHaveProperty('overrides');
+  expect(chosen(s)).not.toHaveProperty('asCooked');
+  const taken = reducer(s, RecipeActions.take({ keys: ['hold'] }));
+  expect(chosen(taken).overrides).toEqual({ holdMin: 9 });
 });
 test('a reading that comes after the text was cleared is stale', () => {
   const s = after(RecipeActions.typed({ text }), RecipeActions.typed({ text: ' ' }), RecipeActions.read({ reading }));

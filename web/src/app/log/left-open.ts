@@ -33,6 +33,8 @@ import { LogActions } from './log.slice';
     </ng-container>
   `,
   styles: `
+    @use 'fields';
+
     .row {
       display: flex;
       flex-wrap: wrap;
@@ -50,12 +52,7 @@ import { LogActions } from './log.slice';
       align-items: center;
     }
     input {
-      padding: 0 var(--space-5);
-      border: 1.5px solid var(--edge);
-      border-radius: 8px;
-      background: var(--enamel);
-      color: var(--ink);
-      font: inherit;
+      @include fields.field;
     }
   `,
 })

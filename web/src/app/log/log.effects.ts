@@ -1,26 +1,9 @@
 import { inject } from '@angular/core';
-import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
-import {
-  catchError,
-  concatMap,
-  debounceTime,
-  EMPTY,
-  exhaustMap,
-  filter,
-  forkJoin,
-  map,
-  merge,
-  of,
-  switchMap,
-  tap,
-} from 'rxjs';
+import { catchError, debounceTime, EMPTY, exhaustMap, map, merge, of, switchMap } from 'rxjs';
 import { Api, failureOf } from '../api/client';
-import { withNextTime } from '@einkorn/core';
-import { kitchenFeature } from '../state/kitchen';
-import { Planner } from '../workers/planner';
 import { LogActions, logFeature } from './log.slice';
 
 /** After the last key of a search, ms. */
@@ -61,77 +44,6 @@ export const more = createEffect(
   { functional: true },
 );
 
-export const findTitles = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.bringOpened),
-      switchMap(() =>
-        api.dishes().pipe(
-          map((dishes) => LogActions.titlesFound({ titles: dishes.map((d) => d.dish.title).sort() })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-export const bring = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.bring),
-      concatMap(({ body }) =>
-        api.bringCooks(body).pipe(
-          map((report) => LogActions.brought({ report })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-export const close = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.close),
-      concatMap(({ id, finishedMs }) =>
-        api.finishCook(id, { finishedMs }).pipe(
-          map((cook) => LogActions.loadedOne({ cook })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-export const discard = createEffect(
-  (actions = inject(Actions), api = inject(Api), router = inject(Router)) =>
-    actions.pipe(
-      ofType(LogActions.discard),
-      concatMap(({ id }) =>
-        api.removeCook(id).pipe(
-          tap(() => void router.navigate(['/log'])),
-          map(() => LogActions.discarded({ id })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-export const loadSome = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.loadSome),
-      switchMap(({ ids }) =>
-        forkJoin(ids.map((id) => api.cook(id))).pipe(
-          map((cooks) => LogActions.loadedSome({ cooks })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
 /** How many cooks the panel of what was learned looks back at. */
 const historyOf = 100;
 
@@ -144,87 +56,6 @@ export const loadHistory = createEffect(
           map(({ cooks }) => LogActions.historyLoaded({ cooks: cooks.filter((c) => c.finishedMs !== null) })),
           // The list says what is wrong; the panel stays without its figure.
           catchError(() => EMPTY),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-export const loadOne = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.loadOne),
-      switchMap(({ id }) =>
-        api.cook(id).pipe(
-          map((cook) => LogActions.loadedOne({ cook })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-/** A practice cook is looked back at once it is over. */
-export const lookBack = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.loadedOne),
-      filter(({ cook }) => cook.practice !== undefined && cook.finishedMs !== null),
-      switchMap(({ cook }) =>
-        api.debrief(cook.id).pipe(
-          map((debrief) => LogActions.lookedBack({ id: cook.id, debrief })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-/** Looked for again after each rating. */
-export const findNextTime = createEffect(
-  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
-    actions.pipe(
-      ofType(LogActions.loadedOne),
-      filter(({ cook }) => cook.practice === undefined && cook.finishedMs !== null),
-      concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
-      switchMap(([{ cook }, kitchen]) =>
-        planner.nextTime(cook, kitchen).pipe(
-          map((next) => LogActions.nextTimeFound({ id: cook.id, next })),
-          catchError(() => EMPTY),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-/** The dish on the shelf takes the change as a decision; where it is gone, the cook's own copy goes there again. */
-export const cookSo = createEffect(
-  (actions = inject(Actions), api = inject(Api), router = inject(Router)) =>
-    actions.pipe(
-      ofType(LogActions.cookSo),
-      exhaustMap(({ cook, next }) => {
-        const changed =
-          cook.dishId === null
-            ? api.addDish(withNextTime(cook.dish, next))
-            : api.dish(cook.dishId).pipe(switchMap((d) => api.saveDish(d.id, withNextTime(d.dish, next), d.revision)));
-        return changed.pipe(
-          tap(({ id }) => void router.navigate(['/bench', id, 'pressure'])),
-          map(() => LogActions.load()),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
-        );
-      }),
-    ),
-  { functional: true },
-);
-
-export const rate = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
-    actions.pipe(
-      ofType(LogActions.rate),
-      concatMap(({ id, outcome }) =>
-        api.finishCook(id, { outcome }).pipe(
-          map((cook) => LogActions.loadedOne({ cook })),
-          catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
         ),
       ),
     ),

@@ -4,6 +4,8 @@ import { provideState } from '@ngrx/store';
 import { BringPage } from './bring-page';
 import { ComparePage } from './compare-page';
 import { CookPage } from './cook-page';
+import * as bringEffects from './bring.effects';
+import * as cookEffects from './cook.effects';
 import * as logEffects from './log.effects';
 import { LogPage } from './log-page';
 import { logFeature } from './log.slice';
@@ -12,7 +14,7 @@ import { logFeature } from './log.slice';
 export const logRoutes: Routes = [
   {
     path: '',
-    providers: [provideState(logFeature), provideEffects(logEffects)],
+    providers: [provideState(logFeature), provideEffects(logEffects, cookEffects, bringEffects)],
     title: 'Einkorn: Log',
     children: [
       { path: '', pathMatch: 'full', component: LogPage },

@@ -49,6 +49,8 @@ const wordsSchema = dishSchema.pick({ title: true, serves: true, notes: true });
     </ng-container>
   `,
   styles: `
+    @use 'fields';
+
     form,
     label {
       display: grid;
@@ -60,13 +62,8 @@ const wordsSchema = dishSchema.pick({ title: true, serves: true, notes: true });
     }
     input,
     textarea {
-      min-height: 44px;
-      padding: var(--space-3) var(--space-5);
-      border: 1.5px solid var(--edge);
-      border-radius: 8px;
-      background: var(--enamel);
-      color: var(--ink);
-      font: inherit;
+      @include fields.field;
+      padding-block: var(--space-3);
     }
     input[type='number'] {
       width: 7rem;
