@@ -27,6 +27,8 @@ const rows: readonly Row[] = [
   ['chicken-breast', [0.755, 0.215, 0.02, 0.01], -1.5, 'poultry', 'white', 74, 0.19, 0.05, 0.15, 190, 25, []],
   ['chicken-thigh', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.17, 0.05, 0.2, 110, 22, [], 2],
   ['chicken-drumstick', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.11, 0.04, 0.2, 110, 45, [], 2],
+  // Thigh and drumstick in one: heavier than a drumstick, hardly thicker.
+  ['chicken-leg', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.11, 0.04, 0.2, 250, 48, [], 2],
   ['chicken-wing', [0.66, 0.18, 0.15, 0.01], -1.5, 'poultry', 'dark', 74, 0.12, 0.04, 0.2, 90, 30, [], 2],
   ['chicken-ground', [0.73, 0.175, 0.085, 0.01], -1.5, 'poultry', 'ground', 74, 0.17, 0.05, 0.2, 450, 12, []],
   ['chicken-cooked', [0.65, 0.27, 0.07, 0.01], -1.5, 'poultry', 'cooked', 74, 0.03, 0.03, 0.3, 150, 15, []],
@@ -97,6 +99,7 @@ const minimumSource = (id: string, species: Species, cut: MeatRecord['cut']): st
 /** Pieces that no weight and thickness describe [common practice]. */
 const shapes: Record<string, 'cylinder' | 'sphere'> = {
   'chicken-drumstick': 'cylinder',
+  'chicken-leg': 'cylinder',
   shrimp: 'cylinder',
   egg: 'sphere',
 };

@@ -26,7 +26,14 @@ export const isUncounted = (name: string): boolean =>
 
 export const openChoices = (name: string): readonly string[] => openNames.find(([re]) => re.test(name))?.[1] ?? [];
 
-const chickens = new Set(['chicken-breast', 'chicken-thigh', 'chicken-drumstick', 'turkey-breast', 'turkey-thigh']);
+const chickens = new Set([
+  'chicken-breast',
+  'chicken-thigh',
+  'chicken-drumstick',
+  'chicken-leg',
+  'turkey-breast',
+  'turkey-thigh',
+]);
 const spoons = new Set<Measure | null>(['tsp', 'tbsp', 'pinch', 'dash']);
 /** What preserved food comes in, with a net mass on it. */
 const tins = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton', 'box']);

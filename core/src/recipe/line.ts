@@ -63,7 +63,14 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
   const plain = plainLine(text);
   const own = ownFoodIn(plain, ownFoods, language);
   if (own) return [{ ...asOwn(readInEither(own.plain, language), own.food), text }];
-  return (seasoningsOf(plain) ?? [plain]).map((part) => ({ ...readInEither(part, language), text }));
+  const several = amountsOf(plain);
+  const parts = seasoningsOf(plain) ?? several ?? [plain];
+  const texts = several ? partsOf(text) : [];
+  return parts.map((part, i) => ({
+    ...readInEither(withAmountFirst(part), language),
+    // Each food of several has its own words, so that an answer is written to them alone.
+    text: texts.length === parts.length ? texts[i]!.trim() : text,
+  }));
 }
 
 /** A line that was read as the food that stands in for it, as the cook's own food with its own weights. */
@@ -86,6 +93,38 @@ function seasoningsOf(plain: string): string[] | null {
     (['en', 'es'] as const).some((l) => findFood(headFood(p, l)?.food ?? 'water').kind === 'seasoning');
   return parts.length > 1 && parts.every(seasons) ? parts.map((p) => `${p} ${taste}`.trim()) : null;
 }
+
+/** "400 g tin butter beans, drained": the mass is that of the tin. */
+const tinWords = /\b(?:tin|can|lata|bote)s?\b/;
+
+/** Words at the end of a line that are about all of it. */
+const useWords =
+  /\b(?:for|as) (?:the )?(?:marinade|topping|garnish)|to (?:serve|finish)|para (?:el |la )?(?:marinada|adobo|servir)$/;
+
+/** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */
+const beforeAnother = /\s*(?:\+|&|,?\s+(?:plus|and|m[aá]s|y)\s|,)\s*(?=\d)/i;
+/** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */
+const beforeSeasoning = /,\s*(?=(?:salt|sal|pepper|pimienta)(?:\s+(?:to taste|al gusto))?$)/i;
+
+const partsOf = (line: string): string[] => line.split(beforeAnother).flatMap((part) => part.split(beforeSeasoning));
+
+/**
+ * Several foods on a line, each with an amount of its own, are so many lines. Null where there is only one, or where a part
+ * names no food: "1 cup plus 2 tbsp rice" and "2 breasts, 1 inch thick" are one.
+ */
+function amountsOf(plain: string): string[] | null {
+  const use = useWords.exec(plain)?.[0] ?? '';
+  const parts = partsOf(plain);
+  if (parts.length < 2 || !/\d/.test(parts[0]!)) return null;
+  const names = (part: string): boolean =>
+    (['en', 'es'] as const).some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
+  if (!parts.every(names)) return null;
+  return parts.map((part) => (use === '' || part.includes(use) ? part : `${part} ${use}`));
+}
+
+/** "Pork shoulder 900 g cut in chunks": the amount in the middle is set before the food. */
+const withAmountFirst = (plain: string): string =>
+  plain.replace(/^(\p{L}[^\d,(]*?)\s+(\d[\d.,/]*\s*(?:g|kg|ml|l|dl|lbs?|oz|cups?|tbsp|tsp)\b)\s+(?=\p{L})/u, '$2 $1, ');
 
 /** Words that only a Spanish line has. */
 const spanish =
@@ -156,7 +195,7 @@ function settle(f: LineFacts): ReadLine {
     f.food === 'beans-canned' &&
     read.drained &&
     units[amount.unit].kind === 'mass' &&
-    isTin(f.head.measure)
+    (isTin(f.head.measure) || tinWords.test(f.plain))
   ) {
     amount = { value: Math.round(amount.value * units[amount.unit].size * drainedShare), unit: 'g' };
     notes.push('drained');

@@ -20,11 +20,20 @@ const hold: readonly RegExp[] = [
   String.raw`(?:manual|set (?:the )?(?:timer|cooker|pot|time)|programa)[^.;\d]{0,30}?${minutes}`,
   String.raw`(?:lock|close|seal|cierra|cierre|tapa)[^.]{0,20}(?:lid|tapa)?[^.;\d]{0,60}(?:cook|cocina|cocine)[^.;\d]{0,40}?${minutes}`,
 ].map((s) => new RegExp(s, 'u'));
-const natural = String.raw`(?:natural(?:ly|mente)?(?: pressure)?(?: release)?|npr|forma natural|liberacion natural|despresuri\w+ (?:sola?|natural\w*)|baj(?:e|ar) (?:la presion )?(?:sola?|por si sola?))`;
+/** Without the word pressure: "25 min high", "8 minutes, then release"; in a sentence about the pan it is none. */
+const bareHold: readonly RegExp[] = [
+  String.raw`${minutes}\s*(?:on\s+|at\s+|a\s+)?(?:high|hp|alta)\b`,
+  String.raw`\b(?:hp|high)\s*,?\s*(?:for\s+)?${minutes}`,
+  String.raw`(?:^|[.;]\s*)${minutes}[,\s]*(?:(?:then|and|y|luego)\s+)*(?:quick |natural )?(?:release|npr)\b`,
+].map((s) => new RegExp(s, 'u'));
+const ofPan = /saut|fry|brown|sofr|rehog|dora|heat|simmer|boil|bake|oven|toast|medium/;
+const natural = String.raw`(?:natural(?:ly|mente)?(?: pressure)?(?: release)?|npr|come down (?:by |on )?its?(?:elf| own)|let (?:the )?pressure (?:drop|fall|come down)|forma natural|liberacion natural|despresuri\w+ (?:sola?|natural\w*)|baj(?:e|ar) (?:la presion )?(?:sola?|por si sola?))`;
 const timedRelease = [
   new RegExp(String.raw`${natural}[^.;\d]{0,40}?${minutes}`, 'u'),
   new RegExp(String.raw`${minutes}[\s-]*(?:of |full |for )?${natural}`, 'u'),
-  /\bnatural(?:ly)?\s+(\d+)\b()/u,
+  /\b(?:natural(?:ly)?|npr)\s+(\d+)\b()/u,
+  // "Wait 10, then release": the pressure falls by itself meanwhile.
+  /\b(?:wait|leave (?:it )?|esper\w+)\s+(\d+)()\s*(?:min\w*)?,?\s*(?:(?:and|then|y|luego)\s+)+(?:quick[\s-]*)?(?:release|vent|open the valve|libera\w*|despresuri\w*)/u,
 ];
 const naturalRelease = new RegExp(natural, 'u');
 const fried = new RegExp(
@@ -75,18 +84,21 @@ function readHold(text: string): { min: number; match: RegExpExecArray } | null 
   // Minutes of a release are not those of the hold: they are taken out first.
   const plain = timedRelease.reduce((t, re) => t.replace(re, ' release '), text);
   if (/\b(?:simmer|bake|oven|rest|stand)\b/.test(plain) && !/pressure|presion/.test(plain)) return null;
-  for (const re of hold) {
+  for (const re of [...hold, ...bareHold]) {
     const match = re.exec(plain);
     const min = match ? middle(match[1]!, match[2]) : NaN;
-    if (match && Number.isFinite(min) && min <= 120) return { min, match };
+    const numberAt = match ? match.index + match[0].search(/\d/) : 0;
+    const before = plain.slice(0, numberAt).split(/[.;]/).at(-1)!;
+    const isOfPan = match !== null && bareHold.includes(re) && ofPan.test(before);
+    if (match && !isOfPan && Number.isFinite(min) && min <= 120) return { min, match };
   }
   return null;
 }
 
 function readRelease(text: string, out: Method, note: (m: RegExpExecArray) => void): void {
-  const isNatural = naturalRelease.exec(text);
+  const timed = timedRelease.map((re) => re.exec(text)).find((m) => m !== null);
+  const isNatural = naturalRelease.exec(text) ?? timed;
   if (isNatural) {
-    const timed = timedRelease.map((re) => re.exec(text)).find((m) => m !== null);
     out.release = timed ? { kind: 'timed', naturalMin: middle(timed[1]!, timed[2] || undefined) } : { kind: 'natural' };
     note(timed ?? isNatural);
     return;

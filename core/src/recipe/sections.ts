@@ -28,17 +28,29 @@ const headings: readonly (readonly [Section, RegExp])[] = [
 ];
 const servesWords =
   /\b(?:serves|servings?|yields?|makes|feeds|for (?=\d+ (?:people|persons))|raciones|porciones|comensales|para (?=\d+ (?:personas|raciones|porciones)))\D{0,12}?(\d{1,2})\b|\b(\d{1,2})\s+(?:servings|people|persons|portions|raciones|porciones|personas|comensales)\b/;
+/** People in words: "for two", "para cuatro"; minutes in words are none. */
+const peopleWords: Readonly<Record<string, number>> = {
+  ...{ two: 2, three: 3, four: 4, five: 5, six: 6, eight: 8, ten: 10 },
+  ...{ dos: 2, tres: 3, cuatro: 4, cinco: 5, seis: 6, ocho: 8, diez: 10 },
+};
+const wordNumbers = new RegExp(
+  `\\b(serves|feeds|for|para)\\s+(${Object.keys(peopleWords).join('|')})\\b(?!\\s*(?:more\\s+)?(?:min|h|seg|cups?|spoon|taza))`,
+);
 const isGroup = /^(?:for|para)\b.{2,40}:?$|^[^\d.]{3,40}:$/;
 const englishVerbs =
-  'add|heat|cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return';
+  'add|heat|cook|pressure cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return';
 /** Stems with their forms: "añade", "añadir", "añadimos", "añadid". */
 const spanishVerbs =
   '(?:anad|agreg|cocin|coc|cuec|calent|calient|sofri|sofre|mezcl|cerr|cierr|liber|serv|sirv|pon|vert|viert|dej|lav|cort|pic|abr|dor|remov|remuev|incorpor|tap|ech|salpiment|salpimient|program|rehog|poch|mach|marin|derret|derrit|retir)(?:a|e|i|ar|er|ir|amos|emos|imos|ad|ed|id|en|an|iendo|ando)(?:lo|la|los|las)?|pon|sofreir|una vez|cuando';
 const verbs = new RegExp(`^(?:${englishVerbs}|${spanishVerbs})\\b`);
 
 /** The people that a line or a yield in words speaks of: "Serves 4", "4 to 6 servings" (the larger), "Para 6 personas". */
-export function servesIn(text: string): number | null {
-  const m = servesWords.exec(fold(text)) ?? /^\W*(?:para|for|serves)\W+(\d{1,2})\W*$/.exec(fold(text));
+export function servesIn(spoken: string): number | null {
+  const text = fold(spoken).replace(
+    wordNumbers,
+    (_, forWhom: string, n: string) => `${forWhom} ${peopleWords[n]} people`,
+  );
+  const m = servesWords.exec(text) ?? /^\W*(?:para|for|serves)\W+(\d{1,2})\W*$/.exec(text);
   const n = Number(m?.[1] ?? m?.[2]);
   return Number.isInteger(n) && n >= 1 && n <= 60 ? n : null;
 }
@@ -77,6 +89,7 @@ export function partsOf(text: string): RecipeParts {
     const people = servesIn(line);
     if (people !== null && plain.length < 60 && !verbs.test(plain)) {
       out.serves ??= people;
+      if (out.title === '' && section === 'start') out.title = titleBeside(line);
       continue;
     }
     if (
@@ -114,6 +127,21 @@ export function partsOf(text: string): RecipeParts {
   }
 }
 
+/** What a line that says for how many it is says besides: a title ("Pork rice (feeds 5)", "Biryani for two"), or nothing. */
+function titleBeside(line: string): string {
+  const title = line.replace(/\*\*|__/g, '').replace(/\s*[([][^)\]]*\d[^)\]]*[)\]]\s*$/, '');
+  const words = fold(title)
+    .replace(servesWords, ' ')
+    .replace(wordNumbers, ' ')
+    .match(/\p{L}{3,}/gu);
+  return (words ?? []).filter((w) => !servingWords.has(w)).length > 0 ? title : '';
+}
+const servingWords = new Set(
+  'serves serving servings yield yields makes feeds for people persons portions para personas raciones porciones comensales about approx'.split(
+    ' ',
+  ),
+);
+
 const bare = (line: string): string => line.replace(/^(?:[-*•·▢□☐]|\[\s?[xX]?\])\s+/u, '');
 const stepText = (line: string): string => line.replace(/^\s*(?:\d+[.)]\s*|[-*•]\s+|step \d+[:.]?\s*)/i, '');
 
@@ -121,7 +149,7 @@ const stepText = (line: string): string => line.replace(/^\s*(?:\d+[.)]\s*|[-*�
 function isStep(line: string, plain: string): boolean {
   const bare = plain.replace(/^\d+[.)]\s*/, '');
   if (
-    /\b(?:high|low|alta|baja) (?:pressure|presion)\b|presion (?:alta|baja)|\b(?:natural|quick) (?:pressure )?release\b|\bwhistles\b/.test(
+    /\b(?:high|low|alta|baja) (?:pressure|presion)\b|presion (?:alta|baja)|\b(?:natural|quick) (?:pressure )?release\b|\bwhistles\b|\bnpr\b|\bmin\w* (?:on |at )?high\b/.test(
       plain,
     )
   )

@@ -19,7 +19,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'orange-juice': 'orange juice, juice of orange',
   'coconut-milk': 'coconut milk, light coconut milk, lite coconut milk, coconut cream, cream of coconut',
   'tomato-diced-canned':
-    'diced tomato canned, canned diced tomato, diced tomato, canned tomato, tinned tomato, chopped tomato canned, canned chopped tomato, tinned chopped tomato, tomato diced canned, canned tomatoes with juice, peeled plum tomato, plum tomato canned, canned plum tomato, tinned plum tomato, fire roasted tomato, stewed tomato, canned whole tomato, petite diced tomato',
+    'diced tomato canned, canned diced tomato, chopped tom, tinned tom, chopped tomato tin, diced tomato, canned tomato, tinned tomato, chopped tomato canned, canned chopped tomato, tinned chopped tomato, tomato diced canned, canned tomatoes with juice, peeled plum tomato, plum tomato canned, canned plum tomato, tinned plum tomato, fire roasted tomato, stewed tomato, canned whole tomato, petite diced tomato',
   'tomato-crushed-canned':
     'crushed tomato, canned crushed tomato, tomato crushed canned, tomato puree, passata, sieved tomato, strained tomato, pureed tomato, pulped tomato, crushed tomato canned',
   'tomato-sauce':

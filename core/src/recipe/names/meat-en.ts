@@ -4,8 +4,8 @@ export const meatEn: Readonly<Record<string, string>> = {
     'chicken breast, chicken breast fillet, chicken breast half, chicken tender, chicken tenderloin, breast of chicken, breast, chicken fillet, chicken breast meat, chicken breast cutlet, chicken mini fillet, chicken cutlet',
   'chicken-thigh':
     'chicken thigh, thigh, chicken thigh fillet, chicken thigh meat, chicken piece, chicken leg meat, dark chicken meat, chicken, chicken meat, chicken part',
-  'chicken-drumstick':
-    'chicken drumstick, chicken leg, drumstick, chicken leg quarter, chicken leg piece, chicken drumette',
+  'chicken-drumstick': 'chicken drumstick, drumstick, chicken drumette',
+  'chicken-leg': 'chicken leg, chicken leg quarter, leg quarter, chicken leg piece, whole chicken leg, chicken quarter',
   'chicken-wing': 'chicken wing, wing',
   'chicken-ground': 'ground chicken, chicken mince, minced chicken, chicken ground, chicken keema',
   'chicken-cooked':

@@ -5,6 +5,7 @@ export const meatEs: Readonly<Record<string, string>> = {
   'chicken-thigh':
     'contramuslo de pollo, contramuslo, muslo de pollo deshuesado, pollo, pollo troceado, encuentro de pollo, carne de pollo, entremuslo de pollo, presa de pollo, pieza de pollo, muslo deshuesado de pollo',
   'chicken-drumstick': 'muslo de pollo, muslo, pierna de pollo, jamoncito de pollo, pata de pollo, muslito de pollo',
+  'chicken-leg': 'cuarto trasero de pollo, muslo y contramuslo, traseros de pollo, pierna y muslo de pollo',
   'chicken-wing': 'alita de pollo, ala de pollo, alita',
   'chicken-ground': 'pollo picado, carne picada de pollo, pollo molido, carne molida de pollo',
   'chicken-cooked': 'pollo cocido, pollo asado, sobra de pollo, pollo desmenuzado, pollo desmechado, pollo deshebrado',

@@ -111,11 +111,16 @@ export class RecipePage {
     const language: Language = reading.language;
     this.typed(this.text().replace(line, () => answeredLine(line, answer, language)));
   }
-  /** The line is taken out of the text. */
-  leaveOut(line: string): void {
+  /** The line is taken out of the text; of several foods on one line only this one. */
+  leaveOut(part: string): void {
     const lines = this.text().split('\n');
-    const at = lines.findIndex((l) => l.includes(line));
-    if (at >= 0) this.typed(lines.filter((_, i) => i !== at).join('\n'));
+    const at = lines.findIndex((l) => l.includes(part));
+    if (at < 0) return;
+    const rest = lines[at]!.replace(part, '')
+      .replace(/^[\s\-*•]*(?:\+|&|,|and\s|y\s)?\s*/i, '')
+      .replace(/\s*(?:\+|&|,|\sand|\sy)?\s*$/i, '');
+    const kept = rest === '' ? [] : [rest];
+    this.typed([...lines.slice(0, at), ...kept, ...lines.slice(at + 1)].join('\n'));
   }
   /** A food of late becomes a line of its own; how much is asked for. */
   append(food: string): void {

@@ -1,0 +1,95 @@
+import { readLine } from '../../src/recipe/line';
+import { readRecipe } from '../../src/recipe/reading';
+
+const read = (text: string) =>
+  readLine(text).map((l) => [l.food, l.grams === null ? null : Math.round(l.grams), l.joins]);
+
+// Each was once one food with the other's amount, and no question.
+test.each([
+  [
+    '3 tbsp yoghurt + 1 tsp garam masala for the marinade',
+    [
+      ['yogurt', 46, 'marinade'],
+      ['spice-ground', 2, 'marinade'],
+    ],
+  ],
+  [
+    '1 onion and 2 carrots',
+    [
+      ['onion', 150, undefined],
+      ['carrot', 120, undefined],
+    ],
+  ],
+  [
+    '1 large carrot, 1 celery stick, 1 onion - all diced',
+    [
+      ['carrot', 81, undefined],
+      ['celery', 40, undefined],
+      ['onion', 150, undefined],
+    ],
+  ],
+  [
+    '1 tsp cumin seeds, 1/4 tsp turmeric',
+    [
+      ['spice-whole', 2, undefined],
+      ['spice-ground', 1, undefined],
+    ],
+  ],
+  [
+    '1/2 cdta de azafran, sal al gusto',
+    [
+      ['saffron', 0, undefined],
+      ['salt', 0, undefined],
+    ],
+  ],
+  [
+    '2 tsp smoked paprika, salt',
+    [
+      ['spice-ground', 4, undefined],
+      ['salt', 0, undefined],
+    ],
+  ],
+])('"%s" is two lines', (text, lines) => {
+  expect(read(text)).toEqual(lines);
+});
+test.each([
+  '1 cup plus 2 tbsp long-grain rice',
+  '1 and 1/2 cups long-grain rice',
+  '2 cups rice and peas',
+  '2 chicken breasts, 1 inch thick',
+  '1 onion, 200 g',
+  '500 g penne, 11 min',
+])('"%s" stays one line', (text) => {
+  expect(readLine(text)).toHaveLength(1);
+});
+
+const recipe = (title: string, method: string) =>
+  readRecipe(`${title}\n\n200 g basmati rice\n2 chicken legs (250 g each)\n1 cup water\n\n${method}`);
+
+test.each([
+  ['Pork rice (feeds 5)', 'Pork rice', 5],
+  ['Chicken biryani-ish for two', 'Chicken biryani-ish for two', 2],
+  ['Arroz para cuatro', 'Arroz para cuatro', 4],
+])('the title "%s" says for how many and stays a title', (line, title, serves) => {
+  expect(recipe(line, 'Lock the lid.').dish).toMatchObject({ title, serves });
+});
+
+test.each([
+  ['Rice on top, do not stir. 25 min high, NPR 15', 25, { kind: 'timed', naturalMin: 15 }],
+  ['Fry the onion till brown. 8 minutes, wait 10 then release.', 8, { kind: 'timed', naturalMin: 10 }],
+  ['Saute beef 5 mins, remove. Cook HP 3 mins, QR.', 3, { kind: 'quick' }],
+  ['Pressure cook 9 minutes, let it come down itself.', 9, { kind: 'natural' }],
+  ['Brown the chicken for 5 minutes on high. 6 minutes, then quick release.', 6, { kind: 'quick' }],
+])('"%s" is %d minutes with its release', (method, holdMin, release) => {
+  expect(recipe('Rice', method).cooked).toMatchObject({ holdMin, release });
+});
+test.each(['Saute the onion for 5 min on high.', 'Simmer 10 minutes on high heat.', 'Rest for two minutes.'])(
+  '"%s" is no hold',
+  (method) => {
+    expect(recipe('Rice', method).cooked.holdMin).toBeUndefined();
+  },
+);
+
+test('each food of several has its own words as they were typed, so that an answer meets it alone', () => {
+  expect(readLine('2 cups Rice + 1 tsp Cumin').map((l) => l.text)).toEqual(['2 cups Rice', '1 tsp Cumin']);
+});
