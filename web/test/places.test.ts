@@ -99,6 +99,8 @@ test('log: pages follow one another, and a cook that stands on two of them is on
   const page = (ids: string[], next: string | null): CookPage => ({
     cooks: ids.map((id) => ({ ...summaryOf(cook([], 0)), id })),
     next,
+    found: ids.length,
+    potIds: [],
     real: 5,
     practised: 1,
   });

@@ -51,11 +51,7 @@ test('a text that cannot be read says why and has no dish; what was typed stays'
 });
 test('an answer that could not be sent can be sent again; one that was kept leaves an empty page', () => {
   const failure = { code: 'offline', message: '', issues: [], offline: true };
-  const kept = [
-    RecipeActions.typed({ text }),
-    RecipeActions.read({ reading }),
-    RecipeActions.keep({ asWritten: false }),
-  ];
+  const kept = [RecipeActions.typed({ text }), RecipeActions.read({ reading }), RecipeActions.keep()];
   expect(after(...kept).isKeeping).toBe(true);
   expect(after(...kept, RecipeActions.failed({ failure }))).toMatchObject({ isKeeping: false, text, failure });
   expect(after(...kept, RecipeActions.kept({ id: 'd' }))).toMatchObject({ text: '', reading: null });

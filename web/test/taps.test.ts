@@ -63,14 +63,16 @@ test('the valve is told before the pin, and an undo takes it back', () => {
 test('the thermometer cannot be passed by Done; a reading of a device passes it', () => {
   const before = [...upTo('finish-check'), tap({ kind: 'heat-on' }), tap({ kind: 'valve-open' })];
   expect(at(before).next).toBe('thermometer');
-  const read = tap({ kind: 'probe-read', coreC: 80 }, { device: 'probe' });
+  const reading = (coreC: number, atMs: number): CookEvent =>
+    tap({ kind: 'probe-read', coreC }, { device: 'probe', atMs });
+  const afterMs = before.at(-1)!.atMs + 1000;
+  const read = reading(80, afterMs);
   expect(at([...before, read]).next).toBe('done');
-  expect(at([...before, { ...read, coreC: 12 }]).next).toBe('thermometer');
-  expect(at([...before, { ...read, coreC: minimumC - 0.1 }]).next).toBe('thermometer');
+  expect(at([...before, reading(12, afterMs)]).next).toBe('thermometer');
+  expect(at([...before, reading(minimumC - 0.1, afterMs)]).next).toBe('thermometer');
   // Ten minutes later it is of another moment, and one from under the lid is of another place.
   expect(at([...before, read], read.atMs + 10 * 60_000 + 1).next).toBe('thermometer');
-  const early = { ...read, atMs: before[0]!.atMs };
-  expect(at([early, ...before]).next).toBe('thermometer');
+  expect(at([reading(80, before[0]!.atMs), ...before]).next).toBe('thermometer');
 });
 test('timers of one’s own: side by side, over until put away, a strange stop stops nothing', () => {
   const bread = tap({ kind: 'timer-started', minutes: 5, name: 'bread' });
