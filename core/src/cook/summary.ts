@@ -38,6 +38,12 @@ export const troubleKinds: readonly CookEvent['kind'][] = ['burn', 'off-plan', '
 /** A cook that nobody ended is held for forgotten after so long, ms: no dish here takes half as long. */
 export const leftAfterMs = 8 * 3_600_000;
 
+/** Orders of the log, and how its cooks may have come out. */
+export const logSorts = ['newest', 'oldest', 'title', 'rating'] as const;
+export const logOutcomes = ['right', 'softer', 'firmer', 'unrated', 'trouble'] as const;
+export type LogSort = (typeof logSorts)[number];
+export type LogOutcome = (typeof logOutcomes)[number];
+
 /** A page of the log. */
 export const cookPageSchema = z.strictObject({
   cooks: z.array(cookSummarySchema),

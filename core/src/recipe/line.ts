@@ -63,8 +63,9 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
   const plain = plainLine(text);
   const own = ownFoodIn(plain, ownFoods, language);
   if (own) return [{ ...asOwn(readInEither(own.plain, language), own.food), text }];
-  const several = amountsOf(plain);
-  const parts = seasoningsOf(plain) ?? several ?? [plain];
+  const seasonings = seasoningsOf(plain);
+  const several = seasonings ? null : amountsOf(plain);
+  const parts = seasonings ?? several ?? [plain];
   const texts = several ? partsOf(text) : [];
   return parts.map((part, i) => ({
     ...readInEither(withAmountFirst(part), language),

@@ -21,19 +21,22 @@ export async function seedDemo(store: Store): Promise<boolean> {
   const planOf = planner(kitchen, learned);
   await addCooks(
     store,
-    evenings.map((e) => cookOf(e, dishOf(e), planOf(e))),
+    evenings.map((e) => {
+      const dish = dishOf(e);
+      return cookOf(e, dish, planOf(e, dish));
+    }),
   );
   await keepLearned(store, learned[evenings.length]!);
   return true;
 }
 
 /** The plan of each evening with what was known by then; the same dish with the same knowledge is planned once. */
-function planner(kitchen: Kitchen, learned: Record<string, Learned>): (e: Evening) => Plan {
+function planner(kitchen: Kitchen, learned: Record<string, Learned>): (e: Evening, dish: Dish) => Plan {
   const plans = new Map<string, Plan>();
-  return (e) => {
+  return (e, dish) => {
     const key = [e.dish, e.serves, e.knew].join(' ');
     const known = learned[e.knew];
-    const plan = plans.get(key) ?? solvePlan(dishOf(e), known ? { ...kitchen, learned: known } : kitchen);
+    const plan = plans.get(key) ?? solvePlan(dish, known ? { ...kitchen, learned: known } : kitchen);
     plans.set(key, plan);
     return plan;
   };

@@ -5,6 +5,8 @@ import {
   cookEventSchema,
   cookSchema,
   hasOldUndo,
+  logOutcomes,
+  logSorts,
   outcomeSchema,
   problemOf,
   upgradeEvents,
@@ -18,7 +20,7 @@ import type { Learning } from '../sums/learning';
 import type { Sums } from '../sums/sums';
 import { getKitchen } from '../store/kitchen';
 import { addCook, addEvents, finishCook, getCook, removeCook, runningCooks } from '../store/cooks';
-import { logOutcomes, logSorts, mostOnPage, pageOfCooks } from '../store/log-page';
+import { mostOnPage, pageOfCooks } from '../store/log-page';
 
 const mostEvents = 200;
 const eventsBody = z.strictObject({ events: z.array(z.unknown()).min(1).max(mostEvents) });

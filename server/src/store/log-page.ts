@@ -1,4 +1,12 @@
-import { fold, Problem, summaryOf, type CookPage, type CookSummary } from '@einkorn/core';
+import {
+  fold,
+  Problem,
+  summaryOf,
+  type CookPage,
+  type CookSummary,
+  type LogOutcome,
+  type LogSort,
+} from '@einkorn/core';
 import { Op, type WhereOptions } from 'sequelize';
 import type { Store } from './connect';
 import { cooksOf } from './cooks';
@@ -8,19 +16,16 @@ import type { LogRow } from './models';
 /** The largest page of the log. */
 export const mostOnPage = 200;
 
-export const logSorts = ['newest', 'oldest', 'title', 'rating'] as const;
-export const logOutcomes = ['right', 'softer', 'firmer', 'unrated', 'trouble'] as const;
-
 /** Which part of the log, in which order. */
 export interface LogQuery {
   limit: number;
   /** what the page before said as its `next`; the first page without it */
   after?: string | undefined;
-  sort?: (typeof logSorts)[number] | undefined;
+  sort?: LogSort | undefined;
   /** words in the title, the foods or the note */
   text?: string | undefined;
   potId?: string | undefined;
-  outcome?: (typeof logOutcomes)[number] | undefined;
+  outcome?: LogOutcome | undefined;
   practice?: boolean | undefined;
 }
 
@@ -56,7 +61,7 @@ export async function pageOfCooks(store: Store, query: LogQuery): Promise<CookPa
   };
 }
 
-const orders: Record<(typeof logSorts)[number], [keyof LogRow, 'ASC' | 'DESC'][]> = {
+const orders: Record<LogSort, [keyof LogRow, 'ASC' | 'DESC'][]> = {
   newest: [
     ['startedMs', 'DESC'],
     ['cookId', 'DESC'],
@@ -88,7 +93,7 @@ function whereOf({ text, potId, outcome, practice, sort }: LogQuery): WhereOptio
   return { [Op.and]: all };
 }
 
-const outcomes: Record<(typeof logOutcomes)[number], WhereOptions<LogRow>> = {
+const outcomes: Record<LogOutcome, WhereOptions<LogRow>> = {
   right: { grain: 2 },
   softer: { grain: { [Op.gt]: 2 } },
   firmer: { grain: { [Op.lt]: 2 } },

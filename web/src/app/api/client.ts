@@ -1,6 +1,18 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import type { Cook, CookPage, Debrief, Dish, Issue, Kitchen, LogFile, Outcome, CookEvent } from '@einkorn/core';
+import type {
+  Cook,
+  CookPage,
+  Debrief,
+  Dish,
+  Issue,
+  Kitchen,
+  LogFile,
+  LogOutcome,
+  LogSort,
+  Outcome,
+  CookEvent,
+} from '@einkorn/core';
 import type { Observable } from 'rxjs';
 
 export interface StoredDish {
@@ -9,9 +21,6 @@ export interface StoredDish {
   updatedMs: number;
   dish: Dish;
 }
-
-export const logSorts = ['newest', 'oldest', 'title', 'rating'] as const;
-export const logOutcomes = ['right', 'softer', 'firmer', 'unrated', 'trouble'] as const;
 
 /** What came of cooks that were brought in. */
 export interface BringReport {
@@ -23,10 +32,10 @@ export interface BringReport {
 
 /** Which cooks of the log, in which order; what is empty does not matter. */
 export interface LogQuery {
-  sort?: (typeof logSorts)[number];
+  sort?: LogSort;
   text?: string;
   potId?: string;
-  outcome?: (typeof logOutcomes)[number] | '';
+  outcome?: LogOutcome | '';
   practice?: boolean;
   limit?: number;
 }

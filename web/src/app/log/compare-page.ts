@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
+import { programName } from '../ui/plan-rows';
 import { compareFigure } from './compare-figure';
 import { LogActions, logFeature } from './log.slice';
 
@@ -52,13 +53,13 @@ export class ComparePage {
       const values = cooks.map(of);
       return { name: t(`log.${key}`), values, differs: new Set(values).size > 1 };
     };
-    const all = cooks.map((c) => ({ c, s: summaryOf(c) }));
-    const summary = (c: Cook) => all.find((x) => x.c === c)!.s;
+    const summaries = new Map(cooks.map((c) => [c, summaryOf(c)]));
+    const summary = (c: Cook) => summaries.get(c)!;
     return [
       row('c-pot', (c) => t(`pot-name.${c.plan.pot.id}`)),
       row('c-serves', (c) => fmt.number(c.dish.serves)),
       row('f-liquid', (c) => fmt.ml(c.plan.liquid.addMl)),
-      row('f-program', (c) => this.program(t, c)),
+      row('f-program', (c) => programName(c.plan, t, fmt)),
       row('f-pin', (c) => this.arrow(fmt.number(c.plan.program.pinUpMin, 1), summary(c).actual.toPinMin, ' min')),
       row('serve', (c) => `${fmt.time(summary(c).planned.servedMs)} → ${fmt.time(summary(c).actual.servedMs)}`),
       row('core', (c) => {
@@ -72,13 +73,6 @@ export class ComparePage {
 
   private arrow(planned: string, was: number | null, unit: string): string {
     return `${planned} → ${was === null ? '?' : this.fmt.number(was, 1)}${unit}`;
-  }
-  private program(t: Translate, c: Cook): string {
-    const { holdMin, release } = c.plan.program;
-    return t(`pressure.name-${release.kind}`, {
-      hold: this.fmt.minutes(holdMin),
-      natural: this.fmt.minutes(release.naturalMin ?? 0),
-    });
   }
   /** What was predicted, and what the cook said. */
   private rating(t: Translate, key: RatingKey, c: Cook): string {

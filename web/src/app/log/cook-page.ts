@@ -11,6 +11,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { patternOf } from '../ui/patterns';
 import { saveFile } from '../ui/save-file';
+import { programName } from '../ui/plan-rows';
 import { RatingScale } from '../ui/rating-scale';
 import { cookFigure } from './cook-figure';
 import { LogActions, logFeature } from './log.slice';
@@ -93,13 +94,7 @@ export class CookPage {
   }
 
   program(t: (key: string, p?: Record<string, unknown>) => string): string {
-    const p = this.cook()!.plan.program;
-    const hold = this.fmt.minutes(p.holdMin);
-    return p.release.kind === 'quick'
-      ? t('pressure.name-quick', { hold })
-      : p.release.kind === 'natural'
-        ? t('pressure.name-natural', { hold })
-        : t('pressure.name-timed', { hold, natural: this.fmt.minutes(p.release.naturalMin ?? 0) });
+    return programName(this.cook()!.plan, t, this.fmt);
   }
   rate(key: RatingKey, value: number): void {
     const c = this.cook();

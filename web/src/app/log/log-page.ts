@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { leftAfterMs, ratingScales, type CookSummary, type LogFile } from '@einkorn/core';
+import { leftAfterMs, logOutcomes, logSorts, ratingScales, type CookSummary, type LogFile } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { firstValueFrom } from 'rxjs';
 import { Format } from '../i18n/format';
 import { KitchenActions } from '../state/kitchen';
-import { Api, failureOf, logOutcomes, logSorts, type LogQuery } from '../api/client';
+import { Api, failureOf, type LogQuery } from '../api/client';
 import type * as files from './export';
 import { LogActions, logFeature } from './log.slice';
 import { Taught } from './taught';

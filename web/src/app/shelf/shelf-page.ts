@@ -12,6 +12,7 @@ import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { DishWordsDialog } from '../ui/dish-words-dialog';
+import { programName } from '../ui/plan-rows';
 import { MiniPot } from '../ui/mini-pot';
 import { ShareDialog } from './share-dialog';
 import { CompareDialog } from './compare-dialog';
@@ -140,11 +141,7 @@ export class ShelfPage {
     return Math.round(p.timeline.at(-1)?.endMin ?? 0);
   }
   program(t: (key: string, p?: Record<string, unknown>) => string, p: Plan): string {
-    const r = p.program.release;
-    return t(`pressure.name-${r.kind}`, {
-      hold: this.fmt.minutes(p.program.holdMin),
-      natural: this.fmt.minutes(r.naturalMin ?? 0),
-    });
+    return programName(p, t, this.fmt);
   }
   narrow(filter: Partial<ShelfFilter>): void {
     this.store.dispatch(ShelfActions.filter({ filter }));

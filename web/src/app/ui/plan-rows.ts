@@ -37,7 +37,8 @@ function minutesOf(p: Plan, hands: boolean, fmt: Format): string {
   return `${fmt.number(Math.round(sum))} min`;
 }
 
-function programName(p: Plan, t: Translate, fmt: Format): string {
+/** The hold and the release of a plan in a few words: "3 min + 6". */
+export function programName(p: Plan, t: Translate, fmt: Format): string {
   const r = p.program.release;
   const hold = fmt.minutes(p.program.holdMin);
   return t(`pressure.name-${r.kind}`, { hold, natural: fmt.minutes(r.naturalMin ?? 0) });
