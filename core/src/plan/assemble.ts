@@ -179,10 +179,10 @@ function decisions(cooked: Cooked, own: Cooked, ledger: Plan['liquid']['ledger']
 /** A top-up smaller than this is not worth a step, mL [common practice]. */
 const leastTopUpMl = 40;
 
-/** Liquid that the sauce still lacks because the pot was full, mL: stirred in boiling hot after opening. */
+/** Liquid that the sauce still lacks because the pot was full or long under way, mL: stirred in boiling hot after opening. */
 function topUpOf({ b, outcome, addMl }: Cooked, bounds: LiquidBounds | null): number {
-  if (!bounds || bounds.mostBy !== 'fill' || addMl < bounds.mostMl - 10 || b.g.dish.overrides?.liquidMl !== undefined)
-    return 0;
+  const waits = bounds && ['fill', 'heat-up'].includes(bounds.mostBy);
+  if (!waits || addMl < bounds.mostMl - 10 || b.g.dish.overrides?.liquidMl !== undefined) return 0;
   const { g, src } = b;
   if (!outcome) return 0;
   const share = g.saucePerStarch === null ? g.sauceShare : 0;

@@ -8,7 +8,8 @@ export interface LiquidBounds {
   leastMl: number;
   leastBy: 'nothing' | 'pot-minimum' | 'covers-starch';
   mostMl: number;
-  mostBy: 'pot' | 'fill' | 'bowl';
+  /** `heat-up`: more of it would keep the pot so long under way that the grain is past its best */
+  mostBy: 'pot' | 'fill' | 'bowl' | 'heat-up';
 }
 
 /** What the liquid stands on when it is at its least, to a jug mark; null above that. */

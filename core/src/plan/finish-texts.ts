@@ -4,7 +4,7 @@ import type { FinishCode } from './step-id';
 export const finishTexts: Record<FinishCode, string> = {
   open: 'Pin down: open the lid away from you, vent clear of cupboards.',
   check: 'Check the thickest piece with a thermometer, away from bone.',
-  'top-up': 'Stir in the rest of the liquid, boiling hot: it did not fit under the lid.',
+  'top-up': 'Stir in the rest of the liquid, boiling hot.',
   'simmer-pasta': 'Bring to a simmer, put the pasta in and cook it open.',
   seafood: 'Lay the seafood in and heat gently: opaque through.',
   'seafood-cooked': 'Warm the cooked seafood through.',

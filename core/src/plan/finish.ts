@@ -25,7 +25,7 @@ export interface FinishInput {
   altitudeM: number;
   hasMeat: boolean;
   bigBatch: boolean;
-  /** hot liquid that did not fit under the lid, mL */
+  /** liquid that waited for the open pot, boiling hot, mL */
   topUpMl: number;
 }
 
@@ -71,7 +71,7 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
   return w.steps;
 }
 
-/** The lid comes off; pieces are measured, liquid that did not fit goes in, and what must bind is simmered. */
+/** The lid comes off; pieces are measured, liquid that waited goes in, and what must bind is simmered. */
 function opening(w: FinishWriter, g: Gathered, x: FinishInput): void {
   w.stand(minutes.open);
   w.add('open', minutes.open);

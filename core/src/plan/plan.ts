@@ -70,7 +70,7 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
 /** The bench behind a first stage as it was cooked. */
 function afterFirst(b: Bench, addMl: number, first: NonNullable<Dish['asCooked']>['firstStage']): Bench {
   if (!first || !b.g.grain) return b;
-  return withFirst(b, firstStage(b, slowestFirst(b), { laterMin: 0, addMl }, first));
+  return withFirst(b, firstStage(b, slowestFirst(b), { addMl }, first));
 }
 
 /** Minutes of hold that end with so many whistles; on a pot that does not whistle the number says nothing. */

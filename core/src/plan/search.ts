@@ -139,11 +139,17 @@ export class Search {
 
   /** The neighbour's program, if it is as safe and nearly as good. */
   private stay(best: Candidate, near: Near): Candidate {
-    const holdMin = this.asked.fixed.holdMin ?? near.holdMin;
+    const holdMin = this.asked.fixed.holdMin ?? this.settableNear(near.holdMin);
     const release = this.asked.fixed.release ?? near.release;
-    if (this.asked.fixed.holdMin === undefined && !this.grid.includes(holdMin)) return best;
+    if (holdMin === null) return best;
     const c = this.judge(holdMin, release);
     return c.stops <= best.stops && c.score >= best.score - worthChanging ? c : best;
+  }
+
+  /** A neighbour's hold on this grid; the minutes of as many whistles move a little with what is in the pot. Null where it cannot be set. */
+  private settableNear(holdMin: number): number | null {
+    if (this.grid.includes(holdMin)) return holdMin;
+    return this.h.heated.state.pot.whistle ? this.grid[this.indexOf(holdMin)]! : null;
   }
 
   /** Where on the grid a look is worth while: by the starch, by what makes the pieces safe, and by what makes them good. */

@@ -15,8 +15,8 @@ import { depthCm, loadOf } from './load';
 import { isTenderAim, meatsOf, runMeats, type MeatRun } from './meat';
 import { scorchRisk } from './scorch';
 import { sameRelease, Search, type Fixed, type Near } from './search';
-import { firstStage, withFirst } from './stages';
-import { targetE } from './target';
+import { firstStage, withFirst, type Then } from './stages';
+import { soupFrom, targetE } from './target';
 import {
   finishedMass,
   grainOutcome,
@@ -156,44 +156,43 @@ export function solveBoth(b: Bench, texture: Texture, near: Near | null = null, 
   if (stages === 'one') return solveOnce(b, texture, near).solved;
   if (stages !== 'open') {
     const again = b.g.items.filter((i) => stages.slow.includes(i.ingredient.id));
-    const first = firstStage(b, again, { laterMin: 0, addMl: stages.liquidMl }, stages);
+    const first = firstStage(b, again, { addMl: stages.liquidMl }, stages);
     return solveOnce(withFirst(b, first), texture, near).solved;
   }
   const asked = b.g.dish.overrides?.firstStage;
   const may = (asked ?? b.g.rule.twoStage) && b.g.grain !== null && !b.first && meatsOf(b.g).length > 0;
   if (!may) return solveOnce(b, texture, near).solved;
-  const twice = (slow: readonly Item[], laterMin: number, addMl: number): Solved =>
-    solveOnce(withFirst(b, firstStage(b, slow, { laterMin: laterMin * laterShare, addMl })), texture, near).solved;
+  const twice = (slow: readonly Item[], addMl: number): Solved => {
+    const then = secondLid(b, slow, addMl, texture);
+    return solveOnce(withFirst(b, firstStage(b, slow, { addMl, then })), texture, near).solved;
+  };
   const slow = asked ? slowestFirst(b) : slowMeats(b);
   if (slow.length > 0) {
     const addMl = b.g.dish.overrides?.liquidMl ?? firstGuessMl(b, texture);
     const h = heat(b, { addMl, pressure: b.g.dish.overrides?.pressure ?? 'high', texture, dtS: searchDtS });
-    const { most, want } = collagenWithin(h, slow);
+    const most = collagenWithin(h, slow);
     const tough = asked ? slow : slow.filter((i, k) => !isTenderAim(i, most[k]!));
     // No time that the starch bears makes these tender: one program for all is not looked for.
-    if (tough.length > 0)
-      return twice(tough, Math.min(...slow.flatMap((i, k) => (tough.includes(i) ? [want[k]!] : []))), addMl);
+    if (tough.length > 0) return twice(tough, addMl);
   }
   const one = solveOnce(b, texture, near);
   if (serves(one.solved.cooked.chosen)) return one.solved;
   const left = unserved(one);
   if (left.length === 0) return one.solved;
-  const two = twice(left, 0, one.perfect.addMl);
+  const two = twice(left, one.perfect.addMl);
   return worthTwo(one.solved.cooked.chosen, two.cooked.chosen) ? two : one.solved;
 }
 /** A program that serves the starch at least this often, with every piece safe and tender, is not doubted. */
 const servedFrom = 0.5;
 const serves = (c: Candidate): boolean =>
   c.stops === 0 && c.chance.texture >= servedFrom && !c.meats.some((m) => m.verdict.texture === 'tough');
-/** A second stage of hot pieces is worth at least so much of what it was with cold ones [derived]. */
-const laterShare = 0.9;
 /** A second lid is work: it must be better by so many points, or make tender what was tough at no more than this price [from memory]. */
-const secondLid = { better: 8, tenderWorth: 12 } as const;
+const worthOf = { better: 8, tenderWorth: 12 } as const;
 
 function worthTwo(one: Candidate, two: Candidate): boolean {
   if (one.stops !== two.stops) return two.stops < one.stops;
   const tough = (c: Candidate): number => c.meats.filter((m) => m.verdict.texture === 'tough').length;
-  return two.score > one.score + (tough(two) < tough(one) ? -secondLid.tenderWorth : secondLid.better);
+  return two.score > one.score + (tough(two) < tough(one) ? -worthOf.tenderWorth : worthOf.better);
 }
 
 /** Raw pieces that the starch's own best program leaves under their minimum or tough. */
@@ -217,28 +216,37 @@ export function slowestFirst(b: Bench): Item[] {
   return raw.sort((a, c) => c.thicknessMm - a.thicknessMm).slice(0, 1);
 }
 
-/** Collagen minutes in the core of each slow meat at the longest hold that the starch bears, and at the one it wants. */
-function collagenWithin(h: Heated, items: Item[]): { most: number[]; want: number[] } {
-  const target = targetE(h.g, h.texture, h.addMl);
+/** Collagen minutes in the core of each slow meat at the longest hold that the starch bears. */
+function collagenWithin(h: Heated, items: Item[]): number[] {
+  const run = runWithin(h, targetE(h.g, h.texture, h.addMl).most, { kind: 'timed', naturalMin: 5 });
   const slow: Gathered = { ...h.g, items };
-  const at = (limit: number): number[] => {
-    let low = 0;
-    let high = 60;
-    while (low < high) {
-      const mid = (low + high + 1) >> 1;
-      const run = h.heated.finish(mid, afterHold);
-      const temps = starchTemps(h.g, run, h.addMl, h.depthCm);
-      if (equivalentMin(temps, run.history.dtS, h.g.grain!.food.grain!.kinetics) <= limit) low = mid;
-      else high = mid - 1;
-    }
-    const run = h.heated.finish(low, afterHold);
-    return runMeats(slow, run, { depthCm: h.depthCm, coarse: true, ways: h.ways }).map(
-      (m) => m.nominal.collagenCoreMin,
-    );
-  };
-  return { most: at(target.most), want: at(target.want) };
+  return runMeats(slow, run, { depthCm: h.depthCm, coarse: true, ways: h.ways }).map((m) => m.nominal.collagenCoreMin);
 }
-const afterHold: Release = { kind: 'timed', naturalMin: 5 };
+
+/** The run of the longest hold, in whole minutes, after which the starch has not had more than so many minutes at 100 degC. */
+function runWithin(h: Heated, mostE: number, release: Release): CookRun {
+  let low = 0;
+  let high = 60;
+  while (low < high) {
+    const mid = (low + high + 1) >> 1;
+    const run = h.heated.finish(mid, release);
+    const temps = starchTemps(h.g, run, h.addMl, h.depthCm);
+    if (equivalentMin(temps, run.history.dtS, h.g.grain!.food.grain!.kinetics) <= mostE) low = mid;
+    else high = mid - 1;
+  }
+  return h.heated.finish(low, release);
+}
+
+/** Minutes of a first stage that stand for any while the second is looked ahead at: they move its heat-up by seconds [derived]. */
+const someFirstMin = 12;
+
+/** What the starch will want of the second lid, let off at once: the least that the pieces of a first stage still get. */
+function secondLid(b: Bench, slow: readonly Item[], addMl: number, texture: Texture): Then {
+  const after = withFirst(b, firstStage(b, slow, { addMl }, { holdMin: someFirstMin }));
+  const pressure = b.g.dish.overrides?.pressure ?? 'high';
+  const h = heat(after, { addMl, pressure, texture, dtS: searchDtS });
+  return { run: runWithin(h, targetE(h.g, texture, addMl).want, { kind: 'quick' }), depthCm: h.depthCm };
+}
 
 /** A solved dish, with what its starch alone would have liked. */
 interface One {
@@ -248,9 +256,37 @@ interface One {
   perfect: Candidate;
 }
 
+/**
+ * A full pot of soup is long under way, and its rice is past its best before the lid comes to pressure: then a part of the
+ * liquid waits, and is stirred in boiling hot after the opening.
+ */
 function solveOnce(b: Bench, texture: Texture, near: Near | null): One {
-  const o = b.g.dish.overrides ?? {};
   const bounds = liquidBounds(b);
+  const whole = solveWithin(b, texture, near, bounds);
+  if (!isLateSoup(whole.solved.cooked)) return whole;
+  return underLidShares.reduce((best, share) => {
+    const mostMl = Math.max(bounds.leastMl, share * whole.solved.cooked.addMl);
+    const less = solveWithin(b, texture, near, { ...bounds, mostMl, mostBy: 'heat-up' });
+    const [a, c] = [best.solved.cooked.chosen, less.solved.cooked.chosen];
+    return c.stops <= a.stops && 100 * (c.chance.all - a.chance.all) > worthWaiting ? less : best;
+  }, whole);
+}
+/** Shares of the liquid of a soup that are tried under the lid. */
+const underLidShares = [0.75, 0.5] as const;
+/** Liquid that waits is one more step: it must bring so many points of chance [from memory]. */
+const worthWaiting = 4;
+
+/** A soup whose grain seldom comes out right with the shortest hold there is. */
+function isLateSoup({ b, h, chosen }: Cooked): boolean {
+  const { dish, grain, rule, sauceShare } = b.g;
+  if (grain?.food.kind !== 'grain' || !rule.stirred || sauceShare < soupFrom) return false;
+  const o = dish.overrides ?? {};
+  if (o.liquidMl !== undefined || o.holdMin !== undefined) return false;
+  return chosen.holdMin === holdsOf(h)[0] && chosen.chance.texture < servedFrom;
+}
+
+function solveWithin(b: Bench, texture: Texture, near: Near | null, bounds: LiquidBounds): One {
+  const o = b.g.dish.overrides ?? {};
   const fixed: Fixed = {
     ...(o.holdMin === undefined ? {} : { holdMin: o.holdMin }),
     ...(o.release === undefined ? {} : { release: o.release }),

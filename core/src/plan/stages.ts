@@ -1,11 +1,11 @@
-import { HeatedPot } from '../pot/cook';
+import { HeatedPot, type CookRun } from '../pot/cook';
 import type { History } from '../history';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
 import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';
 import { leastThinMl } from './scorch';
 import { depthCm, loadOf } from './load';
-import { isTenderAim, runMeats, type Earlier, type Ways } from './meat';
+import { isTenderAim, runMeats, type Earlier, type MeatRun, type Ways } from './meat';
 import { placeOf } from './place';
 import { steamG } from './water';
 
@@ -30,16 +30,24 @@ function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
   );
 }
 
+/** A run of the second lid as its starch would have it, and the depth of the contents then. */
+export interface Then {
+  run: CookRun;
+  depthCm: number;
+}
+
 /**
- * The first stage that makes `tough` tender together with what the second stage adds (`laterMin`, collagen minutes at
- * 116.5 degC), ended by a quick release. The hold is found by bisection: more hold is never less tender.
+ * The first stage after which `tough` is safe and tender at the end of the second, ended by a quick release. Nothing is
+ * eaten in between: both lids count together, or this one alone where nobody says what follows. The hold is found by
+ * bisection: more hold is never less tender.
  *
+ * @param addMl liquid of the whole dish
  * @param fixed the hold (and liquid) of a plan that stands or of a stage that was cooked, taken as they are
  */
 export function firstStage(
   b: Bench,
   tough: readonly Item[],
-  { laterMin, addMl }: { laterMin: number; addMl: number },
+  { addMl, then = null }: { addMl: number; then?: Then | null },
   fixed?: { holdMin: number; liquidMl?: number | undefined },
 ): FirstStage {
   const fixedHoldMin = fixed?.holdMin;
@@ -58,10 +66,17 @@ export function firstStage(
   const ways: Ways = new Map();
   const pieces: Gathered = { ...g, items: [...tough] };
   const cook = (holdMin: number) => heated.finish(holdMin, { kind: 'quick' });
+  const followed = (holdMin: number): MeatRun[] => {
+    const run = cook(holdMin);
+    if (!then) return runMeats(pieces, run, { depthCm: depth, coarse: true, ways });
+    return runMeats({ ...b.g, items: [...tough] }, then.run, {
+      depthCm: then.depthCm,
+      earlier: earlierOf(run.history, ids),
+      coarse: true,
+    });
+  };
   const enough = (holdMin: number): boolean =>
-    runMeats(pieces, cook(holdMin), { depthCm: depth, coarse: true, ways }).every(
-      (m) => isTenderAim(m.item, m.nominal.collagenCoreMin + laterMin) && m.verdict.ok,
-    );
+    followed(holdMin).every((m) => isTenderAim(m.item, m.nominal.collagenCoreMin) && m.verdict.ok);
   let low = fixedHoldMin ?? 1;
   let high = fixedHoldMin ?? mostHoldMin;
   while (low < high) {
@@ -134,5 +149,5 @@ export interface ChosenFirst {
 export function benchOfPlan(b: Bench, chosen: ChosenFirst): Bench {
   if (!chosen.firstStage) return b;
   const tough = b.g.items.filter((i) => chosen.firstStage!.slow.includes(i.ingredient.id));
-  return withFirst(b, firstStage(b, tough, { laterMin: 0, addMl: chosen.liquid.addMl }, chosen.firstStage));
+  return withFirst(b, firstStage(b, tough, { addMl: chosen.liquid.addMl }, chosen.firstStage));
 }

@@ -13,7 +13,7 @@ export interface TargetE {
 }
 
 /** From this share of free liquid on a dish is a soup; its grain has a hard core under so much of its boiling time [derived]. */
-const soupFrom = 0.3;
+export const soupFrom = 0.3;
 const soupLeast = 0.8;
 /** A grain this much over its reference has left its band: e^(2/3), two texture points of time [derived]. */
 const mostOfReference = Math.exp(2 / 3);

@@ -1,6 +1,6 @@
 import { steamC } from '../water/atmosphere';
 import type { PotProfile } from '../pot/profile';
-import { bowlLimit, dryLimits } from './bounds';
+import { bowlLimit, dryLimits, type LiquidBounds } from './bounds';
 import { poorOf100 } from './chance';
 import type { FinishStep, FryStep, MeatVerdict, PlantVerdict, Severity, Warning } from './document';
 import { rawAtFinish } from './finish';
@@ -33,6 +33,8 @@ interface Context {
   grainBand: string | null;
   addMl: number;
   topUpMl: number;
+  /** how much liquid may be added, and what sets it; null where it is given */
+  bounds: LiquidBounds | null;
   /** what was put under pressure though it curdles */
   curdles: string[];
   /** the texture asked for could not be reached with any liquid */
@@ -90,7 +92,7 @@ export function warningsOf(c: Context): Warning[] {
   return out.sort((a, b) => order[a.severity] - order[b.severity]);
 }
 
-function potWarnings({ g, pot, geo, chosen, topUpMl, scorch, spray }: Context, say: Say): void {
+function potWarnings({ g, pot, geo, chosen, topUpMl, bounds, scorch, spray }: Context, say: Say): void {
   if (chosen.run.neverSealed)
     say(
       'stop',
@@ -136,10 +138,13 @@ function potWarnings({ g, pot, geo, chosen, topUpMl, scorch, spray }: Context, s
       `The inner bowl would swell to ${pct(geo.bowlFraction)} % full; two thirds is the limit. Cook less in it.`,
       { fill: pct(geo.bowlFraction) },
     );
-  if (topUpMl > 0)
-    say('info', 'top-up', `${topUpMl} mL of liquid do not fit under the lid: stir them in boiling hot after opening.`, {
-      ml: topUpMl,
-    });
+  if (topUpMl > 0) {
+    const late = bounds?.mostBy === 'heat-up';
+    const text = late
+      ? `${topUpMl} mL of liquid wait: with them the pot is so long under way that the grain goes soft. Stir them in boiling hot after opening.`
+      : `${topUpMl} mL of liquid do not fit under the lid: stir them in boiling hot after opening.`;
+    say('info', late ? 'top-up-for-time' : 'top-up', text, { ml: topUpMl });
+  }
   if (scorch === 'high')
     say('caution', 'scorch', 'The base is likely to scorch or the cooker to warn of burning. See the reasons.');
   else if (scorch === 'watch')

@@ -51,9 +51,11 @@ export function servesIn(spoken: string): number | null {
     (_, forWhom: string, n: string) => `${forWhom} ${peopleWords[n]} people`,
   );
   const m = servesWords.exec(text) ?? /^\W*(?:para|for|serves)\W+(\d{1,2})\W*$/.exec(text);
-  const n = Number(m?.[1] ?? m?.[2]);
+  const n = Number(m?.[1] ?? m?.[2] ?? forPeople.exec(text)?.[1]);
   return Number.isInteger(n) && n >= 1 && n <= 60 ? n : null;
 }
+/** "Drumsticks and rice, for 4": so many people at the end of what is no method and no amount. */
+const forPeople = /^\D+\b(?:for|para)\s+(\d{1,2})\W*$/;
 
 /** The use that a group of ingredients names: "For the marinade:". */
 export const groupUse = (text: string): 'marinade' | 'topping' | 'finish' | undefined => {
@@ -89,8 +91,10 @@ export function partsOf(text: string): RecipeParts {
     const people = servesIn(line);
     if (people !== null && plain.length < 60 && !verbs.test(plain)) {
       out.serves ??= people;
-      if (out.title === '' && section === 'start') out.title = titleBeside(line);
-      continue;
+      const isFirst = out.title === '' && section === 'start';
+      if (isFirst) out.title = titleBeside(line);
+      // "Rice for 4" further down is a line of its own.
+      if (isFirst || !forPeople.test(plain)) continue;
     }
     if (
       out.title === '' &&

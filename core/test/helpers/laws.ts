@@ -143,9 +143,13 @@ export const stepsAgree: Law = (c, p) => {
 /** What a cook sees of a plan, worst first: a plan is dominated by one that is nowhere worse and somewhere better. */
 export function verdictsOf(p: Plan): number[] {
   const wanted = { firm: 'firm', fluffy: 'fluffy', soft: 'soft' }[p.texture];
+  // The kernels of a porridge are right when they are soft.
+  const right = (band: string): boolean => p.family === 'porridge' && band === 'soft';
   const order = ['hard', 'firm', 'fluffy', 'soft', 'mushy'];
   const starch = p.grain
-    ? Math.abs(order.indexOf(p.grain.band) - order.indexOf(wanted))
+    ? right(p.grain.band)
+      ? 0
+      : Math.abs(order.indexOf(p.grain.band) - order.indexOf(wanted))
     : p.pasta
       ? { hard: 2, 'al-dente': 1, tender: 0, soft: 2 }[p.pasta.band]
       : 0;
@@ -176,7 +180,11 @@ const sauceAims: Partial<Record<string, number>> = {
 
 const dominates = (a: number[], b: number[]): boolean => a.every((v, i) => v <= b[i]!) && a.some((v, i) => v < b[i]!);
 
-/** No program of a grid is nowhere worse and somewhere better by the planner's own verdicts. */
+/** A program whose chance is lower by more than this is not the better one, whatever its words: the odds decide (docs/decisions.md). */
+const sameOddsOf100 = 2;
+const oddsOf = (p: Plan): number => p.program.chance?.of100 ?? 0;
+
+/** No program of a grid is nowhere worse and somewhere better by the planner's own verdicts, at odds as good. */
 export const undominated =
   (holds: readonly number[], liquids: readonly number[]): Law =>
   (c, p) => {
@@ -186,7 +194,9 @@ export const undominated =
     const whistling = p.program.whistles !== undefined;
     const programs =
       c.kitchen.potId === 'program-5' ? [p.program.holdMin] : whistling ? holds.filter((n) => n > 0) : holds;
-    for (const share of liquids)
+    // What the first stage was given is in the pot.
+    const poured = liquids.filter((share) => p.liquid.addMl * share >= (p.firstStage?.liquidMl ?? 0));
+    for (const share of poured)
       for (const holdMin of programs)
         for (const release of [{ kind: 'quick' }, { kind: 'timed', naturalMin: 8 }, { kind: 'natural' }] as const) {
           const base = asSolved(c.dish, p);
@@ -199,7 +209,7 @@ export const undominated =
             release,
           };
           const e = evaluate({ ...base, asCooked }, c.kitchen);
-          if (dominates(verdictsOf(e), own))
+          if (dominates(verdictsOf(e), own) && oddsOf(e) >= oddsOf(p) - sameOddsOf100)
             return `${short(p)} [${own.join()}] by ${Math.round(p.liquid.addMl * share)} mL ${holdMin} ${release.kind} [${verdictsOf(e).join()}]`;
         }
     return null;

@@ -70,8 +70,17 @@ test.each([
   ['Pork rice (feeds 5)', 'Pork rice', 5],
   ['Chicken biryani-ish for two', 'Chicken biryani-ish for two', 2],
   ['Arroz para cuatro', 'Arroz para cuatro', 4],
+  ['Chicken drumsticks and rice, for 4', 'Chicken drumsticks and rice, for 4', 4],
 ])('the title "%s" says for how many and stays a title', (line, title, serves) => {
   expect(recipe(line, 'Lock the lid.').dish).toMatchObject({ title, serves });
+});
+
+test('a line that says for how many further down keeps its food', () => {
+  const { lines, dish } = readRecipe(
+    'Chicken rice\n\n200 g basmati rice\nfresh mint for 4\n1 cup water\n\nLock the lid.',
+  );
+  expect(lines.map((l) => l.food)).toContain('herb-fresh');
+  expect(dish.serves).toBe(4);
 });
 
 test.each([
