@@ -17,6 +17,7 @@ export { heaterW, type CookRun, type Program, type Release } from './pot/cook';
 export { PotState, type Load } from './pot/state';
 export { step as stepPot } from './pot/step';
 export { Recorder } from './pot/history';
+export { bandKey } from './plan/band-key';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';
 export * from './dish/schema';
 export * from './dish/kitchen';

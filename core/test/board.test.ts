@@ -59,6 +59,8 @@ describe('what joins when, and in what state it meets the lid', () => {
     ['biryani', { food: 'yogurt' }, 'stack', 'raw'],
     ['layered-pasta', { food: 'cheese-hard' }, 'finish', 'raw'],
     ['layered-pasta', { food: 'cheese-soft' }, 'stack', 'raw'],
+    // Beaten into the cheese between the sheets, whatever fat there is.
+    ['layered-pasta', { food: 'egg' }, 'stack', 'raw'],
     ['one-pot-grain', { food: 'chicken-thigh' }, 'fry', 'part-seared'],
     ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 20 } }, 'fry', 'part-seared'],
     ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 6 } }, 'fry', 'browned'],
@@ -229,11 +231,29 @@ describe('the pan', () => {
     ]);
     // 200 g of thighs for colour: 3 min and 1.5 min a kilo on this plate.
     const stirred = (3 + 1.5 * 0.2) * (920 / (pot.powerW * pot.efficiency));
-    expect(steps.map((s) => s.minutes)).toEqual([4, 4, stirred, 4, 1, 0.75, 0.5, 1.5, 0]);
+    expect(steps.map((s) => s.minutes)).toEqual([4, 4, stirred, 4, 3, 0.75, 0.5, 1.5, 0]);
     expect(steps.map((s) => s.order)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
     expect(steps.every((s) => s.trouble === undefined)).toBe(true);
-    expect(fryMinutes(steps)).toBeCloseTo(15.75 + stirred + 1.5, 9);
+    expect(fryMinutes(steps)).toBeCloseTo(17.75 + stirred + 1.5, 9);
     expect(fryMinutes([])).toBe(0);
+  });
+  test('vegetables share the pan: a minute each, the last its own three, mushrooms until their water is gone', () => {
+    const steps = fry(
+      board(
+        'one-pot-grain',
+        { food: 'mushroom' },
+        { food: 'bell-pepper', joins: 'fry' },
+        { food: 'carrot' },
+        { food: 'onion' },
+        { food: 'rice-long' },
+      ),
+    );
+    expect(steps.map((s) => [s.ingredient, s.minutes, s.until])).toEqual([
+      ['i3', 4, 'translucent'],
+      ['i2', 1, 'stirred-through'],
+      ['i1', 1, 'stirred-through'],
+      ['i0', 4, 'water-gone'],
+    ]);
   });
   test('a piece covers its mass over density and thickness; what is over 85 % of the base goes in batches', () => {
     const pieces = (grams: number, thicknessMm: number) =>
@@ -423,6 +443,17 @@ describe('after the pin', () => {
     expect(raw.minutes).toBeGreaterThanOrEqual(4);
     expect(raw).toMatchObject({ heat: 'saute', minimumC: 63, ingredients: ['i1'] });
     expect(shrimp.find((f) => f.code === 'check-finish')).toMatchObject({ minimumC: 63, ingredients: ['i1'] });
+    // A pot with more hot food than shrimp cooks them by itself: stirring over heat would break the grain.
+    const many = board(
+      'one-pot-grain',
+      { food: 'rice-long' },
+      { food: 'chicken-thigh', g: 900 },
+      { food: 'shrimp', g: 60, joins: 'finish' },
+    );
+    const rested = finishOf(many).find((f) => f.code === 'seafood')!;
+    expect(rested).toMatchObject({ heat: 'keep-warm', lidOn: true, minimumC: 63 });
+    expect(rested.tempC!).toBeGreaterThan(67);
+    expect(rested.minutes!).toBeLessThanOrEqual(10);
     const warm = finishOf(
       board('one-pot-grain', { food: 'rice-long' }, { food: 'shrimp', joins: 'finish', prep: { state: 'cooked' } }),
     ).find((f) => f.code === 'seafood-cooked')!;

@@ -222,6 +222,10 @@ describe('each warning by itself', () => {
     expect(told({ meats: [{ ...meat, texture: 'tough' }] }).at(0)).toBe('caution meat-tough');
     expect(told({ meats: [{ ...meat, texture: 'dry' }] }).at(0)).toBe('caution meat-dry');
     expect(told({ meats: [{ ...meat, guessed: true }] }).at(0)).toBe('caution thickness-guessed');
+    // A guess that could be wrong by a good deal without harm is said, and no alarm.
+    const sure = { ...meat, guessed: true, cautiousCoreC: 94 };
+    expect(told({ meats: [sure] })).toContain('info thickness-assumed');
+    expect(told({ meats: [{ ...sure, cautiousCoreC: 93.9 }] })).toContain('caution thickness-guessed');
     // What is heated again is told in words of heating again, and what is hot needs no thermometer.
     expect(told({ meats: [{ ...meat, ok: false, kind: 'reheat' }] }).at(0)).toBe('caution reheat-short');
     expect(told({ meats: [{ ...meat, kind: 'none' }] })).toEqual(only);

@@ -6,7 +6,7 @@ export const finishTexts: Record<FinishCode, string> = {
   check: 'Check the thickest piece with a thermometer, away from bone.',
   'top-up': 'Stir in the rest of the liquid, boiling hot.',
   'simmer-pasta': 'Bring to a simmer, put the pasta in and cook it open.',
-  seafood: 'Lay the seafood in and heat gently: opaque through.',
+  seafood: 'Lay the seafood in: opaque through.',
   'seafood-cooked': 'Warm the cooked seafood through.',
   'egg-raw': 'Stir the egg in over low heat until it sets.',
   reheat: 'Stir in what was cooked before and heat it through.',

@@ -75,6 +75,22 @@ export class FinishWriter {
     this.add('warm', Math.max(1, minutes), [], { heat, lidOn: heat === 'keep-warm' });
   }
 
+  /** What the mixture would be with these stirred in, degC. */
+  wouldBeC(items: readonly Item[]): number {
+    return stirIn(
+      this.mix,
+      items.map((item) => ({ item, grams: item.grams, tempC: item.startC })),
+    ).state.tempC;
+  }
+
+  /** Things that cook through under the shut lid, on keep-warm, in the heat that is there. */
+  restIn(code: FinishCode, items: readonly Item[], minutes: number): void {
+    this.stirIn(items);
+    const minimum = Math.max(0, ...items.map(minimumC));
+    this.add(code, minutes, items, { heat: 'keep-warm', lidOn: true, minimumC: minimum });
+    this.mustReach.push(...items.map((item) => ({ item, minimumC: minimumC(item) })));
+  }
+
   /** Things that are cooked or heated through: the mixture is brought to `aimC`, then they get their own minutes. */
   cookIn(code: FinishCode, items: readonly Item[], aimC: number, ownMin: number): void {
     this.stirIn(items);

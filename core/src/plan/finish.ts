@@ -17,6 +17,9 @@ const gentlyC = 85;
 /** Liquid from the kettle as it reaches the pot, degC [common practice]. */
 const hotTopUpC = 95;
 const restPieceS = 1200;
+/** Under the shut lid a dish cools by about this while something cooks through in it, K; it is not left for longer, min [derived; common practice]. */
+const coolsK = 3;
+const mostRestMin = 10;
 
 /** What the finish starts from. */
 export interface FinishInput {
@@ -93,8 +96,7 @@ function opening(w: FinishWriter, g: Gathered, x: FinishInput): void {
 function cookedThrough(w: FinishWriter): void {
   const seafood = w.take((i) => hasFlag(i, 'seafood'));
   const raw = seafood.filter((i) => i.state !== 'cooked');
-  if (raw.length > 0)
-    w.cookIn('seafood', raw, gentlyC, Math.max(minutes.seafood, ...raw.map((i) => throughMin(i, gentlyC))));
+  if (raw.length > 0) seafoodIn(w, raw);
   const cooked = seafood.filter((i) => i.state === 'cooked');
   if (cooked.length > 0) w.cookIn('seafood-cooked', cooked, hotC + overK, minutes.seafoodCooked);
   const eggs = w.take((i) => i.food.meat?.cut === 'egg' && !i.panOnly);
@@ -103,6 +105,18 @@ function cookedThrough(w: FinishWriter): void {
   if (meat.length === 0) return;
   const cold = meat.some((i) => !i.ingredient.prep?.hot);
   w.cookIn('reheat', meat, cold ? minimumC(meat[0]!) + overK : hotC, minutes.dairy);
+}
+
+/**
+ * Raw seafood cooks in the heat that the dish has, under the lid, where that is enough: stirring over heat would break the
+ * grain. Only a dish that is too cold for it is heated.
+ */
+function seafoodIn(w: FinishWriter, raw: readonly Item[]): void {
+  const least = (mixC: number): number => Math.max(minutes.seafood, ...raw.map((i) => throughMin(i, mixC)));
+  const restC = w.wouldBeC(raw) - coolsK;
+  const restMin = least(restC);
+  if (restC > Math.max(...raw.map(minimumC)) + overK && restMin <= mostRestMin) w.restIn('seafood', raw, restMin);
+  else w.cookIn('seafood', raw, gentlyC, least(gentlyC));
 }
 
 /** Florets get their minutes under the lid; leaves and frozen things go in on the residual heat. */

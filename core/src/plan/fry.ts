@@ -37,8 +37,8 @@ const classes = [
 export const deglazeMl = 120;
 /** Minutes to scrape the base clean after the liquid goes in [common practice]. */
 export const deglazeMin = 1.5;
-/** Vegetables share the pan: each more than the first adds so much [common practice]. */
-const togetherMin = 1;
+/** Vegetables share the pan: each more than the first adds a minute, the last one gets its own, mushrooms until their water is gone [common practice]. */
+const together = { nextMin: 1, lastMin: 3, mushroomMin: 4 } as const;
 /** A full single layer covers this share of the base; more meat steams instead of browning [common practice]. */
 const singleLayer = 0.85;
 
@@ -90,7 +90,9 @@ const burnsAfterMin = 3;
 /** Onions go in before all other vegetables, hard roots next, what gives water and softens soon last [common practice]. */
 const onions = new Set(['onion', 'shallot', 'leek', 'spring-onion']);
 const hardRoots = new Set(['carrot', 'celery', 'celeriac', 'fennel', 'parsnip', 'turnip', 'swede', 'kohlrabi']);
-const softeningRank = (i: Item): number => (onions.has(i.food.id) ? 0 : hardRoots.has(i.food.id) ? 1 : 2);
+const isMushroom = (i: Item): boolean => i.food.id.startsWith('mushroom');
+const softeningRank = (i: Item): number =>
+  onions.has(i.food.id) ? 0 : hardRoots.has(i.food.id) ? 1 : isMushroom(i) ? 3 : 2;
 
 /** The classes of the pan in the planner's order, or in the cook's. */
 function inOrder(g: Gathered): { item: Item; c: (typeof classes)[number] }[] {
@@ -116,7 +118,7 @@ function inOrder(g: Gathered): { item: Item; c: (typeof classes)[number] }[] {
 export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
   const order = inOrder(g);
   const out: FryStep[] = [];
-  for (const { item, c } of order) {
+  for (const [at, { item, c }] of order.entries()) {
     const pieces = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground' && item.food.meat?.cut !== 'egg';
     const brown = brownOf(g, item);
     const layered = pieces && (c.key !== 'meat' || brown !== 'colour');
@@ -124,15 +126,14 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     const why = takeOutWhy(g, item, batches);
     const power = brown === 'colour' ? colour.plateW / (pot.powerW * pot.efficiency) : 1;
     const each = c.key === 'meat' ? searMinutes(item, brown) * power : c.minutes;
+    const isNext = c.key === 'vegetable' && order[at - 1]?.c === c && out[at - 1]?.until !== 'deep-brown';
+    const isLast = order[at + 1]?.c !== c;
     const browned = c.key === 'vegetable' && item.state === 'browned' ? brownedMin : each;
     out.push({
       order: out.length + 1,
       ingredient: item.ingredient.id,
-      minutes:
-        c.key === 'vegetable' && order[out.length - 1]?.c === c && out[out.length - 1]?.until !== 'deep-brown'
-          ? togetherMin
-          : browned * batches,
-      until: untilOf(c, item, brown),
+      minutes: isNext ? nextMinutes(item, isLast) : browned * batches,
+      until: isNext && !isLast && !isMushroom(item) ? 'stirred-through' : untilOf(c, item, brown),
       takeOut: why !== null,
       ...(why === null ? {} : { takeOutWhy: why }),
       ...(batches > 1 ? { batches } : {}),
@@ -147,12 +148,22 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
   return out;
 }
 
+/** Minutes of a vegetable that joins others in the pan. */
+const nextMinutes = (item: Item, isLast: boolean): number =>
+  isMushroom(item) ? together.mushroomMin : isLast ? together.lastMin : together.nextMin;
+
 /** Onions and their like for a deep brown, min [common practice: 8 to 12]. */
 const brownedMin = 10;
 
 function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
   if (c.key === 'vegetable')
-    return item.state === 'browned' ? 'deep-brown' : onions.has(item.food.id) ? c.until : 'softened';
+    return item.state === 'browned'
+      ? 'deep-brown'
+      : onions.has(item.food.id)
+        ? c.until
+        : isMushroom(item)
+          ? 'water-gone'
+          : 'softened';
   if (c.key !== 'meat') return c.until;
   if (item.panOnly) return 'cooked-through';
   return brown === 'colour' ? c.until : brown === 'half' ? 'brown-half-through' : 'well-browned';

@@ -124,8 +124,9 @@ function withoutIdleFat(items: Item[]): Item[] {
   return fries ? items : items.map((i) => (i.joins === 'fry' ? { ...i, joins: 'stack' as const } : i));
 }
 
-function weigh(ingredient: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
-  const food = withPacket(recordOf(ingredient), ingredient);
+function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
+  const food = withPacket(recordOf(row), row);
+  const ingredient = isBeaten(food, rule) ? beaten(row) : row;
   const grams = toGrams(ingredient.amount, measurable(food, ingredient.prep?.pieceG));
   const scrambled = isScrambled(food, ingredient, rule, hasFat);
   const panOnly = scrambled || ingredient.back === 'finish';
@@ -284,9 +285,21 @@ export const sharesWater = (g: Gathered, i: Item): boolean =>
   i.joins !== 'topping' &&
   (g.inBowl ? i.ingredient.place === 'inner-bowl' || i === g.grain : true);
 
+/** An egg among sheets is beaten into their cheese. */
+const isBeaten = (food: FoodRecord, rule: FamilyRule): boolean =>
+  food.id === 'egg' && rule === familyRules['layered-pasta'];
+/** A layer of cheese and egg among sheets, mm [derived: 250 g on the base of a 5.7 L pot]. */
+const beatenMm = 10;
+const beaten = (i: Ingredient): Ingredient => ({
+  ...i,
+  place: i.place ?? 'top',
+  prep: { shape: 'slab', thicknessMm: beatenMm, ...i.prep },
+});
+
 /** Eggs in a fried dish are scrambled first and come back at the end; in their shell they are steamed on a rack. */
 const isScrambled = (food: FoodRecord, i: Ingredient, rule: FamilyRule, hasFat: boolean): boolean =>
   food.id === 'egg' &&
+  !isBeaten(food, rule) &&
   hasFat &&
   rule.fries &&
   (i.joins === undefined || i.joins === 'fry') &&

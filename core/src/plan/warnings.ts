@@ -164,6 +164,9 @@ function potWarnings({ g, pot, geo, chosen, topUpMl, bounds, scorch, spray }: Co
     );
 }
 
+/** A guessed piece that is judged so far over its minimum, at 15 % more, is done however it was cut [derived: 5 mm of a slab]. */
+const clearlyDoneK = 20;
+
 function meatWarnings({ g, meats, plants, finish }: Context, say: Say): void {
   for (const i of rawAtFinish(g))
     say(
@@ -188,12 +191,20 @@ function meatWarnings({ g, meats, plants, finish }: Context, say: Say): void {
         `${m.ingredient}: predicted ${m.cautiousCoreC} degC at the worst, its published minimum (recalled) is ${m.safeMinimumC} degC. Cut it thinner or hold longer.`,
         params,
       );
-    if (m.guessed)
+    const mm = Math.round(m.thicknessMm);
+    if (m.guessed && m.ok && m.cautiousCoreC >= m.safeMinimumC + clearlyDoneK)
+      say(
+        'info',
+        'thickness-assumed',
+        `${m.ingredient}: thickness taken as ${mm} mm. Even a good deal thicker it would be done.`,
+        { ingredient: m.ingredient, mm },
+      );
+    else if (m.guessed)
       say(
         'caution',
         'thickness-guessed',
-        `${m.ingredient}: thickness guessed at ${Math.round(m.thicknessMm)} mm. Measure the thickest piece; safety is judged at 15 % more.`,
-        { ingredient: m.ingredient, mm: Math.round(m.thicknessMm) },
+        `${m.ingredient}: thickness guessed at ${mm} mm. Measure the thickest piece; safety is judged at 15 % more.`,
+        { ingredient: m.ingredient, mm },
       );
     if (m.texture === 'tough')
       say(

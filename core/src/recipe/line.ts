@@ -107,7 +107,14 @@ const beforeAnother = /\s*(?:\+|&|,?\s+(?:plus|and|m[aá]s|y)\s|,)\s*(?=\d)/i;
 /** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */
 const beforeSeasoning = /,\s*(?=(?:salt|sal|pepper|pimienta)(?:\s+(?:to taste|al gusto))?$)/i;
 
-const partsOf = (line: string): string[] => line.split(beforeAnother).flatMap((part) => part.split(beforeSeasoning));
+/** Another food that has its amount behind it: "2 chillies, ginger paste 2 tbsp". */
+const beforeAmountLast = /,\s*(?=\p{L}[\p{L}\s-]*\s\d[\d.,/]*\s*(?:g|kg|ml|l|lbs?|oz|cups?|tbsp|tsp|tazas?)\b\.?$)/iu;
+
+const partsOf = (line: string): string[] =>
+  [beforeAnother, beforeSeasoning, beforeAmountLast].reduce(
+    (parts, before) => parts.flatMap((part) => part.split(before)),
+    [line],
+  );
 
 /**
  * Several foods on a line, each with an amount of its own, are so many lines. Null where there is only one, or where a part

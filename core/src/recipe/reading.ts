@@ -140,10 +140,15 @@ function pouredMl(l: ReadLine): number {
   return food && isPlainLiquid(food.id) ? (l.grams ?? 0) / food.bulkGPerMl[0] : 0;
 }
 
-/** People that so much dry grain or pasta, or meat, is usually cooked for [common practice: 75 g, 100 g, 150 g each]. */
+/** What each eats of dry grain, pasta or sheets, which go with much else, and of meat where there is none of them, g [common practice]. */
+const eats = { grainG: 75, pastaG: 100, sheetsG: 65, meatG: 150 } as const;
+
+/** People that so much is usually cooked for. */
 function peopleFor(foods: readonly Weighed[]): number {
   const of = (kind: string): number => foods.filter((f) => f.food.kind === kind).reduce((n, f) => n + f.grams, 0);
-  const people = Math.round(of('grain') / 75 + of('pasta') / 100) || Math.round(of('meat') / 150) || 4;
+  const sheets = foods.filter((f) => f.food.id === 'lasagne-sheet').reduce((n, f) => n + f.grams, 0);
+  const starch = of('grain') / eats.grainG + (of('pasta') - sheets) / eats.pastaG + sheets / eats.sheetsG;
+  const people = Math.round(starch) || Math.round(of('meat') / eats.meatG) || 4;
   return Math.min(60, Math.max(1, people));
 }
 

@@ -2,6 +2,7 @@ import type { Dish } from '../dish/schema';
 import { measurable } from '../food/find';
 import { recordOf } from '../food/own-food';
 import { toGrams } from '../quantity/convert';
+import { bandKey } from '../plan/band-key';
 import type { FinishStep, Plan } from '../plan/document';
 import { foodName, ingredientName } from '../recipe/food-names';
 
@@ -21,6 +22,8 @@ const untilWords: Record<string, string> = {
   'cooked-through': 'cooked through',
   translucent: 'translucent',
   softened: 'soft, still with a bite',
+  'stirred-through': 'stirred through',
+  'water-gone': 'until their water is gone',
   'deep-brown': 'deep brown',
   fragrant: 'fragrant',
   'every-kernel-coated': 'every kernel coated',
@@ -33,6 +36,14 @@ const layerWords: Record<string, string> = {
   top: 'on top',
   rack: 'on the rack',
   'inner-bowl': 'in the bowl',
+};
+const bandWords: Record<string, string> = {
+  'risotto-firm': 'to the bite',
+  'risotto-fluffy': 'creamy',
+  'porridge-firm': 'stiff',
+  'porridge-fluffy': 'thick',
+  'porridge-soft': 'loose',
+  'porridge-mushy': 'thin',
 };
 const heatWords = { saute: 'low sauté, stirring', 'keep-warm': 'keep warm, lid on' } as const;
 
@@ -137,11 +148,16 @@ function layerLines({ dish, p, name, poured }: Card): string[] {
   return [
     `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`,
     ...(p.outerLiquidMl ? [`${p.outerLiquidMl} mL water under the bowl`] : []),
-    ...laid.map((l) => `${grams(l.grams)} ${name(l.ingredient)}, ${layerWords[l.place] ?? l.place}`),
+    ...laid.map(
+      (l) => `${grams(l.grams)} ${name(l.ingredient)}${alternates(laid) ? '' : `, ${layerWords[l.place] ?? l.place}`}`,
+    ),
     ...(p.salt.addG >= 0.5 ? [`salt ${grams(p.salt.addG)} in all, three quarters now`] : []),
     ...(p.salt.tableG >= 0.5 ? [`salt ${grams(p.salt.tableG)} at the table`] : []),
   ];
 }
+
+/** Layers in turn lie where they stand in the list; "at the base" would say nothing of the second. */
+const alternates = (laid: Plan['stack']): boolean => new Set(laid.map((l) => l.ingredient)).size < laid.length;
 
 function lidLine({ program }: Plan): string {
   const natural = program.release.naturalMin ?? 0;
@@ -173,7 +189,9 @@ function expectLines({ p, name }: Card): string[] {
   if (grain) {
     const water = (100 * grain.moisture).toFixed(0);
     const minutes = Math.round(grain.equivalentMin);
-    out.push(`${name(grain.ingredient)} ${grain.band}, ${water} % water, ${minutes} min at 100 °C; ${grain.sauce}`);
+    out.push(
+      `${name(grain.ingredient)} ${bandWords[bandKey(p.family, grain.band)] ?? grain.band}, ${water} % water, ${minutes} min at 100 °C; ${grain.sauce}`,
+    );
   }
   if (pasta) {
     const sauce = `${pasta.sauce}, ${grams(pasta.sauceG ?? pasta.freeSauceG)} sauce`;

@@ -75,12 +75,27 @@ test.each([
   expect(recipe(line, 'Lock the lid.').dish).toMatchObject({ title, serves });
 });
 
+test('of two foods the last may have its amount behind it', () => {
+  const lines = readLine('2 green chillies, ginger garlic paste 2 tbsp');
+  expect(lines.map((l) => [l.food, l.amount])).toEqual([
+    ['chili', { value: 2, unit: 'piece' }],
+    ['ginger', { value: 2, unit: 'tbsp' }],
+  ]);
+  for (const one of ['1 onion, about 150 g', '2 chicken breasts, each 200 g', '1 can tomatoes, drained 240 g'])
+    expect(readLine(one)).toHaveLength(1);
+});
+
+test('sheets are eaten with much else: 240 g of them with their filling are for four', () => {
+  const { dish } = readRecipe('Lasagne in the pot\n12 lasagne sheets\n500g mince\n700g jar tomato sauce\n250g ricotta');
+  expect(dish?.serves).toBe(4);
+});
+
 test('a line that says for how many further down keeps its food', () => {
   const { lines, dish } = readRecipe(
     'Chicken rice\n\n200 g basmati rice\nfresh mint for 4\n1 cup water\n\nLock the lid.',
   );
   expect(lines.map((l) => l.food)).toContain('herb-fresh');
-  expect(dish.serves).toBe(4);
+  expect(dish?.serves).toBe(4);
 });
 
 test.each([

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
+import { BandKeyPipe } from '../ui/band-key.pipe';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
@@ -7,7 +8,7 @@ import { BenchActions, benchFeature } from './bench.slice';
 /** A thousand cooks of this plan with everything uncertain in it: how often each outcome, and what to measure. */
 @Component({
   selector: 'ek-chances',
-  imports: [TranslocoDirective],
+  imports: [BandKeyPipe, TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -33,7 +34,7 @@ import { BenchActions, benchFeature } from './bench.slice';
           <ul>
             @for (b of bands(); track b.band) {
               <li>
-                <span>{{ t('band.' + b.band) }}</span>
+                <span>{{ t('band.' + (b.band | bandKey: plan()?.family)) }}</span>
                 <span class="bar" aria-hidden="true"><i [style.width.%]="b.chance * 100"></i></span>
                 <b class="mono">{{ fmt.percent(b.chance) }}</b>
               </li>

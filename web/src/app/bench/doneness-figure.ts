@@ -1,4 +1,4 @@
-import { schedulesFor, starchOf, type DonenessMap, type Plan } from '@einkorn/core';
+import { bandKey, schedulesFor, starchOf, type DonenessMap, type Plan } from '@einkorn/core';
 import type { Annotations, Data } from 'plotly.js';
 import { axis, token, type Figure } from '../ui/chart';
 import { curve, field, rule, words } from '../ui/chart-marks';
@@ -46,7 +46,7 @@ export function mapFigure(m: DonenessMap, p: Plan, b: Plan | null, t: Words): Fi
     y: line.map((s) => s.n),
   });
   const bandNames = p.pasta ? pastaWords : starchOf(p)!.scale.names;
-  const zones = bandNames.flatMap((w, i) => bandLabel(m, i, t(`band.${w}`), place));
+  const zones = bandNames.flatMap((w, i) => bandLabel(m, i, t(`band.${bandKey(p.family, w)}`), place));
   const programs = [p, ...(b ? [b] : [])].map((plan, i) => ({
     x: plan.program.holdMin,
     y: naturalOf(plan),

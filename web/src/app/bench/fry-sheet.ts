@@ -47,7 +47,9 @@ export class FrySheet {
   /** How brown a thing may get: meat in three ways, onions and their like translucent or deep brown. */
   browns(f: FryStep): readonly Brown[] {
     if (f.aim && f.until !== 'cooked-through') return ['colour', 'half', 'brown'];
-    return ['translucent', 'softened', 'deep-brown'].includes(f.until) ? ['colour', 'brown'] : [];
+    return ['translucent', 'softened', 'stirred-through', 'water-gone', 'deep-brown'].includes(f.until)
+      ? ['colour', 'brown']
+      : [];
   }
   brownOf(f: FryStep): Brown {
     return f.aim ?? (f.until === 'deep-brown' ? 'brown' : 'colour');

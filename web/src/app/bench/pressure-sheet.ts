@@ -4,6 +4,7 @@ import { pots, starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
+import { BandKeyPipe } from '../ui/band-key.pipe';
 import { InputNumber } from 'primeng/inputnumber';
 import { ProgressBar } from 'primeng/progressbar';
 import { SelectButton } from 'primeng/selectbutton';
@@ -24,6 +25,7 @@ import { WhyText } from './why-text';
 @Component({
   selector: 'ek-pressure-sheet',
   imports: [
+    BandKeyPipe,
     FormsModule,
     TranslocoDirective,
     Button,

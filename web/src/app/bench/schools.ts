@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { starchOf } from '@einkorn/core';
+import { BandKeyPipe } from '../ui/band-key.pipe';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
@@ -19,7 +20,7 @@ const shown = (id: string, family: string): boolean =>
 /** The ratios that cooks go by, each computed in this pot: hollow = the grain alone, solid = this dish. */
 @Component({
   selector: 'ek-schools',
-  imports: [TranslocoDirective],
+  imports: [BandKeyPipe, TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   // Their room is kept while they are worked out, so that nothing jumps when they come.
   host: { '[style.--lines]': 'expected()' },
@@ -32,7 +33,9 @@ const shown = (id: string, family: string): boolean =>
             <span class="quiet ml">{{ t('schools.alone') }}</span>
             <span class="axis" aria-hidden="true">
               @for (b of bands(); track b.name) {
-                <span [style.width.%]="b.width" [class.chosen]="b.name === g.band">{{ t('band.' + b.name) }}</span>
+                <span [style.width.%]="b.width" [class.chosen]="b.name === g.band">{{
+                  t('band.' + (b.name | bandKey: plan()?.family))
+                }}</span>
               }
             </span>
             <span class="quiet">{{ t('schools.here') }}</span>
@@ -59,7 +62,7 @@ const shown = (id: string, family: string): boolean =>
                 <i class="solid" [style.left.%]="x(s.here.index)"></i>
               </span>
               <span
-                >{{ t('band.' + s.here.band) }},
+                >{{ t('band.' + (s.here.band | bandKey: plan()?.family)) }},
                 {{ g.kind === 'grain' ? fmt.number(s.here.index) + ' %' : '× ' + fmt.number(s.here.index, 1) }}</span
               >
               <span class="quiet meant">{{ t('school-for.' + s.id) }}</span>

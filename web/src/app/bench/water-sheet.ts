@@ -9,7 +9,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { LedgerRow } from '@einkorn/core';
+import { bandKey, type LedgerRow } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -82,7 +82,7 @@ export class WaterSheet {
     const fluffy = p.grain.aimIndex - { firm: -4, fluffy: 0, soft: 4 }[p.texture];
     return (['firm', 'fluffy', 'soft'] as const).map((value, i) => ({
       value,
-      label: `${this.transloco.translate(`band.${value}`)} ${this.fmt.number(fluffy + (i - 1) * 4)}`,
+      label: `${this.transloco.translate(`band.${bandKey(p.family, value)}`)} ${this.fmt.number(fluffy + (i - 1) * 4)}`,
     }));
   });
 

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Cook, Debrief, Noticed } from '@einkorn/core';
+import { BandKeyPipe } from '../ui/band-key.pipe';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 
 /** What a practice taught: what was wrong, what was noticed when, and what the food would have become. */
 @Component({
   selector: 'ek-look-back',
-  imports: [TranslocoDirective],
+  imports: [BandKeyPipe, TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -34,11 +35,11 @@ import { Format } from '../i18n/format';
         <p>
           <strong>{{ t('back.food') }}</strong>
           @if (f.band) {
-            {{ t('band.' + f.band) }}, {{ fmt.number(100 * (f.moisture ?? 0), 0) }} %
+            {{ t('band.' + (f.band | bandKey: cook().plan.family)) }}, {{ fmt.number(100 * (f.moisture ?? 0), 0) }} %
             @if (debrief().planned.band; as was) {
               <span class="quiet">{{
                 t('back.planned', {
-                  band: t('band.' + was),
+                  band: t('band.' + (was | bandKey: cook().plan.family)),
                   share: fmt.number(100 * (debrief().planned.moisture ?? 0), 0),
                 })
               }}</span>

@@ -6,6 +6,7 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type { MenuItem } from 'primeng/api';
 import { Button, ButtonDirective } from 'primeng/button';
+import { BandKeyPipe } from '../ui/band-key.pipe';
 import { InputText } from 'primeng/inputtext';
 import { Menu } from 'primeng/menu';
 import { Select } from 'primeng/select';
@@ -24,6 +25,7 @@ import { VaryDialog } from './vary-dialog';
 @Component({
   selector: 'ek-shelf-page',
   imports: [
+    BandKeyPipe,
     FormsModule,
     RouterLink,
     TranslocoDirective,

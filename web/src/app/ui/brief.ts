@@ -1,17 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { starchOf, type Plan } from '@einkorn/core';
+import { BandKeyPipe } from './band-key.pipe';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 
 /** The three verdicts in one line, for a screen too narrow for the strips. */
 @Component({
   selector: 'ek-brief',
-  imports: [TranslocoDirective],
+  imports: [BandKeyPipe, TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
       @if (starch(); as g) {
-        <strong>{{ t('band.' + g.band) }}</strong>
+        <strong>{{ t('band.' + (g.band | bandKey: plan().family)) }}</strong>
       }
       @for (p of plan().plants; track p.ingredient) {
         <strong [class.stop-text]="p.verdict === 'hard'">{{ t('plant.' + p.verdict) }}</strong>

@@ -1,4 +1,4 @@
-import { starchOf, type Plan } from '@einkorn/core';
+import { bandKey, starchOf, type Plan } from '@einkorn/core';
 import type { Format } from '../i18n/format';
 
 type Translate = (key: string, p?: Record<string, unknown>) => string;
@@ -22,7 +22,9 @@ export function planRows(plans: readonly Plan[], t: Translate, fmt: Format): Pla
     row('first', (p) => (p.firstStage ? `${fmt.minutes(p.firstStage.holdMin)} min` : '–')),
     row('starch', (p) => {
       const s = starchOf(p);
-      return s ? `${t(`food.${(p.grain ?? p.pasta)!.food}`)}: ${t(`band.${s.band}`)}, ${fmt.percent(s.chance)}` : '–';
+      return s
+        ? `${t(`food.${(p.grain ?? p.pasta)!.food}`)}: ${t(`band.${bandKey(p.family, s.band)}`)}, ${fmt.percent(s.chance)}`
+        : '–';
     }),
     row('meat', (p) => p.meats.map((m) => `${t(`meat.${m.texture}`)} ${fmt.celsius(m.coreC)}`).join(', ') || '–'),
     row('scorch', (p) => t(`scorch.${p.scorch.level}`)),

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { starchOf, worstMeat, type Plan, type Starch } from '@einkorn/core';
+import { bandKey, starchOf, worstMeat, type Plan, type Starch } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { VerdictStrip, type Band } from './verdict-strip';
@@ -33,10 +33,13 @@ export class Verdicts {
   readonly scorchTint = { low: 'var(--leaf-tint)', watch: 'var(--turmeric-tint)', high: 'var(--paprika-tint)' };
 
   said(t: (key: string) => string, g: Starch): string {
-    return `${t('band.' + g.band)}, ${g.kind === 'grain' ? `${this.fmt.number(g.at)} %` : `× ${this.fmt.number(g.at, 1)}`}`;
+    return `${t('band.' + bandKey(this.plan().family, g.band))}, ${g.kind === 'grain' ? `${this.fmt.number(g.at)} %` : `× ${this.fmt.number(g.at, 1)}`}`;
   }
   bands(t: (key: string) => string, g: Starch): Band[] {
-    return g.scale.names.map((name, i) => ({ label: t('band.' + name), to: g.scale.edges[i] ?? g.scale.to }));
+    return g.scale.names.map((name, i) => ({
+      label: t('band.' + bandKey(this.plan().family, name)),
+      to: g.scale.edges[i] ?? g.scale.to,
+    }));
   }
   edgeTexts(g: Starch): { at: number; text: string }[] {
     return g.scale.edges.map((at) => ({ at, text: this.fmt.number(at, g.kind === 'grain' ? 1 : 2) }));
