@@ -3,7 +3,7 @@ import { findFood } from '../src/food/find';
 import { rate } from '../src/grain/rate';
 import { afterPlan, isBigBatch } from '../src/plan/after';
 import { setBench } from '../src/plan/bench';
-import { sharesWater } from '../src/plan/gather';
+import { sharesWater } from '../src/plan/item';
 import { slurryFor } from '../src/plan/leftovers';
 import type { GrainOutcome } from '../src/plan/water';
 import { evaporationKgPerS } from '../src/pot/open';

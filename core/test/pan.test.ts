@@ -1,5 +1,6 @@
 import type { FryStep } from '../src/plan/document';
-import { gather, type Gathered } from '../src/plan/gather';
+import { gather } from '../src/plan/gather';
+import { type Gathered } from '../src/plan/item';
 import { panRun, reducedG, withPan } from '../src/plan/pan';
 import { openFor } from '../src/pot/open';
 import { pots } from '../src/pot/profile';

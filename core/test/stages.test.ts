@@ -1,6 +1,6 @@
 import type { Dish } from '../src/dish/schema';
 import { setBench, type Bench } from '../src/plan/bench';
-import { juiceLeft, type Item } from '../src/plan/gather';
+import { juiceLeft, type Item } from '../src/plan/item';
 import { isTenderAim, runMeats } from '../src/plan/meat';
 import { heat } from '../src/plan/solve';
 import { benchOfPlan, betweenMin, firstStage, withFirst, type Then } from '../src/plan/stages';

@@ -2,7 +2,7 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { setBench, type Bench } from '../plan/bench';
 import type { Plan } from '../plan/document';
-import type { Gathered, Item } from '../plan/gather';
+import type { Gathered, Item } from '../plan/item';
 import { depthCm, loadOf } from '../plan/load';
 import { benchOfPlan } from '../plan/stages';
 import { grainOutcome, starchTemps, steamG } from '../plan/water';

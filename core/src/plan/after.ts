@@ -5,7 +5,7 @@ import { timeTerm } from '../grain/texture';
 import { evaporationKgPerS } from '../pot/open';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Plan } from './document';
-import { browns, sharesWater, type Gathered } from './gather';
+import { browns, sharesWater, type Gathered } from './item';
 import { coolingRule, crust, crustFor, deepestLayerMm, hotSpot, slurryFor } from './leftovers';
 import type { Bench } from './bench';
 import { saucyFrom, type GrainOutcome } from './water';

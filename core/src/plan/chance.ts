@@ -1,5 +1,5 @@
 import { timePoints, timeTerm } from '../grain/texture';
-import { goesUnderLid, hasFlag } from './gather';
+import { goesUnderLid, hasFlag } from './item';
 import type { MeatRun } from './meat';
 import { logistic, normal } from '../normal';
 import type { Heated } from './heated';

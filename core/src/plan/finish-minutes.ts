@@ -1,4 +1,4 @@
-import { hasFlag, type Gathered, type Item } from './gather';
+import { hasFlag, type Gathered, type Item } from './item';
 
 /** A dish that is served hot is kept at or over this, degC: published minimum for keeping hot, recalled. */
 export const hotC = 63;

@@ -1,7 +1,7 @@
 import type { FinishStep } from './document';
 import { hotC } from './finish-minutes';
 import { finishTexts } from './finish-texts';
-import type { Gathered, Item } from './gather';
+import type { Gathered, Item } from './item';
 import { minimumC } from './meat';
 import { heatedTo, minutesTo, stands, stirIn, waitedC, type FinishHeat, type Mixture } from './mixing';
 import type { FinishCode } from './step-id';

@@ -6,7 +6,7 @@ import type { PotProfile } from '../pot/profile';
 import type { FinishStep } from './document';
 import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from './finish-minutes';
 import { FinishWriter, mostWarmMin } from './finish-writer';
-import { browns, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './gather';
+import { browns, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './item';
 import { minimumC } from './meat';
 import { openedMixture } from './mixing';
 

@@ -1,6 +1,6 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { FryStep } from './document';
-import { hasFlag, type Gathered, type Item } from './gather';
+import { hasFlag, type Gathered, type Item } from './item';
 import { placeOf } from './place';
 
 /** The order of the pan and its minutes [common practice]. `until` is a key of the text catalogue. */

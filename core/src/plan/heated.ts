@@ -1,6 +1,6 @@
 import type { Texture } from '../grain/texture';
 import type { HeatedPot } from '../pot/cook';
-import type { Gathered } from './gather';
+import type { Gathered } from './item';
 import type { Earlier, Ways } from './meat';
 import type { ScorchRisk } from './scorch';
 import type { Sources } from './water';

@@ -1,5 +1,5 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
-import { goesUnderLid, hasFlag, type Gathered, type Item } from './gather';
+import { goesUnderLid, hasFlag, type Gathered, type Item } from './item';
 import { isPourable, placeOf, type Place } from './place';
 
 /** A layer before it is given its height: what, how much of it, and why it lies there. */

@@ -9,7 +9,7 @@ import { units } from '../quantity/units';
 import { stableJson } from '../stable-json';
 import { shortMark } from '../short-mark';
 import type { Plan } from './document';
-import type { Gathered, Item } from './gather';
+import type { Gathered, Item } from './item';
 import { saucyFrom } from './water';
 
 /*

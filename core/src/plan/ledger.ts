@@ -1,7 +1,7 @@
 import type { CookRun } from '../pot/cook';
 import { reasoned, type Term } from '../reasoned';
 import type { LedgerRow } from './document';
-import type { Gathered } from './gather';
+import type { Gathered } from './item';
 import { finishedMass, steamG, type GrainOutcome, type Sources } from './water';
 
 /** What the water sum is written from. */

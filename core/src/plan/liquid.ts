@@ -2,7 +2,7 @@ import { aimIndexOf, type Texture } from '../grain/texture';
 import { uptakeGPerG } from '../grain/uptake';
 import type { Bench } from './bench';
 import type { LiquidBounds } from './bounds';
-import { isLoosePorridge } from './gather';
+import { isLoosePorridge } from './sauce-wanted';
 import { finishedMass, saucyFrom, wantedSauceG, type GrainOutcome } from './water';
 
 /** What the liquid is solved for. */

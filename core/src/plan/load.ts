@@ -1,7 +1,7 @@
 import { slowestTimeS } from '../meat/geometry';
 import type { Load, SlowItem, ThinItem } from '../pot/state';
 import { foodWPerMK } from '../water/surface';
-import { boardC, sharesWater, type Gathered, type Item } from './gather';
+import { boardC, sharesWater, type Gathered, type Item } from './item';
 import { placementOf, plantsOf } from './meat';
 import type { Bench } from './bench';
 import { deglazeMl } from './fry';

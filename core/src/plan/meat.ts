@@ -9,7 +9,7 @@ import { thresholds } from '../meat/tenderness';
 import { naturalMinOf, type CookRun } from '../pot/cook';
 import type { MeatVerdict, PlantVerdict } from './document';
 import { brownOf, searMinutes } from './fry';
-import { goesUnderLid, type Gathered, type Item } from './gather';
+import { goesUnderLid, type Gathered, type Item } from './item';
 import { normal } from '../normal';
 import { placeOf } from './place';
 

@@ -4,7 +4,7 @@ import type { PotProfile } from '../pot/profile';
 import { ambientPa } from '../water/atmosphere';
 import { saturationC } from '../water/saturation';
 import { latentJPerKg, waterJPerKgK } from '../water/steam';
-import { boardC, type Item } from './gather';
+import { boardC, type Item } from './item';
 
 /** Heat of ice, J/kg, the share of a food's water that freezes, and heat capacity of the frozen food as a share [from memory]. */
 const ice = { jPerKg: 333_600, share: 0.9, cpShare: 0.55 } as const;

@@ -2,7 +2,7 @@ import { addTo, openFor, takeFrom, type OpenState } from '../pot/open';
 import type { PotProfile } from '../pot/profile';
 import { deglazeMin, deglazeMl, isReduced } from './fry';
 import type { FryStep } from './document';
-import type { Gathered, Item } from './gather';
+import type { Gathered, Item } from './item';
 
 /** Where food comes from, degC [common practice]. */
 const fridgeC = 4;

@@ -4,7 +4,7 @@ import type { Bench } from './bench';
 import { potCurve } from './curve';
 import type { Plan } from './document';
 import { deglazeMin, deglazeMl } from './fry';
-import { hasFlag, type Gathered } from './gather';
+import { hasFlag, type Gathered } from './item';
 import { releaseAdvice } from './release';
 import { leastThinMl } from './scorch';
 import { roundMl, type Cooked } from './solve';

@@ -1,5 +1,5 @@
 import { Problem } from '../problem';
-import { hasFlag, type Gathered, type Item } from './gather';
+import { hasFlag, type Gathered, type Item } from './item';
 
 export type Place = 'liquid' | 'base' | 'grain' | 'top' | 'rack' | 'inner-bowl';
 

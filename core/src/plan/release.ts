@@ -1,5 +1,5 @@
 import type { Plan } from './document';
-import { hasFlag, type Gathered } from './gather';
+import { hasFlag, type Gathered } from './item';
 import type { Candidate } from './weigh';
 
 export type Advice = Plan['program']['advice'][number];

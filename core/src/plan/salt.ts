@@ -2,7 +2,7 @@ import type { Reasoned, Term } from '../reasoned';
 import { reasoned } from '../reasoned';
 import { steamG } from './water';
 import type { CookRun } from '../pot/cook';
-import type { Gathered } from './gather';
+import type { Gathered } from './item';
 
 /** Three quarters now, the rest at the table: it cannot be taken out [common practice]. */
 const addNow = 0.75;

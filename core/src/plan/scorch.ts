@@ -1,6 +1,6 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { ScorchReason } from './document';
-import { goesUnderLid, hasFlag, type Gathered, type Item } from './gather';
+import { goesUnderLid, hasFlag, type Gathered, type Item } from './item';
 import { placeOf } from './place';
 import { deglazeMl } from './fry';
 import { logistic } from '../normal';

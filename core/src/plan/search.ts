@@ -3,7 +3,7 @@ import { rate } from '../grain/rate';
 import { naturalMinOf, type CookRun, type Release } from '../pot/cook';
 import { meansOf } from '../pot/history';
 import type { LiquidBounds } from './bounds';
-import { boilsUp, type Gathered, type Item } from './gather';
+import { boilsUp, type Gathered, type Item } from './item';
 import type { Heated } from './heated';
 import { holdsOf } from './holds';
 import { liquidFor, type Miss } from './liquid';

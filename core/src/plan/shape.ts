@@ -21,6 +21,8 @@ const flatFrom = 3;
 /** A frozen packet of mince is a block of about 4 : 2 : 1 [common practice]. */
 const blockCubes = 8;
 const otherMm = 10;
+/** Who cuts strips cuts them no thicker than a finger, mm [common practice: 10 to 15]. */
+const stripMm = 15;
 
 /**
  * Shape of a piece that nobody described, from what it weighs and how thick it is: volume / thickness3 over 3 is a slab
@@ -36,9 +38,10 @@ export function defaultShape(food: FoodRecord): PieceShape {
   return volumeMm3 / meat.defaultThicknessMm[0] ** 3 > flatFrom ? 'slab' : 'cube';
 }
 
-/** Thickness of a piece that nobody measured, mm: it follows its weight, t = t0 (m / m0)^(1/3). */
-export function defaultThicknessMm(food: FoodRecord, pieceG?: number): number {
-  const mm = (food.meat ?? food.plant)?.defaultThicknessMm[0] ?? otherMm;
+/** Thickness of a piece that nobody measured, mm: it follows its weight, t = t0 (m / m0)^(1/3); strips are cut thin. */
+export function defaultThicknessMm(food: FoodRecord, pieceG?: number, shape?: PieceShape): number {
+  const usualMm = (food.meat ?? food.plant)?.defaultThicknessMm[0] ?? otherMm;
+  const mm = shape === 'strip' ? Math.min(usualMm, stripMm) : usualMm;
   const typicalG = food.pieceG?.[0];
   return pieceG === undefined || typicalG === undefined ? mm : mm * Math.cbrt(pieceG / typicalG);
 }
@@ -55,7 +58,9 @@ export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number)
   const shape = block ? 'slab' : (said ?? defaultShape(food));
   const thicknessMm =
     prep.thicknessMm ??
-    (block ? Math.cbrt((1000 * grams) / food.densityGPerMl[0] / blockCubes) : defaultThicknessMm(food, prep.pieceG));
+    (block
+      ? Math.cbrt((1000 * grams) / food.densityGPerMl[0] / blockCubes)
+      : defaultThicknessMm(food, prep.pieceG, said));
   const exponent = shapeExponent(shape);
   const certain = said !== undefined || food.meat?.shape !== undefined || food.meat?.cut === 'ground' || !food.meat;
   return {

@@ -8,7 +8,7 @@ import { Problem } from '../problem';
 import type { Bench, FirstStage, Ready } from './bench';
 import type { Heated } from './heated';
 import { geometryOf, liquidBounds, type LiquidBounds } from './bounds';
-import type { Gathered, Item } from './gather';
+import type { Gathered, Item } from './item';
 import { holdsOf } from './holds';
 import { missOf } from './liquid';
 import { depthCm, loadOf } from './load';

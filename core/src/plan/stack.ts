@@ -1,7 +1,7 @@
 import { bowlCapacityLitres, bowlLitres } from '../grain/bowl';
 import type { PotProfile } from '../pot/profile';
 import type { StackLayer } from './document';
-import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from './gather';
+import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from './item';
 import { isThick } from './layers';
 import { placeOf } from './place';
 import { bulkOf, gramsOf, solidMl, stacked, type Stacked } from './stacked';

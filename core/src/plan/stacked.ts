@@ -1,7 +1,7 @@
 import { bowl } from '../grain/bowl';
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { StackLayer } from './document';
-import type { Gathered, Item } from './gather';
+import type { Gathered, Item } from './item';
 import { isThick, layersOf, reasonsByPlace, type Laid } from './layers';
 import { placeOf, type Place } from './place';
 

@@ -2,7 +2,7 @@ import { HeatedPot, type CookRun } from '../pot/cook';
 import type { History } from '../history';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
-import { hasFlag, juiceLeft, type Gathered, type Item } from './gather';
+import { hasFlag, juiceLeft, type Gathered, type Item } from './item';
 import { leastThinMl } from './scorch';
 import { depthCm, loadOf } from './load';
 import { isTenderAim, runMeats, type Earlier, type MeatRun, type Ways } from './meat';

@@ -1,6 +1,7 @@
 import { aimIndexOf, hardCore, pastaEdges, soakFactorOf, wishShift, wishTime, type Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
-import { isLoosePorridge, type Gathered } from './gather';
+import { type Gathered } from './item';
+import { isLoosePorridge } from './sauce-wanted';
 import { grainEdges, saucyFrom, slowingOf } from './water';
 
 export interface TargetE {

@@ -1,4 +1,4 @@
-import type { Gathered, Item } from './gather';
+import type { Gathered, Item } from './item';
 import type { TaskCode } from './step-id';
 
 /** Hands-on minutes of the board [common practice]; the cook's own pace is learned later. */

@@ -8,7 +8,7 @@ import { setBench, type Bench } from './bench';
 import { textureSd } from './chance';
 import type { Plan } from './document';
 import { learnedIn } from './learned';
-import type { Gathered } from './gather';
+import type { Gathered } from './item';
 import { minimumC, runMeats } from './meat';
 import { heat } from './solve';
 import { benchOfPlan } from './stages';

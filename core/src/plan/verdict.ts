@@ -1,7 +1,8 @@
 import { aimIndexOf, bandEdges, pastaBand, pastaEdges, wishTime, type Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import type { Plan } from './document';
-import { isLoosePorridge, type Gathered } from './gather';
+import { type Gathered } from './item';
+import { isLoosePorridge } from './sauce-wanted';
 import { normal } from '../normal';
 import { grainEdges, saucyFrom, sauceWord, type GrainOutcome } from './water';
 

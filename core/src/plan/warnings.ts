@@ -4,7 +4,7 @@ import { bowlLimit, dryLimits, type LiquidBounds } from './bounds';
 import { poorOf100 } from './chance';
 import type { FinishStep, FryStep, MeatVerdict, PlantVerdict, Severity, Warning } from './document';
 import { rawAtFinish } from './finish';
-import { boilsUp, hasFlag, type Gathered } from './gather';
+import { boilsUp, hasFlag, type Gathered } from './item';
 import { pastaX } from '../food/pasta';
 import { hardCore } from '../grain/texture';
 import type { Candidate } from './weigh';

@@ -11,7 +11,8 @@ import {
 } from '../grain/texture';
 import { clingAfterSoak, soakGPerG } from '../grain/uptake';
 import type { CookRun } from '../pot/cook';
-import { hasFlag, isFinishSauce, isLoosePorridge, juiceLeft, sharesWater, type Gathered, type Item } from './gather';
+import { hasFlag, isFinishSauce, juiceLeft, sharesWater, type Gathered, type Item } from './item';
+import { isLoosePorridge } from './sauce-wanted';
 import { warmFinishMin } from './finish-minutes';
 import { placeOf } from './place';
 

@@ -158,6 +158,7 @@ function isStep(line: string, plain: string): boolean {
     )
   )
     return true;
+  if (minutesOfLid.test(plain)) return true;
   if (/^\d+[.)]\s+\D/.test(plain) && bare.length > 15) return true;
   return (
     verbs.test(bare) &&
@@ -165,6 +166,10 @@ function isStep(line: string, plain: string): boolean {
     (plain.length > 25 || line.endsWith('.'))
   );
 }
+
+/** Minutes with a release and nothing else: "4 min QR", "10 minutes, then quick". */
+const minutesOfLid =
+  /^\d{1,2}\s*(?:min\w*|'|whistles?|pitidos?)\b.*\b(?:qr|nr|npr|quick|natural(?:ly)?|release|rapid[ao]|liberacion)\b/;
 
 /** A number at its head, or a short line that names a food. */
 function looksLikeIngredient(plain: string): boolean {

@@ -180,7 +180,7 @@ function finishLine({ names }: Card, f: FinishStep): string {
     f.heat ? heatWords[f.heat] : '',
     f.minimumC ? `to ${f.minimumC} °C` : '',
   ].filter(Boolean);
-  return `${words(f.code)} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;
+  return `${f.code === 'dairy' ? 'off the boil, stir in' : words(f.code)} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;
 }
 
 function expectLines({ p, name }: Card): string[] {

@@ -103,6 +103,8 @@ test.each([
   ['Fry the onion till brown. 8 minutes, wait 10 then release.', 8, { kind: 'timed', naturalMin: 10 }],
   ['Saute beef 5 mins, remove. Cook HP 3 mins, QR.', 3, { kind: 'quick' }],
   ['Pressure cook 9 minutes, let it come down itself.', 9, { kind: 'natural' }],
+  ['4 min QR', 4, { kind: 'quick' }],
+  ['Fry it all. 10 minutes, QR', 10, { kind: 'quick' }],
   ['Brown the chicken for 5 minutes on high. 6 minutes, then quick release.', 6, { kind: 'quick' }],
 ])('"%s" is %d minutes with its release', (method, holdMin, release) => {
   expect(recipe('Rice', method).cooked).toMatchObject({ holdMin, release });

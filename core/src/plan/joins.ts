@@ -1,0 +1,76 @@
+import type { Ingredient } from '../dish/schema';
+import type { FoodRecord } from '../food/record';
+import { familyRules, type FamilyRule } from './families';
+import { has, type Joins, type State } from './item';
+
+/** When a food joins where the cook said nothing: in the pan, under the lid, at the end or on top. */
+export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: FamilyRule): Joins {
+  const place = ingredient.place;
+  if (has(food, 'crisp')) return 'topping';
+  if (has(food, 'thickener')) return 'finish';
+  // Florets and peas are the dish itself when they are what is steamed.
+  if (rule.starch === 'none')
+    return food.kind === 'dairy' || has(food, 'acid') || food.id === 'herb-fresh' ? 'finish' : 'stack';
+  if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || has(food, 'acid'))
+    return survives(food, rule) ? 'stack' : 'finish';
+  if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';
+  if (place === 'rack' || place === 'inner-bowl') return 'stack';
+  if (!rule.fries) return 'stack';
+  if (food.kind === 'fat' || food.id.startsWith('wine-')) return 'fry';
+  if (food.grain) return (ingredient.prep?.coated ?? (rule.coats && food.kind === 'grain')) ? 'fry' : 'stack';
+  if (food.kind === 'vegetable') return friedVegetables.has(food.id) ? 'fry' : 'stack';
+  if (food.kind === 'seasoning') return has(food, 'aromatic') ? 'fry' : 'stack';
+  return 'stack';
+}
+
+const unfried = new Set<string | undefined>(['raw', 'cooked', 'frozen', 'half-frozen']);
+
+/** Meat is seared first, on a rack too, unless it is said to be raw, frozen or cooked. */
+const friesFirst = (food: FoodRecord, ingredient: Ingredient, rule: FamilyRule): boolean =>
+  rule.fries &&
+  !unfried.has(ingredient.prep?.state) &&
+  ingredient.place !== 'inner-bowl' &&
+  food.meat?.cut !== 'cooked' &&
+  food.meat?.cut !== 'egg';
+
+/** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk; in a biryani yogurt is marinade, herbs and saffron milk are layers [common practice]. */
+const survives = (food: FoodRecord, rule: FamilyRule): boolean =>
+  rule === familyRules.porridge
+    ? food.id === 'milk'
+    : rule === familyRules.biryani
+      ? food.id === 'yogurt' || food.id === 'herb-fresh' || food.id === 'milk'
+      : rule === familyRules['layered-pasta'] && food.kind === 'dairy' && food.id !== 'cheese-hard';
+
+/** Vegetables that open their taste in the pan [common practice]. */
+const friedVegetables = new Set([
+  'onion',
+  'shallot',
+  'leek',
+  'garlic',
+  'ginger',
+  'celery',
+  'carrot',
+  'bell-pepper',
+  'chili',
+  'mushroom',
+  'fennel',
+]);
+
+/** Crumbs lose their juice in the pan; pieces from here on keep it under a brown surface, mm [derived]. */
+const keepsJuiceMm = 8;
+
+/** What has happened to a food when the lid closes. */
+export function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Joins, thicknessMm: number): State {
+  const said = ingredient.prep?.state;
+  const brown = ingredient.prep?.brown;
+  if (said === 'cooked' || food.meat?.cut === 'cooked') return 'cooked';
+  if (joins !== 'fry') return said === 'browned' ? 'browned' : said === 'part-seared' ? 'part-seared' : 'raw';
+  if (food.kind === 'meat') {
+    const deep = said === 'browned' || brown === 'half' || brown === 'brown';
+    if (deep) return thicknessMm >= keepsJuiceMm && food.meat?.cut !== 'ground' ? 'part-seared' : 'browned';
+    return 'part-seared';
+  }
+  if (food.kind !== 'vegetable') return 'raw';
+  if (has(food, 'tomato')) return 'mush';
+  return said === 'browned' || brown === 'brown' ? 'browned' : 'sweated';
+}

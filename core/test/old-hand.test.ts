@@ -1,0 +1,105 @@
+import type { Dish } from '../src/dish/schema';
+import { gather } from '../src/plan/gather';
+import { plan } from '../src/plan/plan';
+import { defaultThicknessMm } from '../src/plan/shape';
+import { findFood } from '../src/food/find';
+import { board, itemOf, type Thing } from './helpers/board';
+import { seaLevel } from './helpers/dishes';
+
+/* What an old hand would laugh at: each of these was planned otherwise once. Facts of the trade, common practice. */
+
+describe('how wet a soup or a stew is made is the wish of its recipe', () => {
+  const soup = (ml: number): Dish =>
+    board(
+      'noodle-soup',
+      { food: 'turkey-breast', g: 400 },
+      { food: 'carrot', g: 120 },
+      { food: 'rice-long', g: 150 },
+      { food: 'broth', g: ml },
+    );
+  test.each([1200, 1500, 1800])('a recipe with %d mL of stock is planned with about that', (ml) => {
+    const p = plan(soup(ml), seaLevel);
+    expect(Math.abs(p.liquid.addMl + p.topUpMl - ml)).toBeLessThan(0.15 * ml);
+  });
+  test('a cup to start with is no wish, and no more than three quarters of a soup are broth', () => {
+    const share = (ml: number): number => gather(soup(ml)).sauceShare;
+    expect(share(250)).toBe(0.6);
+    expect(share(6000)).toBe(0.75);
+    expect(share(1500)).toBeGreaterThan(share(1300));
+  });
+  test('barley in a stew with much stock is saucy, not dry; a pilaf is what its grain drinks, whatever was written', () => {
+    const stew = board(
+      'casserole',
+      { food: 'beef-stew', g: 600 },
+      { food: 'barley-pearl', g: 200 },
+      { food: 'broth', g: 1200 },
+    );
+    expect(gather(stew).sauceShare).toBe(0.3);
+    const pilaf = (ml: number): number =>
+      plan(board('coated-grain', { food: 'rice-long', g: 300 }, { food: 'broth', g: ml }), seaLevel).liquid.addMl;
+    expect(pilaf(900)).toBe(pilaf(450));
+  });
+});
+
+describe('fish', () => {
+  const over = (grain: string, grams: number, more: Partial<Thing> = {}) => {
+    const dish = board(
+      'one-pot-grain',
+      { food: 'salmon', g: grams, ...more },
+      { food: grain, g: 170 },
+      { food: 'broth' },
+    );
+    return itemOf(gather(dish), 'salmon');
+  };
+  test('more fish than the opened pot could heat is steamed on the rack over a white grain', () => {
+    const heavy = over('quinoa', 600);
+    expect([heavy.joins, heavy.ingredient.place]).toEqual(['stack', 'rack']);
+    expect(over('quinoa', 150).joins).toBe('finish');
+    // Over brown rice it would be cooked to straw; and the cook's own word stands.
+    expect(over('rice-brown-long', 600).joins).toBe('finish');
+    expect(over('quinoa', 600, { joins: 'finish' }).joins).toBe('finish');
+  });
+  test('it is safe there and still juicy', () => {
+    const dish = board('one-pot-grain', { food: 'salmon', g: 600 }, { food: 'quinoa', g: 170 }, { food: 'broth' });
+    const [m] = plan(dish, seaLevel).meats;
+    expect(m).toMatchObject({ ok: true, texture: 'juicy' });
+    expect(m!.cautiousCoreC).toBeGreaterThanOrEqual(63);
+  });
+});
+
+test('strips are cut no thicker than a finger, whatever the piece they come from', () => {
+  const breast = findFood('chicken-breast');
+  expect(defaultThicknessMm(breast, undefined, 'strip')).toBe(15);
+  expect(defaultThicknessMm(breast)).toBe(25);
+  expect(defaultThicknessMm(findFood('ham'), undefined, 'strip')).toBe(10);
+});
+
+test('rice of a full pot of soup is not boiled soft on the way: a part of the liquid waits for the open pot', () => {
+  const dish = board(
+    'noodle-soup',
+    { food: 'rice-long', g: 150 },
+    { food: 'fennel', g: 300 },
+    { food: 'broth', g: 2300 },
+  );
+  const p = plan(dish, { ...seaLevel, potId: 'whistle-5' });
+  expect(p.warnings.map((w) => w.code)).toContain('top-up-for-time');
+  expect(p.topUpMl).toBeGreaterThan(400);
+  expect(p.grain!.band).toBe('fluffy');
+});
+
+test('an egg among sheets lies in their cheese, not on a rack, and is done', () => {
+  const dish = board(
+    'layered-pasta',
+    { food: 'lasagne-sheet', g: 240 },
+    { food: 'beef-ground', g: 400 },
+    { food: 'tomato-sauce', g: 600 },
+    { food: 'cheese-soft', g: 250 },
+    { food: 'egg', g: 55 },
+    { food: 'butter', g: 20 },
+  );
+  const p = plan(dish, seaLevel);
+  const laid = p.stack.filter((l) => l.ingredient === 'egg');
+  expect(laid.length).toBeGreaterThan(1);
+  expect(new Set(laid.map((l) => l.place))).toEqual(new Set(['top']));
+  expect(p.meats.find((m) => m.ingredient === 'egg')).toMatchObject({ ok: true, guessed: false });
+});
