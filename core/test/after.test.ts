@@ -79,8 +79,10 @@ describe('keeping', () => {
   });
 });
 
-test('a crust goes by the mouth of the pot, and only where there is a topping', () => {
+test('a crust goes by the mouth of the pot, and only on a bake with a topping: nuts on plain rice are scattered', () => {
   const pot = pots.find((p) => p.id === seaLevel.potId)!;
-  expect(after(plainly({ food: 'nuts' }), out(700)).crust!.areaCm2).toBeCloseTo(baseAreaCm2(pot), 9);
+  const bake = board('casserole', { food: 'rice-long', g: 300 }, { food: 'breadcrumbs', g: 60 }, { food: 'broth' });
+  expect(after(bake, out(700)).crust!.areaCm2).toBeCloseTo(baseAreaCm2(pot), 9);
+  expect(after(plainly({ food: 'nuts' }), out(700)).crust).toBeNull();
   expect(after(plainly(), out(700)).crust).toBeNull();
 });

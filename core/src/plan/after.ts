@@ -5,7 +5,7 @@ import { timeTerm } from '../grain/texture';
 import { evaporationKgPerS } from '../pot/open';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Plan } from './document';
-import { browns, sharesWater, type Gathered } from './item';
+import { crusted, sharesWater, type Gathered } from './item';
 import { coolingRule, crust, crustFor, deepestLayerMm, hotSpot, slurryFor } from './leftovers';
 import type { Bench } from './bench';
 import { saucyFrom, type GrainOutcome } from './water';
@@ -37,7 +37,7 @@ export function afterPlan(b: Bench, out: GrainOutcome | null, addMl: number): Pl
       ? drinksG(grain.food.grain!, { rawG: grain.grams, moisture: out.clock.moisture }, standC, standMin)
       : 0;
   const slurry = slurryFor(freeG);
-  const topping = g.items.some(browns);
+  const topping = crusted(g).length > 0;
   const areaCm2 = baseAreaCm2(pot);
   const massG =
     g.items.filter((i) => !i.main && (!g.inBowl || sharesWater(g, i))).reduce((s, i) => s + i.grams, 0) + addMl;

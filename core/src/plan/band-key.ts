@@ -2,7 +2,7 @@ import type { Family } from '../dish/schema';
 
 /** Bands that a family has its own word for: a right risotto is creamy, a right porridge thick [common practice]. */
 const ownWords: Partial<Record<Family, readonly string[]>> = {
-  risotto: ['firm', 'fluffy'],
+  risotto: ['fluffy'],
   porridge: ['firm', 'fluffy', 'soft', 'mushy'],
 };
 

@@ -6,7 +6,7 @@ import type { PotProfile } from '../pot/profile';
 import type { FinishStep } from './document';
 import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from './finish-minutes';
 import { FinishWriter, mostWarmMin } from './finish-writer';
-import { browns, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './item';
+import { crusted, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from './item';
 import { minimumC } from './meat';
 import { openedMixture } from './mixing';
 
@@ -64,8 +64,7 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
   bound(w, g);
   checkAndCheese(w, g);
   if (topping.length > 0) {
-    // Strong heat only where a crust belongs; elsewhere crisp things are scattered over.
-    const baked = g.dish.family === 'casserole' || g.dish.family === 'layered-pasta' ? topping.filter(browns) : [];
+    const baked = crusted(g);
     const strewn = topping.filter((i) => !baked.includes(i));
     if (baked.length > 0) w.add('topping', minutes.topping, baked);
     if (strewn.length > 0) w.add('scatter', minutes.herbs, strewn);

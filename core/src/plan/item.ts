@@ -83,6 +83,10 @@ export const sharesWater = (g: Gathered, i: Item): boolean =>
 export const browns = (i: Item): boolean =>
   i.joins === 'topping' && (hasFlag(i, 'crisp') || i.food.kind === 'dairy' || i.food.kind === 'fat');
 
+/** Topping that gets a crust under strong heat: only where a crust belongs; over anything else it is scattered. */
+export const crusted = (g: Gathered): Item[] =>
+  g.dish.family === 'casserole' || g.dish.family === 'layered-pasta' ? g.items.filter(browns) : [];
+
 /** Under the lid, and not stirred in or strewn over after it. */
 export const goesUnderLid = (i: Pick<Item, 'joins'>): boolean => i.joins !== 'finish' && i.joins !== 'topping';
 

@@ -38,7 +38,6 @@ const layerWords: Record<string, string> = {
   'inner-bowl': 'in the bowl',
 };
 const bandWords: Record<string, string> = {
-  'risotto-firm': 'to the bite',
   'risotto-fluffy': 'creamy',
   'porridge-firm': 'stiff',
   'porridge-fluffy': 'thick',

@@ -51,6 +51,11 @@ export class FrySheet {
       ? ['colour', 'brown']
       : [];
   }
+  /** Onions and their like turn translucent before they brown; other vegetables only soften. */
+  ofOnions(f: FryStep): boolean {
+    const food = this.foods()[f.ingredient] ?? '';
+    return f.until === 'translucent' || ['onion', 'shallot', 'leek', 'spring-onion'].includes(food);
+  }
   brownOf(f: FryStep): Brown {
     return f.aim ?? (f.until === 'deep-brown' ? 'brown' : 'colour');
   }

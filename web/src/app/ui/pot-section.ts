@@ -20,6 +20,14 @@ interface Drawn {
 const view = { w: 376, h: 318, left: 27, bottom: 264, maxW: 330, maxH: 218 };
 /** Thin layers and spoonfuls are drawn but not labelled. */
 const labelFromG = 25;
+/** The litre marks stand left of the labels; a letter of a name, the narrowest amount, and a leader with its gap, in units of the drawing. */
+const leftOfLabels = 34;
+const perLetter = 8.2;
+const leastAmount = 46;
+const gapOfLabels = 14;
+/** Fewer labels than these would tell too little; few labels are not spread over the whole pot. */
+const leastLabels = 2;
+const leastColumns = 230;
 const mostLabels = 4;
 /** A shorter pull is a slip of the finger. */
 const liftPx = 18;
@@ -119,10 +127,11 @@ export class PotSection {
     const whole = (l: StackLayer): number =>
       layers.reduce((sum, x) => sum + (x.ingredient === l.ingredient ? x.grams : 0), 0);
     const named = layers.filter((l, i) => !layers.some((x, j) => j > i && x.ingredient === l.ingredient));
-    const wanted = named
+    const heaviest = named
       .filter((l) => l.grams >= labelFromG)
       .sort((a, b) => b.grams - a.grams)
-      .slice(0, mostLabels)
+      .slice(0, mostLabels);
+    const wanted = this.fitting(heaviest)
       // The broth reads best between the layer above it and the pieces in it.
       .sort((a, b) => middle(b) - middle(a));
     const limitClear = this.foodTop() - this.yLimit() > 44;
@@ -195,23 +204,30 @@ export class PotSection {
     });
   }
 
+  /** As many of the heaviest layers as have room for their names side by side. */
+  private fitting(heaviest: readonly StackLayer[]): StackLayer[] {
+    const room = this.w() - leftOfLabels;
+    const enough = heaviest.findIndex((_, i) => sum(this.widths(heaviest.slice(0, i + 1))) > room);
+    return heaviest.slice(0, enough < 0 ? heaviest.length : Math.max(leastLabels, enough));
+  }
+
   /** Where each label's leader stands: columns as wide as their words need. */
   private columns(wanted: readonly StackLayer[]): number[] {
-    const letters = wanted.map((l) => {
-      const food = this.foods()[l.ingredient] ?? l.ingredient;
-      return Math.max(6.4, this.short(food).length) + 2;
-    });
-    const perLetter =
-      (this.w() - 34) /
-      Math.max(
-        34,
-        letters.reduce((a, b) => a + b, 0),
-      );
-    let x = this.x0() + 30;
-    return letters.map((n) => {
+    const widths = this.widths(wanted);
+    const stretch = (this.w() - leftOfLabels) / Math.max(leastColumns, sum(widths));
+    let x = this.x0() + leftOfLabels - 4;
+    return widths.map((width) => {
       const here = x;
-      x += n * perLetter;
+      x += width * stretch;
       return here;
+    });
+  }
+
+  /** Width of each label with its leader, in units of the drawing. */
+  private widths(layers: readonly StackLayer[]): number[] {
+    return layers.map((l) => {
+      const name = this.short(this.foods()[l.ingredient] ?? l.ingredient);
+      return Math.max(leastAmount, perLetter * lettersOf(name)) + gapOfLabels;
     });
   }
 
@@ -222,5 +238,11 @@ export class PotSection {
     return name.length > 12 ? `${name.slice(0, 11)}…` : name;
   }
 }
+
+const sum = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0);
+
+/** Letters of a name in widths of an ordinary one, as the reading face draws them. */
+const lettersOf = (name: string): number =>
+  sum([...name].map((c) => (/[iljtfr .]/.test(c) ? 0.57 : /[mw]/i.test(c) ? 1.45 : 1)));
 
 const middle = (l: StackLayer): number => (l.kind === 'liquid' ? 0 : (l.fromMm + l.toMm) / 2);
