@@ -48,7 +48,8 @@ test('another kitchen has another mark; a plan from before there were marks is t
 test('marks of different dishes differ', () => {
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 60 }), (a, b) => {
-      const mark = (serves: number): string => markOf({ ...dish, serves }, { potId: 'electric-5.7', altitudeM: 0 });
+      const mark = (serves: number): string =>
+        markOf({ ...dish, serves }, { pot: { id: 'electric-5.7' }, altitudeM: 0 });
       expect(mark(a) === mark(b)).toBe(a === b);
     }),
   );

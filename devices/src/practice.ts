@@ -1,10 +1,10 @@
 import {
   resultOf,
   cookTimeline,
-  kitchenSchema,
+  kitchenAt,
   loadOfFirst,
   loadOfPlan,
-  pots,
+  potProfile,
   restarts,
   withFactors,
   type CookResult,
@@ -19,8 +19,7 @@ import {
 import { SimulatedCooker, type CookerSetting, type Signal } from './cooker';
 import { bell, stream } from './noise';
 
-export const kitchenOf = (cook: Cook): Kitchen =>
-  kitchenSchema.parse({ potId: cook.plan.pot.id, altitudeM: cook.plan.pot.altitudeM });
+export const kitchenOf = (cook: Cook): Kitchen => kitchenAt(cook.plan.pot);
 
 /** A lag that nobody minds, min. */
 const promptMin = 0.75;
@@ -85,10 +84,7 @@ export class Rig {
     const { plan, practice } = this.cook;
     this.lockMs = atMs;
     this.cooker = new SimulatedCooker({
-      pot: withFactors(
-        pots.find((p) => p.id === plan.pot.id)!,
-        practice?.pot ?? {},
-      ),
+      pot: withFactors(potProfile(plan.pot), practice?.pot ?? {}),
       altitudeM: plan.pot.altitudeM,
       ...program,
       seed: practice?.seed ?? 1,

@@ -1,35 +1,72 @@
 import * as z from 'zod';
 import { ownFoodSchema } from '../food/own-food';
+import { ownPotSchema, type PotRef } from '../pot/own-pot';
 import { potIds } from '../pot/profile';
 import { learnedSchema } from './learned';
 
 export const kitchenFormat = 'einkorn.kitchen/1';
 
 /** Where the cook stands: which pot, how high above the sea, how things are shown. */
-export const kitchenSchema = z.strictObject({
-  format: z.literal(kitchenFormat).default(kitchenFormat),
-  potId: z
-    .string()
-    .refine((p) => potIds.includes(p), { error: `Choose a pot of the kitchen: ${potIds.join(', ')}.` })
-    .default('electric-5.7'),
-  altitudeM: z
-    .number()
-    .min(-430, 'No kitchen lies lower than -430 m.')
-    .max(5500, 'Above 5,500 m the model is not checked.')
-    .default(0),
-  units: z.enum(['metric', 'cups']).default('metric'),
-  theme: z.enum(['auto', 'light', 'dark']).default('auto'),
-  /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
-  devices: z.boolean().default(false),
-  /** foods that the cook added from their packets */
-  ownFoods: z
-    .array(ownFoodSchema)
-    .max(300, 'At most 300 foods of your own.')
-    .refine((all) => new Set(all.map((f) => f.id)).size === all.length, { error: 'Two foods of your own share an id.' })
-    .optional(),
-  /** plan with what the log taught; off, every plan is as from the factory */
-  learning: z.boolean().default(true),
-  /** what the log taught of its pots, its cook and its grains */
-  learned: learnedSchema.optional(),
-});
+export const kitchenSchema = z
+  .strictObject({
+    format: z.literal(kitchenFormat).default(kitchenFormat),
+    potId: z.string().max(60, 'Use at most 60 characters.').default('electric-5.7'),
+    altitudeM: z
+      .number()
+      .min(-430, 'No kitchen lies lower than -430 m.')
+      .max(5500, 'Above 5,500 m the model is not checked.')
+      .default(0),
+    units: z.enum(['metric', 'cups']).default('metric'),
+    theme: z.enum(['auto', 'light', 'dark']).default('auto'),
+    /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
+    devices: z.boolean().default(false),
+    /** pots that the cook added, with what their manuals say */
+    ownPots: z
+      .array(ownPotSchema)
+      .max(40, 'At most 40 pots of your own.')
+      .refine((all) => new Set(all.map((p) => p.id)).size === all.length, {
+        error: 'Two pots of your own share an id.',
+      })
+      .optional(),
+    /** foods that the cook added from their packets */
+    ownFoods: z
+      .array(ownFoodSchema)
+      .max(300, 'At most 300 foods of your own.')
+      .refine((all) => new Set(all.map((f) => f.id)).size === all.length, {
+        error: 'Two foods of your own share an id.',
+      })
+      .optional(),
+    /** plan with what the log taught; off, every plan is as from the factory */
+    learning: z.boolean().default(true),
+    /** what the log taught of its pots, its cook and its grains */
+    learned: learnedSchema.optional(),
+  })
+  .superRefine(({ potId, ownPots = [] }, ctx) => {
+    const known = [...potIds, ...ownPots.map((p) => p.id)];
+    if (!known.includes(potId))
+      ctx.addIssue({ code: 'custom', path: ['potId'], message: `Choose a pot of the kitchen: ${known.join(', ')}.` });
+  });
 export type Kitchen = z.infer<typeof kitchenSchema>;
+
+/** A pot of this kitchen by its id. */
+export const potNamed = ({ ownPots }: Pick<Kitchen, 'ownPots'>, id: string): PotRef => ({
+  id,
+  own: ownPots?.find((p) => p.id === id),
+});
+/** The pot that the kitchen cooks in. */
+export const potInUse = (kitchen: Pick<Kitchen, 'ownPots' | 'potId'>): PotRef => potNamed(kitchen, kitchen.potId);
+/** Every pot that is offered: the cook's own that are not put away, then those of the table. */
+export const potsOffered = ({ ownPots = [] }: Pick<Kitchen, 'ownPots'>): PotRef[] => [
+  ...ownPots.filter((own) => !own.retired).map((own) => ({ id: own.id, own })),
+  ...potIds.map((id) => ({ id })),
+];
+/** The kitchen with its cook at another pot and height, as a plan keeps them. */
+export const atPlace = (kitchen: Kitchen, { id, own, altitudeM }: PotRef & { altitudeM: number }): Kitchen => ({
+  ...kitchen,
+  potId: id,
+  altitudeM,
+  ...(own ? { ownPots: [...(kitchen.ownPots ?? []).filter((p) => p.id !== id), own] } : {}),
+});
+/** A kitchen with nothing but the place that a plan was made for. */
+export const kitchenAt = ({ id, own, altitudeM }: PotRef & { altitudeM: number }): Kitchen =>
+  kitchenSchema.parse({ potId: id, altitudeM, ...(own ? { ownPots: [own] } : {}) });

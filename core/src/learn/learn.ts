@@ -36,13 +36,14 @@ export interface Log {
  */
 const emulators = new Map<string, Emulator | null>();
 
-function emulatorFor({ setting, potId }: Observation): Emulator | null {
+function emulatorFor(observation: Observation): Emulator | null {
+  const { setting } = observation;
   const { dish, kitchen, plan, holdMin, naturalMin } = setting;
   const { liquid, program, firstStage } = plan;
   const mark = shortMark(
     stableJson([
       dish,
-      potId,
+      plan.pot.own ?? plan.pot.id,
       kitchen.altitudeM,
       liquid.addMl,
       program.pressure,
@@ -53,7 +54,7 @@ function emulatorFor({ setting, potId }: Observation): Emulator | null {
   );
   const kept = emulators.get(mark);
   if (kept !== undefined) return kept;
-  const emulator = plannable(() => emulatorOf(setting, potOf(potId)));
+  const emulator = plannable(() => emulatorOf(setting, potOf(observation)));
   emulators.set(mark, emulator);
   if (emulators.size > 2 * mostCooks) emulators.delete(emulators.keys().next().value!);
   return emulator;
@@ -94,11 +95,16 @@ export function learn(log: Log): Learned {
   const r = new Reader(fitted, withJumps, jumps);
   const foods = [...new Set(withJumps.flatMap((e) => e.observation.starch?.food ?? []))].sort();
   const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, withJumps, id)));
+  const last = potIds.map((id) => withJumps.findLast((e) => e.observation.potId === id)!);
+  const profiles = new Map(last.map(({ observation: o }) => [o.potId, potOf(o)]));
   const pots = Object.fromEntries(
     potIds.map((id) => [
       id,
       Object.fromEntries(
-        potParameters.map((name) => [name, r.value(potKey(id, name), potParameter(potOf(id), name), trusted.has(id))]),
+        potParameters.map((name) => [
+          name,
+          r.value(potKey(id, name), potParameter(profiles.get(id)!, name), trusted.has(id)),
+        ]),
       ),
     ]),
   );
@@ -111,7 +117,6 @@ export function learn(log: Log): Learned {
       Object.fromEntries(grainNames.map((name) => [name, r.value(grainKey(food, name), grainParameters[name])])),
     ]),
   );
-  const last = potIds.map((id) => withJumps.findLast((e) => e.observation.potId === id)!);
   return {
     format: learnedFormat,
     pots,

@@ -1,6 +1,6 @@
 import type { Cook } from '../cook/cook';
 import { cookTimeline } from '../cook/timeline';
-import type { Kitchen } from '../dish/kitchen';
+import { atPlace, type Kitchen } from '../dish/kitchen';
 import type { AsCooked, Dish, Overrides } from '../dish/schema';
 import { normal } from '../normal';
 import { Problem } from '../problem';
@@ -49,7 +49,7 @@ export function nextTime(cook: Cook, kitchen: Kitchen): NextTime | null {
   const rated = cook.outcome?.ratings.grain;
   const { plan, dish } = cook;
   if (rated === undefined || rated === justRight || plan.program.whistles !== undefined) return null;
-  const here = { ...kitchen, potId: plan.pot.id, altitudeM: plan.pot.altitudeM };
+  const here = atPlace(kitchen, plan.pot);
   const was = cookedAs(cook);
   try {
     const base = evaluate({ ...dish, asCooked: was }, here);

@@ -1,7 +1,7 @@
 import type { Cook } from '../cook/cook';
 import { isKind, type EventOf } from '../cook/events';
 import { cookTimeline } from '../cook/timeline';
-import type { Kitchen } from '../dish/kitchen';
+import { atPlace, type Kitchen } from '../dish/kitchen';
 import type { Kinetics } from '../food/record';
 import { recordAmong } from '../food/own-food';
 import type { CookSetting } from './forward';
@@ -91,7 +91,7 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
     setting: {
       dish,
       // The table's own pot: what was learned before must not be learned again from itself.
-      kitchen: { ...kitchen, potId: plan.pot.id, altitudeM: plan.pot.altitudeM, learned: undefined },
+      kitchen: { ...atPlace(kitchen, plan.pot), learned: undefined },
       plan,
       holdMin,
       naturalMin,

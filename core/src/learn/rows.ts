@@ -1,5 +1,6 @@
 import { perStep } from '../plan/learned';
-import { pots, type PotProfile } from '../pot/profile';
+import { potProfile } from '../pot/own-pot';
+import type { PotProfile } from '../pot/profile';
 import { emulated, type Emulator } from './emulator';
 import type { Input, Inputs, Output } from './forward';
 import type { Observation } from './observation';
@@ -59,11 +60,12 @@ export interface Jump {
 }
 export const jumpSdTimes = 2;
 
-export const potOf = (potId: string): PotProfile => pots.find((p) => p.id === potId)!;
+/** The pot that a cook was in, as its plan keeps it. */
+export const potOf = (o: Pick<Observation, 'setting'>): PotProfile => potProfile(o.setting.plan.pot);
 
 /** What each input of the forward model is made of in this cook. */
 export function partsOf({ observation: o, jumps }: Omit<Evidence, 'emulator'>): Partial<Record<Input, Part[]>> {
-  const pot = potOf(o.potId);
+  const pot = potOf(o);
   const ofPot = (name: PotParameter): Part[] => {
     const { sd } = potParameter(pot, name);
     const jumped = jumps.filter((j) => j.potId === o.potId && j.parameter === name && o.startedMs >= j.sinceMs);
@@ -205,12 +207,12 @@ class Reading {
 
   /** The pot's own countdown comes so much after the pressure. */
   private sensed(v: Value): Value {
-    const { sd } = potParameter(potOf(this.o.potId), 'sense');
+    const { sd } = potParameter(potOf(this.o), 'sense');
     return this.shift(added(v, fixed(0)), potKey(this.o.potId, 'sense'), sd);
   }
 
   private gaugeRows(): Row[] {
-    const pot = potOf(this.o.potId);
+    const pot = potOf(this.o);
     const { pressure } = this.o.setting.plan.program;
     const kpa = (pressure === 'high' || pot.lowKpa === null ? pot.highKpa : pot.lowKpa) * Math.exp(this.x.set ?? 0);
     const { slopes, scatter } = fixed(kpa);

@@ -45,7 +45,7 @@ export function liquidBounds(b: Ready): LiquidBounds {
   const coverMl = g.grain ? firstFrom(0, potMl, (ml) => geometryOf(b, ml).dryGrainShare <= limit) : 0;
   // What made the steam of a first stage is in the pot already.
   const leastMl = Math.max(minimumMl, coverMl, b.first?.liquidMl ?? 0);
-  const fits = (ml: number): boolean => geometryOf(b, ml).fillFraction <= fillLimits.solved;
+  const fits = (ml: number): boolean => geometryOf(b, ml).fillFraction <= fillLimits.solvedOfMost * pot.fillShare;
   const full = fits(potMl) ? potMl : firstFrom(0, potMl, (ml) => !fits(ml));
   return {
     leastMl,

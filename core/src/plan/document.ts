@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { finishCodes, stepIdSchema } from './step-id';
+import { ownPotSchema } from '../pot/own-pot';
 import { reasonedSchema } from '../reasoned';
 
 /*
@@ -363,6 +364,8 @@ export const planSchema = z.object({
   steps: z.array(stepSchema),
   pot: z.object({
     id: text,
+    /** the cook's own pot as it was; absent for a pot of the table */
+    own: ownPotSchema.optional(),
     litres: num,
     diameterMm: num,
     altitudeM: num,

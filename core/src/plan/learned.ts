@@ -1,10 +1,11 @@
 import type { Learned, LearnedValue } from '../dish/learned';
-import type { Kitchen } from '../dish/kitchen';
+import { potInUse, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { recordOf } from '../food/own-food';
 import type { FoodRecord, GrainRecord } from '../food/record';
 import { withFactors, factorNames, type PotFactors } from '../pot/factors';
-import { pots, type PotProfile } from '../pot/profile';
+import { potProfile } from '../pot/own-pot';
+import type { PotProfile } from '../pot/profile';
 import { units } from '../quantity/units';
 import { stableJson } from '../stable-json';
 import { shortMark } from '../short-mark';
@@ -32,10 +33,9 @@ const valueOf = (values: Readonly<Record<string, LearnedValue>> | undefined, nam
   values?.[name]?.value ?? 0;
 const held = (steps: number): number => Math.max(-mostSteps, Math.min(mostSteps, steps));
 
-/** The pot of a kitchen: of the table of pots, with what the log taught of it. */
+/** The pot of a kitchen: of the table or the cook's own, with what the log taught of it. */
 export function potOfKitchen(kitchen: Kitchen): PotProfile {
-  const { potId } = kitchen;
-  const pot = pots.find((p) => p.id === potId)!;
+  const pot = potProfile(potInUse(kitchen));
   const own = potFactors(kitchen);
   return own ? withFactors(pot, own) : pot;
 }

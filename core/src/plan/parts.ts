@@ -1,3 +1,4 @@
+import { potInUse } from '../dish/kitchen';
 import type { Texture } from '../grain/texture';
 import type { LiquidBounds } from './bounds';
 import type { Bench } from './bench';
@@ -131,8 +132,10 @@ export const deglazePart = ({ b: { pan }, addMl, geo }: Result): Plan['deglaze']
 export function potPart({ b: { pot, kitchen }, geo, run }: Result): Plan['pot'] {
   const fillOk = geo.fillFraction <= geo.limitFraction;
   const wetEnough = geo.thinLiquidMl >= leastThinMl(pot.minimumLiquidMl[0]);
+  const { own } = potInUse(kitchen);
   return {
     id: pot.id,
+    ...(own ? { own } : {}),
     litres: pot.litres,
     diameterMm: pot.diameterMm,
     altitudeM: kitchen.altitudeM,

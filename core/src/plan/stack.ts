@@ -44,7 +44,7 @@ export interface Geometry {
 }
 
 /** Two thirds full at most; from half on starch and milk foam [common practice; the maker's manual wins]. */
-export const fillLimits = { most: 2 / 3, foam: 0.5, solved: 0.63 } as const;
+export const fillLimits = { foam: 0.5, solvedOfMost: 0.945 } as const;
 /** Swollen grain takes about three times its dry room [common practice]. */
 const swelling = 3;
 
@@ -80,7 +80,7 @@ export function stackPlan(x: StackInput): Geometry {
     layers: s.layers,
     fillLitres: s.fillLitres,
     fillFraction: s.fillLitres / pot.litres,
-    limitFraction: fillLimits.most,
+    limitFraction: pot.fillShare,
     foamFraction: foams ? fillLimits.foam : null,
     shares: volumeShares(x, s, thinLiquidMl),
     liquidLevelMm: s.liquidLevelMm,

@@ -44,6 +44,8 @@ export interface PotProfile {
   /** the only programs it has, where pressure and time cannot be chosen */
   programs: readonly { id: string; pressure: 'high' | 'low'; holdMin: number }[] | null;
   minimumLiquidMl: Sourced;
+  /** its highest mark, as a share of its litres */
+  fillShare: number;
   roomC: number;
 }
 
@@ -78,6 +80,7 @@ const electric57: PotProfile = {
   whistle: null,
   programs: null,
   minimumLiquidMl: [240, 'P'],
+  fillShare: 2 / 3, // common practice
   roomC: 21, // common practice
 };
 
@@ -88,31 +91,30 @@ export interface PotAt {
 }
 
 /** Another size of the same cooker: surfaces and metal grow with the area, volume^(2/3). [derived, not calibrated] */
-function scaled({
-  id,
-  litres,
-  powerW,
-  diameterMm,
-  minimumMl,
-}: Pick<PotProfile, 'id' | 'litres' | 'powerW' | 'diameterMm'> & { minimumMl: number }): PotProfile {
-  const area = (litres / electric57.litres) ** (2 / 3);
+export function resized(pot: PotProfile, litres: number): PotProfile {
+  const area = (litres / pot.litres) ** (2 / 3);
   return {
-    ...electric57,
-    id,
+    ...pot,
     litres,
-    powerW,
-    diameterMm,
-    baseJPerK: electric57.baseJPerK * area,
-    baseWPerK: electric57.baseWPerK * area,
-    wallJPerK: electric57.wallJPerK * area,
-    lidJPerK: electric57.lidJPerK * area,
-    lidAirWPerK: electric57.lidAirWPerK * area,
-    lidSteamWPerK: electric57.lidSteamWPerK * area,
-    sideLossWPerK: electric57.sideLossWPerK * area,
-    fillLossWPerK: electric57.fillLossWPerK * area,
-    lidLossWPerK: electric57.lidLossWPerK * area,
-    minimumLiquidMl: [minimumMl, 'P'],
+    baseJPerK: pot.baseJPerK * area,
+    baseWPerK: pot.baseWPerK * area,
+    wallJPerK: pot.wallJPerK * area,
+    lidJPerK: pot.lidJPerK * area,
+    lidAirWPerK: pot.lidAirWPerK * area,
+    lidSteamWPerK: pot.lidSteamWPerK * area,
+    sideLossWPerK: pot.sideLossWPerK * area,
+    fillLossWPerK: pot.fillLossWPerK * area,
+    lidLossWPerK: pot.lidLossWPerK * area,
   };
+}
+
+/** The electric cooker in another size, with its own power and width. */
+function scaled({
+  litres,
+  minimumMl,
+  ...own
+}: Pick<PotProfile, 'id' | 'litres' | 'powerW' | 'diameterMm'> & { minimumMl: number }): PotProfile {
+  return { ...resized(electric57, litres), ...own, minimumLiquidMl: [minimumMl, 'P'] };
 }
 
 /** The flames are from memory and not calibrated; of the whistle only its shutting was tuned, to 5 to 15 g of steam each. */

@@ -1,10 +1,11 @@
+import { potProfile } from '../../src/pot/own-pot';
 import { changesOf } from '../../src/learn/drift';
 import { emulated } from '../../src/learn/emulator';
 import { fit } from '../../src/learn/fit';
 import { inputs, type Inputs } from '../../src/learn/forward';
 import { cookKey, potKey } from '../../src/learn/parameters';
 import { spreadOf } from '../../src/learn/emulator';
-import { potOf, type Evidence } from '../../src/learn/rows';
+import { type Evidence } from '../../src/learn/rows';
 import { drawsOf, eveningOf, feltPlace, householdOf, poolOf, trueInputs, type Household } from './household';
 
 /* Simulated households of the electric pot; the whole of it with its table is bench/learn. */
@@ -31,7 +32,9 @@ test('the emulator follows the full model to a share of what its inputs spread',
     const wide: number[] = [];
     for (const d of pool.slice(0, 6))
       for (let n = 0; n < 12; n++) {
-        const x: Inputs = Object.fromEntries(inputs.map((i) => [i, draws.normal() * spreadOf(i, potOf(potId))]));
+        const x: Inputs = Object.fromEntries(
+          inputs.map((i) => [i, draws.normal() * spreadOf(i, potProfile({ id: potId }))]),
+        );
         const real = d.forward.run(x);
         if (!Number.isFinite(real[o]) || !Number.isFinite(d.emulator.base[o])) continue;
         off.push(real[o] - emulated(d.emulator, o, x).value);

@@ -1,3 +1,4 @@
+import { potProfile } from '../../src/pot/own-pot';
 import { kitchenSchema } from '../../src/dish/kitchen';
 import { findFood } from '../../src/food/find';
 import { emulatorOf, type Emulator } from '../../src/learn/emulator';
@@ -16,7 +17,7 @@ import {
   scatterSd,
   type CookParameter,
 } from '../../src/learn/parameters';
-import { partsOf, potOf, scatters, type Evidence, type Scatter } from '../../src/learn/rows';
+import { partsOf, scatters, type Evidence, type Scatter } from '../../src/learn/rows';
 import { solvePlan } from '../../src/plan/solve-plan';
 import { plausible, seeded } from '../helpers/plausible';
 
@@ -51,7 +52,7 @@ export function poolOf(potId: string, size: number, firstSeed = 1): PoolDish[] {
       const { release, holdMin } = p.program;
       const naturalMin = release.kind === 'natural' ? null : release.kind === 'timed' ? (release.naturalMin ?? 0) : 0;
       const setting = { dish, kitchen, plan: p, holdMin, naturalMin };
-      const emulator = emulatorOf(setting, potOf(potId));
+      const emulator = emulatorOf(setting, potProfile({ id: potId }));
       if (!emulator) continue;
       const kinetics = findFood(starch.food).grain!.kinetics;
       out.push({ setting, emulator, forward: new Forward(setting), starch: { food: starch.food, kinetics }, potId });
@@ -142,7 +143,10 @@ export function eveningOf(h: Household, d: PoolDish, n: number): Evidence | null
   const seen = (): boolean => draws.uniform() > misses.tap;
   const jitter = (): number => observedSd.tapMin * draws.student(4);
   const pin = Math.exp(out.pin) + scatterSd.tickMin * scatter[scatters.indexOf('tick')]!;
-  const full = pin + Math.exp(out.toFull) + potParameter(potOf(d.potId), 'sense').sd * truth(potKey(d.potId, 'sense'));
+  const full =
+    pin +
+    Math.exp(out.toFull) +
+    potParameter(potProfile({ id: d.potId }), 'sense').sd * truth(potKey(d.potId, 'sense'));
   if (seen()) o.taps.pinMin = pin + handMin + jitter();
   if (seen()) o.taps.fullMin = full + handMin + jitter();
   const fallen = full + holdMin + Math.exp(out.natural);

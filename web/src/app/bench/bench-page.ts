@@ -39,6 +39,7 @@ import { StackSheet } from './stack-sheet';
 import { WaterSheet } from './water-sheet';
 import { type Way, hasWay, warningParams, warningsAt, wayParams } from './warning-places';
 import { Warnings } from './warnings';
+import { PotNamePipe } from '../ui/pot-name';
 
 export const sheetNames = ['gather', 'fry', 'water', 'stack', 'pressure', 'finish'] as const;
 type SheetName = (typeof sheetNames)[number];
@@ -47,6 +48,7 @@ type SheetName = (typeof sheetNames)[number];
 @Component({
   selector: 'ek-bench-page',
   imports: [
+    PotNamePipe,
     RouterLink,
     TranslocoDirective,
     Button,

@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { learnedMark, nearOf, type Dish, type Kitchen, type Near, type Plan } from '@einkorn/core';
+import { isSamePot, learnedMark, nearOf, potInUse, type Dish, type Kitchen, type Near, type Plan } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
@@ -50,7 +50,7 @@ const nearOfLast = (plan: Plan | null, plannedDish: Dish | null, dish: Dish, kit
   plan && plannedDish && isOfKitchen(plan, kitchen) ? nearOf(plan, plannedDish, dish) : null;
 
 const isOfKitchen = (plan: Plan, kitchen: Kitchen): boolean =>
-  plan.pot.id === kitchen.potId &&
+  isSamePot(plan.pot, potInUse(kitchen)) &&
   plan.pot.altitudeM === kitchen.altitudeM &&
   plan.learned?.mark === learnedMark(kitchen);
 

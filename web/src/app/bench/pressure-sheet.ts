@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { pots, starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
+import { potProfile, starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -155,7 +155,8 @@ export class PressureSheet {
 
   /** High and low, where the cooker has both and lets one choose. */
   readonly levels = computed(() => {
-    const pot = pots.find((x) => x.id === this.plan()?.pot.id);
+    const p = this.plan();
+    const pot = p && potProfile(p.pot);
     if (!pot || pot.lowKpa === null || pot.programs) return [];
     return (['high', 'low'] as const).map((value) => ({
       value,

@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { baseAreaCm2, pots, steamC, type Kitchen, type OwnFood, type PotProfile } from '@einkorn/core';
+import {
+  baseAreaCm2,
+  potInUse,
+  potProfile,
+  potsOffered,
+  steamC,
+  type Kitchen,
+  type OwnFood,
+  type OwnPot,
+  type PotProfile,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -8,12 +18,14 @@ import { InputNumber } from 'primeng/inputnumber';
 import { Format } from '../i18n/format';
 import { Choice } from '../ui/choice';
 import { OwnFoodDialog } from '../ui/own-food-dialog';
+import { PotNamePipe } from '../ui/pot-name';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { OwnPotDialog } from './own-pot-dialog';
 
 /** The Kitchen: which pot, how high above the sea, and what that does to the heat inside. */
 @Component({
   selector: 'ek-kitchen-page',
-  imports: [FormsModule, TranslocoDirective, Button, Choice, InputNumber, OwnFoodDialog],
+  imports: [FormsModule, TranslocoDirective, Button, Choice, InputNumber, OwnFoodDialog, OwnPotDialog, PotNamePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.scss',
@@ -22,17 +34,19 @@ export class KitchenPage {
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);
-  readonly pots = pots;
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly saving = this.store.selectSignal(kitchenFeature.selectSaving);
   readonly failure = this.store.selectSignal(kitchenFeature.selectFailure);
 
   /** the food whose packet is open */
   readonly editing = signal<OwnFood | 'new' | null>(null);
+  /** the pot whose manual is open: one to change, or a new one, as a copy of another */
+  readonly pot = signal<{ pot: OwnPot | null; copyOf: OwnPot | null } | null>(null);
+  readonly offered = computed(() => potsOffered(this.kitchen()).map(potProfile));
 
   readonly heat = computed(() => {
     const k = this.kitchen();
-    const pot = pots.find((p) => p.id === k.potId)!;
+    const pot = potProfile(potInUse(k));
     const row = (key: string, kpa: number): { key: string; kpa: number; here: number; sea: number } => ({
       key,
       kpa,
@@ -59,6 +73,15 @@ export class KitchenPage {
 
   change(change: Partial<Kitchen>): void {
     this.store.dispatch(KitchenActions.change({ change }));
+  }
+  /** Puts a pot of one's own away, or takes it out again; its cooks keep it. One that is in use hands over to the pot it is like. */
+  retire(pot: OwnPot, retired: boolean): void {
+    const kitchen = this.kitchen();
+    const { retired: _was, ...rest } = pot;
+    const ownPots = (kitchen.ownPots ?? []).map((p) =>
+      p.id === pot.id ? { ...rest, ...(retired ? { retired } : {}) } : p,
+    );
+    this.change({ ownPots, ...(retired && kitchen.potId === pot.id ? { potId: pot.like } : {}) });
   }
   removeFood(id: string): void {
     this.change({ ownFoods: (this.kitchen().ownFoods ?? []).filter((f) => f.id !== id) });

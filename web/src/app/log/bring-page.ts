@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { notedRowSchema, pots, ratingScales, type NotedRow } from '@einkorn/core';
+import { notedRowSchema, potsOffered, ratingScales, type NotedRow } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -10,6 +10,7 @@ import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
 import { messagesOf, zodValidator } from '../ui/zod-form';
 import { LogActions, logFeature } from './log.slice';
+import { PotNamePipe } from '../ui/pot-name';
 
 /** A file larger than the server takes is not sent. */
 const mostBytes = 30_000_000;
@@ -18,7 +19,7 @@ const minutes = () => new FormControl<number | null>(null);
 /** Cooks from elsewhere: a log or a table as a file, or one after the other out of a notebook. */
 @Component({
   selector: 'ek-bring-page',
-  imports: [ReactiveFormsModule, RouterLink, TranslocoDirective, Button],
+  imports: [PotNamePipe, ReactiveFormsModule, RouterLink, TranslocoDirective, Button],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bring-page.html',
   styleUrl: './bring-page.scss',
@@ -33,7 +34,7 @@ export class BringPage {
   readonly failure = this.store.selectSignal(logFeature.selectFailure);
   readonly tooLarge = signal('');
   readonly isOver = signal(false);
-  readonly pots = pots;
+  readonly pots = computed(() => potsOffered(this.kitchen()));
   readonly grains = ratingScales.grain;
 
   readonly form = inject(NonNullableFormBuilder).group(

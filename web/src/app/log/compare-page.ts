@@ -9,6 +9,7 @@ import { Chart, type Figure } from '../ui/chart';
 import { programName } from '../ui/plan-rows';
 import { compareFigure } from './compare-figure';
 import { LogActions, logFeature } from './log.slice';
+import { PotNames } from '../ui/pot-name';
 
 type Translate = (key: string, p?: Record<string, unknown>) => string;
 
@@ -31,6 +32,7 @@ export class ComparePage {
   readonly ids = input.required<string>();
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
+  private readonly potNames = inject(PotNames);
   readonly fmt = inject(Format);
   private readonly all = this.store.selectSignal(logFeature.selectEntities);
   readonly failure = this.store.selectSignal(logFeature.selectFailure);
@@ -56,7 +58,7 @@ export class ComparePage {
     const summaries = new Map(cooks.map((c) => [c, summaryOf(c)]));
     const summary = (c: Cook) => summaries.get(c)!;
     return [
-      row('c-pot', (c) => t(`pot-name.${c.plan.pot.id}`)),
+      row('c-pot', (c) => this.potNames.of(c.plan.pot.id, c.plan.pot.own)),
       row('c-serves', (c) => fmt.number(c.dish.serves)),
       row('f-liquid', (c) => fmt.ml(c.plan.liquid.addMl)),
       row('f-program', (c) => programName(c.plan, t, fmt)),

@@ -18,6 +18,7 @@ import { LogActions, logFeature } from './log.slice';
 import { LeftOpen } from './left-open';
 import { LookBack } from './look-back';
 import { NextTimePanel } from './next-time';
+import { PotNamePipe } from '../ui/pot-name';
 
 const tints: Record<RatingKey, string> = {
   grain: 'var(--turmeric-tint)',
@@ -38,6 +39,7 @@ const kinds: Record<RatingKey, string> = {
 @Component({
   selector: 'ek-cook-page',
   imports: [
+    PotNamePipe,
     FormsModule,
     RouterLink,
     TranslocoDirective,

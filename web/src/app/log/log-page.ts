@@ -11,6 +11,7 @@ import { Api, failureOf, type LogQuery } from '../api/client';
 import type * as files from './export';
 import { LogActions, logFeature } from './log.slice';
 import { Taught } from './taught';
+import { PotNamePipe } from '../ui/pot-name';
 
 type Files = typeof files;
 
@@ -20,7 +21,7 @@ const mostCompared = 4;
 /** The Log: every cook, planned against what it was. */
 @Component({
   selector: 'ek-log-page',
-  imports: [RouterLink, TranslocoDirective, Button, Taught],
+  imports: [PotNamePipe, RouterLink, TranslocoDirective, Button, Taught],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './log-page.html',
   styleUrl: './log-page.scss',

@@ -11,6 +11,7 @@ import { Chart, type Figure } from '../ui/chart';
 import { bell } from './bell';
 import { forecastsFigure, lastMissed, missedOf } from './forecasts-figure';
 import { logFeature } from './log.slice';
+import { PotNamePipe } from '../ui/pot-name';
 
 /** Left of its first spread from which on a value is not worth telling. */
 const unknownFrom = 0.8;
@@ -18,7 +19,7 @@ const unknownFrom = 0.8;
 /** What the pot taught us: what was believed before and is now, each with its spread; what is not known, and what would tell. */
 @Component({
   selector: 'ek-taught',
-  imports: [RouterLink, TranslocoDirective, Button, Chart],
+  imports: [PotNamePipe, RouterLink, TranslocoDirective, Button, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './taught.html',
   styleUrl: './taught.scss',

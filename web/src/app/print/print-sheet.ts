@@ -6,6 +6,7 @@ import { planInShort, planRows } from '../ui/plan-rows';
 import { PotSection } from '../ui/pot-section';
 import { prepWords } from '../ui/prep-words';
 import { stepParams } from '../ui/step-text';
+import { PotNamePipe } from '../ui/pot-name';
 
 type Translate = (key: string, p?: Record<string, unknown>) => string;
 
@@ -28,7 +29,7 @@ const untold = new Set<string>(['to-full', 'first-full']);
 /** The plan on one sheet of paper, A4 or Letter, that can be read in black and white: what to take, the pot, the steps. */
 @Component({
   selector: 'ek-print-sheet',
-  imports: [TranslocoDirective, PotSection],
+  imports: [PotNamePipe, TranslocoDirective, PotSection],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './print-sheet.html',
   styleUrl: './print-sheet.scss',

@@ -22,6 +22,7 @@ import { PlanDiff } from '../ui/plan-diff';
 import { planInShort, planRows, type PlanRow } from '../ui/plan-rows';
 import { ReadLineRow } from './read-line-row';
 import { RecipeActions, recipeFeature, type OwnWords } from './recipe.slice';
+import { PotNamePipe } from '../ui/pot-name';
 
 /** The answer to how the pressure is let off, as the reader of recipes understands it. */
 const releaseSteps = {
@@ -33,7 +34,7 @@ const releaseSteps = {
 /** New dish: a text on the left, what was understood of it on the right, the recipe as written beside our plan, the Bench. */
 @Component({
   selector: 'ek-recipe-page',
-  imports: [RouterLink, TranslocoDirective, Button, MiniPot, OwnFoodDialog, PlanDiff, ReadLineRow],
+  imports: [PotNamePipe, RouterLink, TranslocoDirective, Button, MiniPot, OwnFoodDialog, PlanDiff, ReadLineRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-page.html',
   styleUrl: './recipe-page.scss',

@@ -20,11 +20,13 @@ import { CompareDialog } from './compare-dialog';
 import { saveFile } from '../ui/save-file';
 import { ShelfActions, shelfFeature, type ShelfFilter } from './shelf.slice';
 import { VaryDialog } from './vary-dialog';
+import { PotNamePipe } from '../ui/pot-name';
 
 /** The Shelf: dishes as dense rows, each with its pot in section and its verdicts in this kitchen. */
 @Component({
   selector: 'ek-shelf-page',
   imports: [
+    PotNamePipe,
     BandKeyPipe,
     FormsModule,
     RouterLink,

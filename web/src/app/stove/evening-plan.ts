@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { evening, pots, type Clash, type EveningTask, type Plan } from '@einkorn/core';
-import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
+import { evening, potsOffered, type Clash, type EveningTask, type Plan } from '@einkorn/core';
+import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
@@ -12,6 +12,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { patternOf } from '../ui/patterns';
 import { stepParams } from '../ui/step-text';
 import { EveningActions, eveningFeature, planKey, type Course } from './evening.slice';
+import { PotNames } from '../ui/pot-name';
 
 const most = 3;
 const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/;
@@ -26,7 +27,7 @@ const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/;
 })
 export class EveningPlan {
   private readonly store = inject(Store);
-  private readonly transloco = inject(TranslocoService);
+  private readonly potNames = inject(PotNames);
   readonly fmt = inject(Format);
   private readonly now = inject(WallClock).ticking();
   private readonly stored = this.store.selectSignal(eveningFeature.selectDishes);
@@ -39,7 +40,7 @@ export class EveningPlan {
   readonly dishes = computed(() => this.stored().map((d) => ({ id: d.id, label: d.dish.title })));
   readonly allPots = computed(() => {
     this.fmt.locale();
-    return pots.map((p) => ({ id: p.id, label: this.transloco.translate(`pot-name.${p.id}`) }));
+    return potsOffered(this.kitchen()).map(({ id }) => ({ id, label: this.potNames.of(id) }));
   });
   /** The next time that the clock shows the serving time. */
   readonly serveMs = computed(() => {
@@ -95,7 +96,7 @@ export class EveningPlan {
     const free = this.stored().find((d) => !taken.has(d.id)) ?? this.stored()[0];
     const potsTaken = new Set(this.courses().map((c) => c.potId));
     const own = this.kitchen().potId;
-    const pot = potsTaken.has(own) ? (pots.find((p) => !potsTaken.has(p.id))?.id ?? own) : own;
+    const pot = potsTaken.has(own) ? (potsOffered(this.kitchen()).find((p) => !potsTaken.has(p.id))?.id ?? own) : own;
     if (free) this.set([...this.courses(), { dishId: free.id, potId: pot }]);
   }
   change(i: number, change: Partial<Course>): void {

@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import {
   firstSymptoms,
   foods,
-  kitchenSchema,
+  kitchenAt,
   Problem,
   rescue,
   symptoms,
@@ -83,7 +83,7 @@ export class RescueDialog {
     const c = this.cook();
     if (!s) return null;
     try {
-      const kitchen = kitchenSchema.parse({ potId: c.plan.pot.id, altitudeM: c.plan.pot.altitudeM });
+      const kitchen = kitchenAt(c.plan.pot);
       return rescue(s, { dish: c.dish, kitchen, plan: c.plan }, this.answers(), this.lid());
     } catch (e) {
       if (e instanceof Problem) return null;

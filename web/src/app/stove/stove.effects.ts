@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { kitchenSchema, realityOf, type Cook, type Reality, type CookEvent } from '@einkorn/core';
+import { kitchenAt, realityOf, type Cook, type Reality, type CookEvent } from '@einkorn/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store, type Action } from '@ngrx/store';
@@ -163,17 +163,10 @@ export const lookAhead = createEffect(
       distinctUntilChanged((a, b) => rough(a) === rough(b)),
       switchMap((x) =>
         x?.real
-          ? planner
-              .outlook(
-                x.cook.dish,
-                kitchenSchema.parse({ potId: x.cook.plan.pot.id, altitudeM: x.cook.plan.pot.altitudeM }),
-                x.cook.plan,
-                x.real,
-              )
-              .pipe(
-                map((outlook) => StoveActions.outlookFound({ outlook })),
-                catchError(() => of(StoveActions.outlookFound({ outlook: null }))),
-              )
+          ? planner.outlook(x.cook.dish, kitchenAt(x.cook.plan.pot), x.cook.plan, x.real).pipe(
+              map((outlook) => StoveActions.outlookFound({ outlook })),
+              catchError(() => of(StoveActions.outlookFound({ outlook: null }))),
+            )
           : of(StoveActions.outlookFound({ outlook: null })),
       ),
     ),

@@ -243,6 +243,6 @@ const sum = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0);
 
 /** Letters of a name in widths of an ordinary one, as the reading face draws them. */
 const lettersOf = (name: string): number =>
-  sum([...name].map((c) => (/[iljtfr .]/.test(c) ? 0.57 : /[mw]/i.test(c) ? 1.45 : 1)));
+  sum(Array.from(name, (c) => (/[iljtfr .]/.test(c) ? 0.57 : /[mw]/i.test(c) ? 1.45 : 1)));
 
 const middle = (l: StackLayer): number => (l.kind === 'liquid' ? 0 : (l.fromMm + l.toMm) / 2);

@@ -1,0 +1,153 @@
+import * as z from 'zod';
+import type { SourceCode } from '../source';
+import { stableJson } from '../stable-json';
+import { potIds, pots, resized, type PotProfile } from './profile';
+
+/** A pot's own numbers are the cook's reading of its manual. */
+const manual: SourceCode = 'P';
+/** Nobody fills a pressure cooker beyond two thirds [common practice]. */
+const mostFillShare = 2 / 3;
+/** A pot is between a pan and a tube: its height over its width [common practice]. */
+const heightOfWidth = { least: 0.3, most: 2 } as const;
+
+/** A program of a cooker that has nothing else: the name on its button, its pressure and its minutes. */
+const ownProgramSchema = z.strictObject({
+  id: z.string().trim().min(1, 'Give the program the name on its button.').max(30, 'Use at most 30 characters.'),
+  pressure: z.enum(['high', 'low']),
+  holdMin: z
+    .number({ error: 'Give its minutes.' })
+    .min(0, 'Minutes cannot be negative.')
+    .max(180, 'At most 180 minutes.'),
+});
+
+/** A pot of the cook's own: what its manual says; whatever is left out is as of the known pot that it is like. */
+export const ownPotSchema = z
+  .strictObject({
+    id: z.string().regex(/^pot-[a-z0-9-]{1,54}$/, 'The id of a pot of your own begins with "pot-".'),
+    name: z.string().trim().min(1, 'Give the pot a name.').max(40, 'Use at most 40 characters.'),
+    /** the known pot that it is like */
+    like: z.string().refine((id) => potIds.includes(id), { error: 'Choose the known pot that it is like.' }),
+    litres: z.number().min(1.5, 'Pots from 1.5 L are planned.').max(25, 'Pots up to 25 L are planned.').optional(),
+    /** inner diameter */
+    diameterMm: z
+      .number()
+      .min(120, 'A pot is at least 120 mm wide.')
+      .max(400, 'A pot is at most 400 mm wide.')
+      .optional(),
+    powerW: z.number().min(200, 'Give at least 200 W.').max(5000, 'Give at most 5,000 W.').optional(),
+    /** working pressures over the air outside; `null`: it has no low one */
+    highKpa: z.number().min(30, 'Give 30 to 120 kPa.').max(120, 'Give 30 to 120 kPa.').optional(),
+    lowKpa: z.number().min(10, 'Give 10 to 100 kPa.').max(100, 'Give 10 to 100 kPa.').nullable().optional(),
+    /** least thin liquid by its manual */
+    minimumMl: z.number().min(50, 'Give 50 to 2,000 mL.').max(2000, 'Give 50 to 2,000 mL.').optional(),
+    /** its highest mark, as a share of its litres */
+    fillShare: z
+      .number()
+      .min(0.4, 'The highest mark lies between 40 % and two thirds.')
+      .max(mostFillShare, 'No pressure cooker is filled beyond two thirds, whatever stands on it.')
+      .optional(),
+    programs: z.array(ownProgramSchema).min(1, 'Give at least one program, or none at all.').max(24).optional(),
+    /** put away: it is no longer offered, and its cooks keep it */
+    retired: z.boolean().optional(),
+  })
+  .superRefine((own, ctx) => {
+    const say = (path: string, message: string): void => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (!potIds.includes(own.like)) return;
+    const { litres, diameterMm, highKpa, lowKpa } = numbersOf(own);
+    const heightMm = (litres * 1e6) / ((Math.PI / 4) * diameterMm ** 2);
+    const ratio = heightMm / diameterMm;
+    if (ratio < heightOfWidth.least || ratio > heightOfWidth.most)
+      say(
+        'diameterMm',
+        `${litres} L at ${Math.round(diameterMm)} mm would be ${Math.round(heightMm)} mm high. Check litres and inner diameter.`,
+      );
+    if (lowKpa !== null && lowKpa >= highKpa)
+      say('lowKpa', `The low pressure must be under the high one (${Math.round(highKpa)} kPa).`);
+    if (lowKpa === null && own.programs?.some((p) => p.pressure === 'low'))
+      say('programs', 'A program is on low, but this pot has no low pressure.');
+  });
+export type OwnPot = z.infer<typeof ownPotSchema>;
+
+/** What names a pot: its id, and its own numbers where it is none of the table. */
+export interface PotRef {
+  id: string;
+  own?: OwnPot | undefined;
+}
+
+/** The profile of a pot: of the table, or the cook's own. A pot that nobody knows is taken as the first of the table. */
+export const potProfile = ({ id, own }: PotRef): PotProfile =>
+  own ? ownProfile(own) : (pots.find((p) => p.id === id) ?? pots[0]!);
+
+const likeOf = (own: OwnPot): PotProfile => pots.find((p) => p.id === own.like)!;
+
+/** The numbers that a cook can give, with those of the known pot, grown with the litres, where they were left out. */
+function numbersOf(own: OwnPot) {
+  const like = likeOf(own);
+  const litres = own.litres ?? like.litres;
+  const wider = (litres / like.litres) ** (1 / 3);
+  return {
+    litres,
+    diameterMm: own.diameterMm ?? like.diameterMm * wider,
+    powerW: own.powerW ?? like.powerW * wider ** 2,
+    highKpa: own.highKpa ?? like.highKpa,
+    lowKpa: own.lowKpa === undefined ? like.lowKpa : own.lowKpa,
+    minimumMl: own.minimumMl ?? Math.round((like.minimumLiquidMl[0] * wider ** 2) / 10) * 10,
+  };
+}
+
+const profiles = new WeakMap<OwnPot, PotProfile>();
+
+/**
+ * The profile of a pot of the cook's own: surfaces and metal of the known pot grown with the area, volume^(2/3); valves and
+ * weights open in proportion to the pressure it works at [derived, not calibrated].
+ */
+function ownProfile(own: OwnPot): PotProfile {
+  const known = profiles.get(own);
+  if (known) return known;
+  const like = likeOf(own);
+  const n = numbersOf(own);
+  const byPressure = n.highKpa / like.highKpa;
+  const made: PotProfile = {
+    ...resized(like, n.litres),
+    id: own.id,
+    diameterMm: n.diameterMm,
+    powerW: n.powerW,
+    highKpa: n.highKpa,
+    lowKpa: n.lowKpa,
+    minimumLiquidMl: [n.minimumMl, own.minimumMl === undefined ? 'D' : manual],
+    fillShare: own.fillShare ?? like.fillShare,
+    relief: like.relief && { ...like.relief, openPa: like.relief.openPa * byPressure },
+    whistle: like.whistle && {
+      ...like.whistle,
+      openPa: like.whistle.openPa * byPressure,
+      closePa: like.whistle.closePa * byPressure,
+    },
+    programs: own.programs ?? like.programs,
+  };
+  profiles.set(own, made);
+  return made;
+}
+
+/** What a plan depends on of a pot: its numbers, whatever it is called and whether it was put away. */
+export function potMark({ id, own }: PotRef): unknown {
+  if (!own) return id;
+  const { name: _name, retired: _retired, ...numbers } = own;
+  return numbers;
+}
+export const isSamePot = (a: PotRef, b: PotRef): boolean => stableJson(potMark(a)) === stableJson(potMark(b));
+
+/** Letters and digits of a name as the id of a pot that no other has. */
+export function ownPotId(name: string, taken: readonly string[] = []): string {
+  const slug = name
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 48);
+  const base = `pot-${slug || 'own'}`;
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? base : `${base}-${n}`;
+    if (!taken.includes(id)) return id;
+  }
+}

@@ -1,0 +1,84 @@
+import { expect, test, type Page } from '@playwright/test';
+import { aHut, noBarriers, tab } from '../helpers';
+
+const hut = aHut();
+const kept = (page: Page) => expect(page.getByRole('status').first()).toHaveText('saved');
+
+test('a cook adds their own pot from its manual, plans in it, corrects it, and puts it away', async ({ page }) => {
+  await page.goto(`${hut.url}/kitchen`);
+  await page.getByRole('button', { name: 'Add a pot' }).click();
+  const dialog = page.getByRole('dialog');
+  // What is not given is shown as it will be taken.
+  await expect(dialog.getByLabel('power, W')).toHaveAttribute('placeholder', '1,000');
+  await dialog.getByLabel('litres').fill('8');
+  await expect(dialog.getByLabel('inner width, cm')).toHaveAttribute('placeholder', '24.9');
+  await noBarriers(page);
+
+  // Without a name, and as a pan, it is refused in words, and nothing is lost.
+  await dialog.getByLabel('inner width, cm').fill('40');
+  await dialog.getByRole('button', { name: 'Keep this pot' }).click();
+  await expect(dialog.getByText('Give the pot a name.')).toBeVisible();
+  await expect(dialog.getByText(/would be 64 mm high/)).toBeVisible();
+  await dialog.getByLabel('What you call it').fill('The blue one');
+  await dialog.getByLabel('inner width, cm').fill('24');
+  await dialog.getByLabel('power, W').fill('1400');
+  await dialog.getByLabel('least liquid, mL').fill('500');
+  await dialog.getByRole('button', { name: 'Keep this pot' }).click();
+  await expect(dialog).toBeHidden();
+  const card = page.getByRole('radio', { name: /The blue one/ });
+  await expect(card).toBeChecked();
+  await expect(card).toContainText('at least 500 mL');
+
+  await kept(page);
+
+  // It is the pot of the Bench, and stays so after a reload.
+  await page.goto(`${hut.url}/bench/plain-long-grain/stack`);
+  await expect(page.getByText('The blue one, 1,180 m')).toBeVisible();
+  await expect(page.getByText(/this pot needs 500 mL/)).toBeVisible();
+  const slow = await tab(page, 'Pressure').textContent();
+
+  await page.goto(`${hut.url}/kitchen`);
+  await page.getByRole('button', { name: 'Copy The blue one' }).click();
+  await expect(dialog.getByLabel('What you call it')).toHaveValue('The blue one, copy');
+  await dialog.getByRole('button', { name: 'Add a button' }).click();
+  await dialog.getByLabel('name on the button').fill('Grains');
+  await dialog.getByLabel('minutes').fill('15');
+  await dialog.getByRole('button', { name: 'Keep this pot' }).click();
+  await expect(page.getByRole('radio', { name: /The blue one, copy/ })).toBeChecked();
+  await kept(page);
+  await page.goto(`${hut.url}/bench/plain-long-grain/pressure`);
+  await expect(tab(page, 'Pressure')).toContainText('15 min');
+  expect(slow).not.toContain('15 min');
+
+  await page.goto(`${hut.url}/kitchen`);
+  await page.getByRole('button', { name: 'Put The blue one, copy away' }).click();
+  await expect(page.getByRole('radio', { name: /The blue one, copy/ })).toHaveCount(0);
+  await expect(page.getByRole('radio', { name: /Electric 5.7 L/ })).toBeChecked();
+  await page.getByRole('button', { name: 'Take The blue one, copy out again' }).click();
+  await expect(page.getByRole('radio', { name: /The blue one, copy/ })).toBeVisible();
+});
+
+test('a cook in one’s own pot keeps it when the pot is changed afterwards', async ({ page }) => {
+  await page.goto(`${hut.url}/kitchen`);
+  await page.getByRole('button', { name: 'Add a pot' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What you call it').fill('Lent pot');
+  await dialog.getByRole('button', { name: 'Keep this pot' }).click();
+  await kept(page);
+  await page.goto(`${hut.url}/bench/plain-long-grain/water`);
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(page).toHaveURL(/\/stove\/.+/);
+  const id = page.url().split('/').at(-1)!;
+  const cook = async (): Promise<{ plan: { pot: { own?: { name: string; powerW?: number } } } }> =>
+    (await (await fetch(`${hut.url}/api/cooks/${id}`)).json()) as never;
+  expect((await cook()).plan.pot.own).toMatchObject({ name: 'Lent pot' });
+  await page.goto(`${hut.url}/kitchen`);
+  await page.getByRole('button', { name: 'Change Lent pot' }).click();
+  await dialog.getByLabel('power, W').fill('600');
+  await dialog.getByRole('button', { name: 'Keep this pot' }).click();
+  await expect(dialog).toBeHidden();
+  await kept(page);
+  await page.goto(`${hut.url}/stove/${id}`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  expect((await cook()).plan.pot.own!.powerW).toBeUndefined();
+});
