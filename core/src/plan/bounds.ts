@@ -46,7 +46,9 @@ export function liquidBounds(b: Ready): LiquidBounds {
   // What made the steam of a first stage is in the pot already.
   const leastMl = Math.max(minimumMl, coverMl, b.first?.liquidMl ?? 0);
   const fits = (ml: number): boolean => geometryOf(b, ml).fillFraction <= fillLimits.solvedOfMost * pot.fillShare;
-  const full = fits(potMl) ? potMl : firstFrom(0, potMl, (ml) => !fits(ml));
+  // What is too much for the pot with its least liquid is a stop; its liquid is then what the starch wants, and is scaled with it.
+  const tooMuch = geometryOf(b, leastMl).fillFraction > pot.fillShare;
+  const full = fits(potMl) || tooMuch ? potMl : firstFrom(0, potMl, (ml) => !fits(ml));
   return {
     leastMl,
     leastBy: leastMl === 0 ? 'nothing' : coverMl > minimumMl ? 'covers-starch' : 'pot-minimum',

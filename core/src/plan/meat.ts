@@ -112,9 +112,11 @@ const wayOf = (ways: Ways | undefined, key: string): { way?: Way } => {
 
 /** Stew is aimed over its threshold: the coldest cell of the largest cube decides [common practice]. */
 export const tenderTimes = 1.3;
-/** Has a piece the collagen minutes that it is aimed at? Where nothing has to melt it has. */
-export const isTenderAim = (item: Item, collagenMin: number): boolean =>
-  collagenMin >= tenderTimes * (item.food.meat!.tenderCoreMin?.[0] ?? 0);
+/** Collagen minutes that a piece wants in its core; 0 where nothing has to melt, or where it has melted: cooked meat is only heated. */
+export const wantedCollagenMin = (item: Item): number =>
+  item.state === 'cooked' ? 0 : tenderTimes * (item.food.meat!.tenderCoreMin?.[0] ?? 0);
+/** Has a piece the collagen minutes that it is aimed at? */
+export const isTenderAim = (item: Item, collagenMin: number): boolean => collagenMin >= wantedCollagenMin(item);
 
 /** What must be reached in the middle: cooked from raw, heated again, or nothing where it is hot already. */
 export const mustReach = (item: Item): MeatVerdict['kind'] =>

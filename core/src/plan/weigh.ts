@@ -4,7 +4,7 @@ import type { Term } from '../reasoned';
 import { chanceOf, piecesChance, sprayChance, textureChance, type Chance } from './chance';
 import type { PlantVerdict } from './document';
 import type { Heated } from './heated';
-import { runMeats, runPlants, tenderTimes, type MeatRun } from './meat';
+import { runMeats, runPlants, wantedCollagenMin, type MeatRun } from './meat';
 import { targetE, wantedBand } from './target';
 import { grainOutcome, saucyFrom, starchTemps, wantedSauceG, type GrainOutcome } from './water';
 
@@ -127,8 +127,8 @@ const leastSauceShare = 0.04;
 function eatingCost(m: MeatRun, naturalMin: number): number {
   const v = m.verdict;
   const large = m.item.thicknessMm >= largeMm && naturalMin < 2 && m.item.state !== 'cooked' ? price.quickLargeMeat : 0;
-  const need = v.tenderCoreMin ?? 0;
-  const short = need > 0 ? Math.max(0, 1 - (v.collagenCoreMin ?? 0) / (tenderTimes * need)) : 0;
+  const need = wantedCollagenMin(m.item);
+  const short = need > 0 ? Math.max(0, 1 - (v.collagenCoreMin ?? 0) / need) : 0;
   const stew = m.item.food.meat!.cut === 'stew';
   if (v.texture === 'dry') return large + price.dryMeat;
   if (need > 0) return large + (stew ? price.toughMeat : price.firmMeat) * short;
