@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { aHut, noBarriers, tab } from '../helpers';
 
@@ -56,6 +57,19 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
   await expect(page.getByRole('radio', { name: /Electric 5.7 L/ })).toBeChecked();
   await page.getByRole('button', { name: 'Take The blue one, copy out again' }).click();
   await expect(page.getByRole('radio', { name: /The blue one, copy/ })).toBeVisible();
+});
+
+test('a copy of everything is taken at a tap, listed, and is a database when it is saved', async ({ page }) => {
+  await page.goto(`${hut.url}/kitchen`);
+  await expect(page.getByText(/Last copy of everything/)).toBeVisible();
+  const links = page.getByRole('link', { name: 'save the file' });
+  const before = await links.count();
+  await page.getByRole('button', { name: 'Take a copy now' }).click();
+  await expect(links).toHaveCount(before + 1);
+  await noBarriers(page);
+  const [file] = await Promise.all([page.waitForEvent('download'), links.first().click()]);
+  expect(file.suggestedFilename()).toMatch(/-asked\.sqlite$/);
+  expect((await readFile(await file.path())).subarray(0, 15).toString()).toBe('SQLite format 3');
 });
 
 test('a cook in one’s own pot keeps it when the pot is changed afterwards', async ({ page }) => {

@@ -6,6 +6,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { healthOf } from './keep/health';
 import { Bus } from './live/bus';
 import { cookRoutes } from './routes/cooks';
 import { deviceRoutes } from './routes/devices';
@@ -16,6 +17,7 @@ import { planRoutes } from './routes/plan';
 import { noRoute, problems } from './routes/problems';
 import { recipeRoutes } from './routes/recipe';
 import { sameHouse } from './routes/same-house';
+import { snapshotRoutes } from './routes/snapshots';
 import type { Store } from './store/connect';
 import { Learning } from './sums/learning';
 import { sumsHere, type Sums } from './sums/sums';
@@ -29,13 +31,14 @@ export interface AppOptions {
   sums?: Sums;
   /** open to the house, not to this machine only */
   lan?: boolean;
+  version?: string;
 }
 
 /** The whole server as one Express app: the API below /api, the built interface for everything else. */
 export function createApp(
   store: Store,
   log: Logger,
-  { webFolder, sums = sumsHere, lan = false }: AppOptions = {},
+  { webFolder, sums = sumsHere, lan = false, version = '0' }: AppOptions = {},
 ): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -66,7 +69,11 @@ export function createApp(
   // A log of ten years is a large file; nothing else is.
   app.use('/api/log', express.json({ limit: '30mb' }));
   app.use('/api', express.json({ limit: '2mb' }));
-  app.get('/api/health', (_req, res) => void res.json({ ok: true }));
+  const startedMs = Date.now();
+  app.get('/api/health', async (_req, res) => {
+    const health = await healthOf(store, { version, startedMs });
+    res.status(health.ok ? 200 : 503).json(health);
+  });
   app.use('/api/plan', planRoutes(sums));
   app.use('/api/recipe', recipeRoutes(store, sums));
   app.use('/api/dishes', dishRoutes(store));
@@ -76,6 +83,7 @@ export function createApp(
   app.use('/api/devices', deviceRoutes(store, bus));
   app.use('/api/log', logRoutes(store, sums, learning));
   app.use('/api/kitchen', kitchenRoutes(store, bus, learning));
+  app.use('/api/snapshots', snapshotRoutes(store));
   app.use('/api', noRoute);
   if (webFolder && existsSync(webFolder)) {
     app.use(express.static(webFolder, { index: false, maxAge: '1y', immutable: true, setHeaders: neverKeepPage }));

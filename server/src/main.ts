@@ -1,10 +1,14 @@
+import { mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pino from 'pino';
 import { runSimulatedDevices } from '@einkorn/devices';
 import { createApp } from './app';
 import { seedDemo } from './demo/seed';
-import { openStore } from './store/connect';
+import { FolderProblem } from './keep/folder';
+import { keepSafe } from './keep/keeper';
+import { takeFolder } from './keep/lock';
+import { openStore, type Store } from './store/connect';
 import { openPool } from './sums/pool';
 
 const here = dirname(fileURLToPath(import.meta.url));
@@ -18,21 +22,40 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 }
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
-const store = await openStore(folder);
+const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
+
+/** What cannot be used is told in plain words, with its path and the way out; nothing is put in its place. */
+async function open(): Promise<{ store: Store; giveBack: () => void }> {
+  mkdirSync(folder, { recursive: true });
+  const giveBack = takeFolder(folder, `http://localhost:${port}`);
+  try {
+    return { store: await openStore(folder), giveBack };
+  } catch (e) {
+    giveBack();
+    throw e;
+  }
+}
+const { store, giveBack } = await open().catch((e: unknown) => {
+  console.error(e instanceof FolderProblem ? e.message : e);
+  process.exit(1);
+});
 await seedDemo(store);
+const stopKeeping = keepSafe(store, log);
 const pool = openPool(join(here, 'sums-worker.mjs'));
 let stopDevices = (): void => undefined;
 /** This machine only, unless the cook opens it to the house. */
 const lan = process.env['EINKORN_LAN'] === '1';
-const app = createApp(store, log, { webFolder: join(root, 'web', 'dist', 'browser'), sums: pool.sums, lan });
+const app = createApp(store, log, { webFolder: join(root, 'web', 'dist', 'browser'), sums: pool.sums, lan, version });
 const server = app.listen(port, lan ? '0.0.0.0' : '127.0.0.1', () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   stopDevices = runSimulatedDevices(`http://localhost:${at}`);
   console.log(`Einkorn is ready: http://localhost:${at}`);
+  console.log(`Version ${version}, data in ${folder}`);
   if (lan) console.log('It is open to everybody in this house (EINKORN_LAN=1): anyone there can read and write.');
 });
 server.on('error', (e: NodeJS.ErrnoException) => {
+  giveBack();
   console.error(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Start with another: PORT=4281 npm start` : e.message);
   process.exit(1);
 });
@@ -42,12 +65,17 @@ function stop(): void {
   if (stopping) return;
   stopping = true;
   stopDevices();
+  stopKeeping();
   void pool.close();
   // What is being written is written to its end.
-  server.close(() => void store.inTurn(() => store.sequelize.close()).then(() => process.exit(0)));
+  server.close(() => void store.inTurn(() => store.sequelize.close()).then(ended));
   // Open streams have no end of their own.
   server.closeAllConnections();
-  setTimeout(() => process.exit(0), 2000).unref();
+  setTimeout(ended, 2000).unref();
+}
+function ended(): void {
+  giveBack();
+  process.exit(0);
 }
 process.on('SIGINT', stop);
 process.on('SIGTERM', stop);

@@ -7,10 +7,10 @@ import log from './cloudberry.json';
 import { demoDishes } from './dishes';
 import { cookOf, dishOf, type Evening } from './evening';
 
-/** Cloudberry Hut, 1,180 m: its dishes and ten months of cooks, put into an empty database only. */
+/** Cloudberry Hut, 1,180 m: its dishes and ten months of cooks, put into a folder only that never held anything. */
 export async function seedDemo(store: Store): Promise<boolean> {
   const { models } = store;
-  if ((await models.Settings.count()) > 0 || (await models.Dishes.count()) > 0) return false;
+  if (!store.fresh || (await models.Settings.count()) > 0 || (await models.Dishes.count()) > 0) return false;
   const kitchen = await saveKitchen(store, readKitchen({ potId: 'electric-5.7', altitudeM: 1180 }));
   const read = new Map<string, Dish>(Object.entries(demoDishes).map(([id, doc]) => [id, readDish(doc)]));
   // The newest on the shelf comes first: the turkey dish is tonight's.

@@ -5,6 +5,7 @@ import { Problem } from '@einkorn/core';
 const statusByCode: Record<string, number> = {
   'dish-missing': 404,
   'cook-missing': 404,
+  'snapshot-missing': 404,
   'route-missing': 404,
   'foreign-host': 403,
   'foreign-origin': 403,

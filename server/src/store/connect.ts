@@ -1,31 +1,67 @@
-import { mkdirSync } from 'node:fs';
-import { join } from 'node:path';
-import { Sequelize } from 'sequelize';
+import { existsSync, mkdirSync } from 'node:fs';
+import { QueryTypes, Sequelize } from 'sequelize';
+import { databaseIn, FolderProblem, lookAt, wayBack } from '../keep/folder';
+import { takeSnapshot } from '../keep/snapshots';
 import { defineModels, type Models } from './models';
 import { migrate } from './migrations';
 
 export interface Store {
+  /** the folder of the database and its snapshots */
+  folder: string;
+  /** it never held anything before */
+  fresh: boolean;
   sequelize: Sequelize;
   models: Models;
   /** runs writes one after another: SQLite has one writer, and taps and devices come at the same moment */
   inTurn: <T>(write: () => Promise<T>) => Promise<T>;
+  /** how many writes there have been since the start */
+  writes: () => number;
 }
 
-function queue(): Store['inTurn'] {
+function queue(): Pick<Store, 'inTurn' | 'writes'> {
   let last: Promise<unknown> = Promise.resolve();
-  return (write) => {
-    const next = last.then(write, write);
-    last = next.catch(() => undefined);
-    return next;
+  let count = 0;
+  return {
+    inTurn: (write) => {
+      count += 1;
+      const next = last.then(write, write);
+      last = next.catch(() => undefined);
+      return next;
+    },
+    writes: () => count,
   };
 }
 
-/** Opens (and on first use makes) the database below `folder`, brings it up to date and returns it. */
+/**
+ * Opens (and on first use makes) the database below `folder`, brings it up to date and returns it. Throws FolderProblem where
+ * it is missing, damaged, newer or cannot be written; a snapshot is taken before its tables change.
+ */
 export async function openStore(folder: string): Promise<Store> {
   mkdirSync(folder, { recursive: true });
-  const sequelize = new Sequelize({ dialect: 'sqlite', storage: join(folder, 'einkorn.sqlite'), logging: false });
-  await sequelize.query('PRAGMA journal_mode = WAL');
-  await sequelize.query('PRAGMA foreign_keys = ON');
-  await migrate(sequelize);
-  return { sequelize, models: defineModels(sequelize), inTurn: queue() };
+  const { fresh } = lookAt(folder);
+  // A server that was killed has not folded its last writes into the file yet.
+  const killed = existsSync(`${databaseIn(folder)}-wal`);
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: databaseIn(folder), logging: false });
+  try {
+    if (!fresh) await readThrough(sequelize, folder);
+    await sequelize.query('PRAGMA journal_mode = WAL');
+    await sequelize.query('PRAGMA foreign_keys = ON');
+    if (killed) await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
+    await migrate(sequelize, () => takeSnapshot(sequelize, folder, { why: 'migration' }));
+  } catch (e) {
+    await sequelize.close();
+    throw e;
+  }
+  return { folder, fresh, sequelize, models: defineModels(sequelize), ...queue() };
+}
+
+async function readThrough(sequelize: Sequelize, folder: string): Promise<void> {
+  const damaged = (what: string): FolderProblem =>
+    new FolderProblem('damaged', `${databaseIn(folder)} is damaged (${what}). ${wayBack(folder)}`);
+  const [found] = await sequelize
+    .query<{ quick_check: string }>('PRAGMA quick_check(1)', { type: QueryTypes.SELECT })
+    .catch((e: unknown) => {
+      throw damaged((e as Error).message);
+    });
+  if (found?.quick_check !== 'ok') throw damaged(found?.quick_check ?? 'it cannot be read');
 }

@@ -1,5 +1,6 @@
 import { DataTypes, Op, type QueryInterface, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { FolderProblem } from '../keep/folder';
 import { typedEvents } from './typed-events';
 
 /*
@@ -108,8 +109,13 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
   },
 ];
 
-/** Runs what has not run yet, each migration once. */
-export async function migrate(sequelize: Sequelize): Promise<void> {
+/**
+ * Runs what has not run yet, each migration once.
+ *
+ * @param before called once when there is something to run on a database that holds something already
+ * @throws FolderProblem `newer` where the database has been through migrations that this server does not know
+ */
+export async function migrate(sequelize: Sequelize, before: () => Promise<unknown>): Promise<void> {
   const umzug = new Umzug<QueryInterface>({
     migrations: migrations.map((m) => ({
       name: m.name,
@@ -119,5 +125,15 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
     storage: new SequelizeStorage({ sequelize }),
     logger: undefined,
   });
+  const ran = await umzug.executed();
+  const unknown = (await new SequelizeStorage({ sequelize }).executed()).filter(
+    (name) => !migrations.some((m) => m.name === name),
+  );
+  if (unknown.length > 0)
+    throw new FolderProblem(
+      'newer',
+      `This database was made by a newer Einkorn (it knows ${unknown.join(', ')}). Start that one, or restore an older snapshot.`,
+    );
+  if (ran.length > 0 && (await umzug.pending()).length > 0) await before();
   await umzug.up();
 }

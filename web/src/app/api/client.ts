@@ -40,6 +40,14 @@ export interface LogQuery {
   limit?: number;
 }
 
+/** A copy of the whole database that the server keeps. */
+export interface Snapshot {
+  name: string;
+  atMs: number;
+  why: 'daily' | 'migration' | 'asked';
+  bytes: number;
+}
+
 /** The server's routes, one method each. */
 @Injectable({ providedIn: 'root' })
 export class Api {
@@ -47,6 +55,12 @@ export class Api {
 
   dishes(archived = false): Observable<StoredDish[]> {
     return this.http.get<StoredDish[]>(archived ? '/api/dishes?archived=true' : '/api/dishes');
+  }
+  snapshots(): Observable<Snapshot[]> {
+    return this.http.get<Snapshot[]>('/api/snapshots');
+  }
+  takeSnapshot(): Observable<Snapshot> {
+    return this.http.post<Snapshot>('/api/snapshots', null);
   }
   /** the newest finished cook of a dish with real food, or null */
   lastCook(dishId: string): Observable<Cook | null> {

@@ -21,11 +21,22 @@ import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { PotNamePipe } from '../ui/pot-name';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { OwnPotDialog } from './own-pot-dialog';
+import { Snapshots } from './snapshots';
 
 /** The Kitchen: which pot, how high above the sea, and what that does to the heat inside. */
 @Component({
   selector: 'ek-kitchen-page',
-  imports: [FormsModule, TranslocoDirective, Button, Choice, InputNumber, OwnFoodDialog, OwnPotDialog, PotNamePipe],
+  imports: [
+    FormsModule,
+    TranslocoDirective,
+    Button,
+    Choice,
+    InputNumber,
+    OwnFoodDialog,
+    OwnPotDialog,
+    PotNamePipe,
+    Snapshots,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.scss',

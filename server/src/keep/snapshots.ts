@@ -1,0 +1,95 @@
+import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { QueryTypes, Sequelize } from 'sequelize';
+import { snapshotNames, snapshotsIn } from './folder';
+
+export type SnapshotWhy = 'daily' | 'migration' | 'asked';
+
+/** A copy of the whole database that was opened and found sound. */
+export interface Snapshot {
+  name: string;
+  atMs: number;
+  why: SnapshotWhy;
+  bytes: number;
+}
+
+/** `2026-11-29T10-15-00Z-daily.sqlite`: sorts by its moment, and holds no sign that a file system minds. */
+const nameOf = (atMs: number, why: SnapshotWhy): string =>
+  `${new Date(atMs).toISOString().slice(0, 19).replaceAll(':', '-')}Z-${why}.sqlite`;
+
+function momentOf(name: string): number {
+  const [day, time] = name.slice(0, 19).split('T') as [string, string];
+  return Date.parse(`${day}T${time.replaceAll('-', ':')}Z`);
+}
+
+/** Snapshots of a folder, newest first. */
+export const snapshotsOf = (folder: string): Snapshot[] =>
+  snapshotNames(folder).map((name) => ({
+    name,
+    atMs: momentOf(name),
+    why: name.slice(21, -'.sqlite'.length) as SnapshotWhy,
+    bytes: statSync(join(snapshotsIn(folder), name)).size,
+  }));
+
+/**
+ * Copies the database into a file of its own while it is in use (`VACUUM INTO`: one consistent moment, taps go on), opens
+ * the copy and checks it, and only then gives it its name. Older ones are let go by `keptOf`.
+ */
+export async function takeSnapshot(
+  sequelize: Sequelize,
+  folder: string,
+  { why, nowMs = Date.now() }: { why: SnapshotWhy; nowMs?: number },
+): Promise<Snapshot> {
+  const into = snapshotsIn(folder);
+  mkdirSync(into, { recursive: true });
+  const name = nameOf(nowMs, why);
+  const part = join(into, `${name}.part`);
+  rmSync(part, { force: true });
+  try {
+    await sequelize.query('VACUUM INTO $part', { bind: { part } });
+    await checkSound(part);
+    renameSync(part, join(into, name));
+  } finally {
+    rmSync(part, { force: true });
+  }
+  const kept = keptOf(snapshotsOf(folder));
+  for (const old of snapshotNames(folder)) if (!kept.has(old)) rmSync(join(into, old), { force: true });
+  return snapshotsOf(folder).find((s) => s.name === name)!;
+}
+
+/** Opens a database file and reads it through. Throws an Error with what is wrong with it. */
+export async function checkSound(file: string): Promise<void> {
+  if (!existsSync(file)) throw new Error(`${file} is not there.`);
+  const copy = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+  try {
+    const [found] = await copy.query<{ quick_check: string }>('PRAGMA quick_check(1)', { type: QueryTypes.SELECT });
+    if (found?.quick_check !== 'ok') throw new Error(found?.quick_check ?? 'It cannot be read.');
+  } finally {
+    await copy.close();
+  }
+}
+
+/** How many are kept: one for each of so many days, weeks and months that have one [common practice]. */
+const keeps = { days: 7, weeks: 4, months: 12 } as const;
+
+/** Names of the snapshots that stay: the newest of each of the last days, weeks and months. */
+export function keptOf(snapshots: readonly Pick<Snapshot, 'name' | 'atMs'>[]): Set<string> {
+  const newestFirst = [...snapshots].sort((a, b) => b.atMs - a.atMs);
+  const kept = new Set<string>();
+  const keep = (most: number, periodOf: (ms: number) => string | number): void => {
+    const seen = new Set<string | number>();
+    for (const s of newestFirst) {
+      const period = periodOf(s.atMs);
+      if (seen.has(period)) continue;
+      if (seen.size === most) return;
+      seen.add(period);
+      kept.add(s.name);
+    }
+  };
+  keep(keeps.days, (ms) => Math.floor(ms / dayMs));
+  // Weeks begin on a Monday; the first day of the count was a Thursday.
+  keep(keeps.weeks, (ms) => Math.floor((ms / dayMs + 3) / 7));
+  keep(keeps.months, (ms) => new Date(ms).toISOString().slice(0, 7));
+  return kept;
+}
+export const dayMs = 86_400_000;

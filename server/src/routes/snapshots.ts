@@ -1,0 +1,23 @@
+import { join } from 'node:path';
+import { Router } from 'express';
+import { Problem } from '@einkorn/core';
+import { snapshotName, snapshotNames, snapshotsIn } from '../keep/folder';
+import { snapshotsOf, takeSnapshot } from '../keep/snapshots';
+import type { Store } from '../store/connect';
+
+/** /api/snapshots: copies of the whole database, taken every day, before its tables change, and when somebody asks for one. */
+export function snapshotRoutes(store: Store): Router {
+  const r = Router();
+  r.get('/', (_req, res) => void res.json(snapshotsOf(store.folder)));
+  r.post('/', async (_req, res) => {
+    const taken = await store.inTurn(() => takeSnapshot(store.sequelize, store.folder, { why: 'asked' }));
+    res.status(201).json(taken);
+  });
+  r.get('/:name', (req, res) => {
+    const { name } = req.params;
+    if (!snapshotName.test(name) || !snapshotNames(store.folder).includes(name))
+      throw new Problem('snapshot-missing', 'There is no such snapshot. It may have been let go for a newer one.');
+    res.download(join(snapshotsIn(store.folder), name), name);
+  });
+  return r;
+}
