@@ -87,6 +87,42 @@ test('rice of a full pot of soup is not boiled soft on the way: a part of the li
   expect(p.grain!.band).toBe('fluffy');
 });
 
+test('cream and cheese at the end are sauce, and no water for the pasta: it finds enough under the lid', () => {
+  const dish = board(
+    'one-pot-pasta',
+    { food: 'penne', g: 340 },
+    { food: 'chicken-breast', g: 380, prep: { shape: 'strip' } },
+    { food: 'broth', g: 700 },
+    { food: 'cream-heavy', g: 235 },
+    { food: 'cheese-hard', g: 100 },
+  );
+  const p = plan(dish, seaLevel);
+  expect(p.program.chance!.texture).toBeGreaterThan(90);
+  expect(p.pasta!.moisture).toBeGreaterThan(0.575);
+  // The recipe of a cook has 700 mL.
+  expect(p.liquid.addMl).toBeGreaterThan(450);
+  expect(p.liquid.addMl).toBeLessThan(750);
+});
+
+test('frozen meatballs are balls, each for itself: no block of mince, and not crumbled in the pan', () => {
+  const dish = board(
+    'one-pot-pasta',
+    { food: 'spaghetti', g: 400 },
+    { food: 'meatball', g: 500, prep: { state: 'frozen' } },
+    { food: 'tomato-sauce', g: 650 },
+    { food: 'water', g: 700 },
+  );
+  const p = plan(dish, seaLevel);
+  expect(p.fry).toEqual([]);
+  expect(p.firstStage).toBeNull();
+  expect(p.meats).toMatchObject([{ ok: true, thicknessMm: 32, safeMinimumC: 71 }]);
+  const poultry = itemOf(
+    gather(board('one-pot-pasta', { food: 'spaghetti' }, { food: 'meatball-poultry' })),
+    'meatball-poultry',
+  );
+  expect(poultry.food.meat!.safeMinimumC[0]).toBe(74);
+});
+
 test('an egg among sheets lies in their cheese, not on a rack, and is done', () => {
   const dish = board(
     'layered-pasta',

@@ -49,7 +49,7 @@ describe('the liquid', () => {
     const minutes = (texture: Dish['texture']) => plan(wanting(dish, {}, texture), hut).grain!.equivalentMin;
     expect(minutes('soft')).toBeGreaterThan(minutes('firm') + 2);
   });
-  test('leaves pasta four tenths of a gram of sauce for a gram, with the cream that joins at the end; or what covers it', () => {
+  test('leaves pasta four tenths of a gram of sauce for a gram, with the cream that joins at the end; or what covers it, or what it drinks', () => {
     const cream = board(
       'one-pot-pasta',
       { food: 'penne', g: 400 },
@@ -61,7 +61,9 @@ describe('the liquid', () => {
       const p = plan(d, hut);
       const grams = setBench(d, hut).g.grain!.grams;
       const bound = p.liquid.addMl <= p.liquid.bounds!.leastMl + 5;
-      if (!bound) expect(Math.abs(p.pasta!.sauceG! / grams - 0.4)).toBeLessThan(0.02);
+      // A tenth of a gram stays loose under the lid, else the pasta would have drunk more.
+      const drinks = Math.abs(p.pasta!.freeSauceG / grams - 0.1) < 0.01;
+      if (!bound && !drinks) expect(Math.abs(p.pasta!.sauceG! / grams - 0.4)).toBeLessThan(0.02);
       else expect(p.pasta!.sauceG! / grams).toBeGreaterThan(0.38);
     }
     // The cream is sauce: so much less stands free under the lid.

@@ -50,6 +50,9 @@ const rows: readonly Row[] = [
   ['venison', [0.735, 0.225, 0.028, 0.012], -1.7, 'game', 'stew', 71, 0.2, 0.06, 0.13, 30, 25, [], 22],
   ['sausage-smoked', [0.54, 0.14, 0.29, 0.03], -2, 'red', 'cured', 71, 0.04, 0.03, 2.2, 80, 12, ['renders', 'cured']],
   ['sausage-fresh', [0.57, 0.15, 0.25, 0.025], -2, 'red', 'ground', 71, 0.14, 0.05, 1.6, 85, 28, ['renders']],
+  // Balls of mince with crumbs in them, which count with the protein.
+  ['meatball', [0.61, 0.19, 0.17, 0.02], -2, 'red', 'ground', 71, 0.12, 0.05, 0.9, 30, 32, []],
+  ['meatball-poultry', [0.66, 0.21, 0.1, 0.02], -1.5, 'poultry', 'ground', 74, 0.12, 0.05, 0.9, 30, 32, []],
   ['ham', [0.68, 0.2, 0.09, 0.03], -2, 'red', 'cured', 63, 0.07, 0.04, 2.6, 100, 10, ['cured']],
   ['bacon', [0.4, 0.13, 0.45, 0.02], -2, 'red', 'cured', 71, 0.06, 0.04, 2.3, 25, 4, ['renders', 'cured']],
   ['shrimp', [0.785, 0.2, 0.01, 0.015], -2.2, 'shellfish', 'shrimp', 63, 0.18, 0.07, 0.6, 12, 17, ['delicate', 'seafood']],
@@ -102,6 +105,8 @@ const shapes: Record<string, 'cylinder' | 'sphere'> = {
   'chicken-leg': 'cylinder',
   shrimp: 'cylinder',
   egg: 'sphere',
+  meatball: 'sphere',
+  'meatball-poultry': 'sphere',
 };
 
 const memory: SourceCode = 'M';

@@ -1,6 +1,7 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { FryStep } from './document';
 import { hasFlag, type Gathered, type Item } from './item';
+import { isBall } from './joins';
 import { placeOf } from './place';
 
 /** The order of the pan and its minutes [common practice]. `until` is a key of the text catalogue. */
@@ -13,7 +14,12 @@ const classes = [
     is: (i: Item) => i.food.meat?.cut === 'egg',
   },
   { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') },
-  { key: 'ground', minutes: 4, until: 'crumbs-half-brown', is: (i: Item) => i.food.meat?.cut === 'ground' },
+  {
+    key: 'ground',
+    minutes: 4,
+    until: 'crumbs-half-brown',
+    is: (i: Item) => i.food.meat?.cut === 'ground' && !isBall(i.food),
+  },
   { key: 'meat', minutes: 5, until: 'no-pink-outside', is: (i: Item) => i.food.kind === 'meat' },
   {
     key: 'vegetable',

@@ -25,13 +25,17 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
 
 const unfried = new Set<string | undefined>(['raw', 'cooked', 'frozen', 'half-frozen']);
 
+/** A ball of mince keeps its shape; it is laid in as it is, often frozen [common practice]. */
+export const isBall = (food: FoodRecord): boolean => food.meat?.cut === 'ground' && food.meat.shape === 'sphere';
+
 /** Meat is seared first, on a rack too, unless it is said to be raw, frozen or cooked. */
 const friesFirst = (food: FoodRecord, ingredient: Ingredient, rule: FamilyRule): boolean =>
   rule.fries &&
   !unfried.has(ingredient.prep?.state) &&
   ingredient.place !== 'inner-bowl' &&
   food.meat?.cut !== 'cooked' &&
-  food.meat?.cut !== 'egg';
+  food.meat?.cut !== 'egg' &&
+  !isBall(food);
 
 /** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk; in a biryani yogurt is marinade, herbs and saffron milk are layers [common practice]. */
 const survives = (food: FoodRecord, rule: FamilyRule): boolean =>

@@ -21,6 +21,8 @@ const looseWeight = 60;
 /** Below this wanted share the sauce gives way to the grain, which may be so much softer than wished, points [derived]. */
 const ampleShare = 0.1;
 const moistPoints = 3;
+/** Loose water around pasta as the lid opens, g a gram dry: with none left it would have drunk more, and is hard inside [derived]. */
+const looseGPerPastaG = 0.1;
 /** Grams of sauce that weigh as much as a point of texture [derived]. */
 const gramsPerPoint = 15;
 const mostSteps = 24;
@@ -46,11 +48,16 @@ export function missOf({ g, src }: Pick<Bench, 'g' | 'src'>, texture: Texture): 
   if (g.sauceShare >= saucyFrom || pasta) {
     // A grain that only wants to be moist is not drowned for its sauce: the wetter it gets, the less sauce it is left.
     const bound = !pasta && !g.rule.stirred && g.sauceShare < ampleShare;
+    // Cream and cheese at the end are sauce, and no water that the pasta could drink under the lid.
+    const leastLooseG = pasta ? looseGPerPastaG * g.grain.grams : 0;
     return {
       of: (o) =>
-        Math.max(
-          o.sauceG - wantedSauceG(g, o.finishedG),
-          bound ? gramsPerPoint * (o.texture.index - aim - moistPoints) : -Infinity,
+        Math.min(
+          Math.max(
+            o.sauceG - wantedSauceG(g, o.finishedG),
+            bound ? gramsPerPoint * (o.texture.index - aim - moistPoints) : -Infinity,
+          ),
+          pasta ? o.clock.freeG - leastLooseG : Infinity,
         ),
       close: tolerance.sauceG,
     };

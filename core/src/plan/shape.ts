@@ -53,7 +53,8 @@ export function defaultThicknessMm(food: FoodRecord, pieceG?: number, shape?: Pi
  */
 export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number): Piece {
   const prep = ingredient.prep ?? {};
-  const block = food.meat?.cut === 'ground' && isFrozen(ingredient) && prep.thicknessMm === undefined;
+  const block =
+    food.meat?.cut === 'ground' && !food.meat.shape && isFrozen(ingredient) && prep.thicknessMm === undefined;
   const said = prep.shape === 'whole' ? undefined : prep.shape;
   const shape = block ? 'slab' : (said ?? defaultShape(food));
   const thicknessMm =

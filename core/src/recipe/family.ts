@@ -49,7 +49,7 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
   if (grain > 0 && /porridge|pudding|congee|khichdi|arroz con leche|oatmeal|gachas/.test(name))
     return because('porridge', 'title');
   if (hasFood('lasagne-sheet') || (pasta > 0 && /lasagn|lasan/.test(name))) return because('layered-pasta', 'sheets');
-  if (/\bsoup|sopa|caldo de|stew with noodles\b/.test(name) && (pasta > 0 || grain > 0))
+  if (/\bsoup|sopa|caldo de|caldos[oa]|asopao|stew with noodles\b/.test(name) && (pasta > 0 || grain > 0))
     return because('noodle-soup', 'soup');
   if (pasta > 0 && liquid > 6 * pasta) return because('noodle-soup', 'soup');
   if (pasta > grain) return because('one-pot-pasta', 'pasta');

@@ -24,6 +24,7 @@ const hold: readonly RegExp[] = [
 const bareHold: readonly RegExp[] = [
   String.raw`${minutes}\s*(?:on\s+|at\s+|a\s+)?(?:high|hp|alta)\b`,
   String.raw`\b(?:hp|high)\s*,?\s*(?:for\s+)?${minutes}`,
+  String.raw`^${minutes}\.?$`,
   String.raw`(?:^|[.;]\s*)${minutes}[,\s]*(?:(?:then|and|y|luego)\s+)*(?:quick |natural )?(?:release|npr|qr)\b`,
 ].map((s) => new RegExp(s, 'u'));
 const ofPan = /saut|fry|brown|sofr|rehog|dora|heat|simmer|boil|bake|oven|toast|medium/;

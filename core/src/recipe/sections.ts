@@ -167,9 +167,9 @@ function isStep(line: string, plain: string): boolean {
   );
 }
 
-/** Minutes with a release and nothing else: "4 min QR", "10 minutes, then quick". */
+/** Minutes, perhaps with a release, and nothing else: "8 min", "4 min QR", "10 minutes, then quick". */
 const minutesOfLid =
-  /^\d{1,2}\s*(?:min\w*|'|whistles?|pitidos?)\b.*\b(?:qr|nr|npr|quick|natural(?:ly)?|release|rapid[ao]|liberacion)\b/;
+  /^\d{1,2}\s*(?:min\w*|whistles?|pitidos?)\.?$|^\d{1,2}\s*(?:min\w*|'|whistles?|pitidos?)\b.*\b(?:qr|nr|npr|quick|natural(?:ly)?|release|rapid[ao]|liberacion)\b/;
 
 /** A number at its head, or a short line that names a food. */
 function looksLikeIngredient(plain: string): boolean {

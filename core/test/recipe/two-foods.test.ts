@@ -90,6 +90,20 @@ test('sheets are eaten with much else: 240 g of them with their filling are for 
   expect(dish?.serves).toBe(4);
 });
 
+test('minutes alone are the hold, and no food', () => {
+  const { cooked, lines } = readRecipe('Rice\n200 g basmati rice\n1 cup water\n8 min');
+  expect(cooked.holdMin).toBe(8);
+  expect(lines).toHaveLength(2);
+});
+
+test('soupy rice by its name is a soup, with as much broth as was written', () => {
+  const { dish } = readRecipe(
+    'Arroz caldoso con conejo\n600 g conejo\n250 g arroz bomba\n1 litro y medio de caldo\n8 min',
+  );
+  expect(dish).toMatchObject({ family: 'noodle-soup' });
+  expect(dish!.ingredients.at(-1)).toMatchObject({ food: 'broth', amount: { value: 1.5, unit: 'l' } });
+});
+
 test('a line that says for how many further down keeps its food', () => {
   const { lines, dish } = readRecipe(
     'Chicken rice\n\n200 g basmati rice\nfresh mint for 4\n1 cup water\n\nLock the lid.',

@@ -34,6 +34,8 @@ export const meatEn: Readonly<Record<string, string>> = {
   venison: 'venison, deer meat, venison shoulder, diced venison, venison haunch',
   'sausage-smoked':
     'smoked sausage, sausage smoked, andouille sausage, andouille, kielbasa, chorizo, spanish chorizo, cured chorizo, dry chorizo, frankfurter, smoked kielbasa, cooked sausage, hot dog, smoked chorizo sausage, chorizo sausage, linguica',
+  meatball: 'meatball, beef meatball, pork meatball, italian meatball, swedish meatball, mini meatball, lamb meatball',
+  'meatball-poultry': 'chicken meatball, turkey meatball, poultry meatball',
   'sausage-fresh':
     'fresh sausage, sausage fresh, italian sausage, pork sausage, raw sausage, sausage, sausage meat, breakfast sausage, bratwurst, mexican chorizo, fresh chorizo, merguez, hot italian sausage, sweet italian sausage, bulk sausage, chipolata, banger',
   ham: 'ham, cooked ham, ham steak, smoked ham, diced ham, ~gammon, ham hock meat',

@@ -30,6 +30,8 @@ export const meatEs: Readonly<Record<string, string>> = {
   venison: 'venado, ciervo, corzo',
   'sausage-smoked':
     'salchicha ahumada, chorizo, chorizo curado, morcilla, longaniza curada, butifarra, salchicha cocida, chorizo espanol',
+  meatball: 'albondiga, albondiga de carne, albondiga de ternera, albondiga de cerdo, albondiguilla',
+  'meatball-poultry': 'albondiga de pollo, albondiga de pavo, albondiguilla de pollo',
   'sausage-fresh':
     'salchicha fresca, salchicha, longaniza, chorizo fresco, chorizo criollo, longaniza fresca, chorizo mexicano, chistorra',
   ham: 'jamon, jamon cocido, jamon york, jamon serrano, jamon de york, taco de jamon, taquito de jamon, ~lacon',
