@@ -2,7 +2,8 @@ import { existsSync, statfsSync } from 'node:fs';
 import { join } from 'node:path';
 import { databaseIn, FolderProblem, lookAt, snapshotsIn } from './folder';
 import { holderOf } from './lock';
-import { checkSound, dayMs, snapshotsOf } from './snapshots';
+import { checkSound } from '../store/copy';
+import { dayMs, snapshotsOf } from './snapshots';
 
 /** One thing the doctor looked at: right or not, and what to do about it. */
 export interface Finding {

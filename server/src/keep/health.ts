@@ -1,6 +1,6 @@
 import { statSync, statfsSync } from 'node:fs';
-import { QueryTypes } from 'sequelize';
 import type { Store } from '../store/connect';
+import { schemaOf } from '../store/copy';
 import { databaseIn } from './folder';
 import { dayMs, snapshotsOf } from './snapshots';
 
@@ -29,10 +29,7 @@ export async function healthOf(
   store: Store,
   { version, startedMs, nowMs = Date.now() }: { version: string; startedMs: number; nowMs?: number },
 ): Promise<Health> {
-  const schema = await store.sequelize
-    .query<{ name: string }>('SELECT name FROM SequelizeMeta ORDER BY name DESC LIMIT 1', { type: QueryTypes.SELECT })
-    .then(([row]) => row?.name ?? null)
-    .catch(() => null);
+  const schema = await schemaOf(store.sequelize);
   const disk = statfsSync(store.folder);
   const freeBytes = disk.bavail * disk.bsize;
   const [newest] = snapshotsOf(store.folder);

@@ -2,7 +2,7 @@ import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { databaseIn, FolderProblem, snapshotName, snapshotNames, snapshotsIn } from './folder';
 import { holderOf } from './lock';
-import { checkSound } from './snapshots';
+import { checkSound } from '../store/copy';
 
 /**
  * Puts a snapshot in the place of the database; what was there is set beside it, never thrown away. The server must not run.

@@ -1,6 +1,6 @@
-import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { QueryTypes, Sequelize } from 'sequelize';
+import { checkSound, copyInto, type Database } from '../store/copy';
 import { snapshotNames, snapshotsIn } from './folder';
 
 export type SnapshotWhy = 'daily' | 'migration' | 'asked';
@@ -32,11 +32,11 @@ export const snapshotsOf = (folder: string): Snapshot[] =>
   }));
 
 /**
- * Copies the database into a file of its own while it is in use (`VACUUM INTO`: one consistent moment, taps go on), opens
- * the copy and checks it, and only then gives it its name. Older ones are let go by `keptOf`.
+ * Copies the database into a file of its own while it is in use, opens the copy and checks it, and only then gives it its
+ * name. Older ones are let go by `keptOf`.
  */
 export async function takeSnapshot(
-  sequelize: Sequelize,
+  db: Database,
   folder: string,
   { why, nowMs = Date.now() }: { why: SnapshotWhy; nowMs?: number },
 ): Promise<Snapshot> {
@@ -46,7 +46,7 @@ export async function takeSnapshot(
   const part = join(into, `${name}.part`);
   rmSync(part, { force: true });
   try {
-    await sequelize.query('VACUUM INTO $part', { bind: { part } });
+    await copyInto(db, part);
     await checkSound(part);
     renameSync(part, join(into, name));
   } finally {
@@ -55,18 +55,6 @@ export async function takeSnapshot(
   const kept = keptOf(snapshotsOf(folder));
   for (const old of snapshotNames(folder)) if (!kept.has(old)) rmSync(join(into, old), { force: true });
   return snapshotsOf(folder).find((s) => s.name === name)!;
-}
-
-/** Opens a database file and reads it through. Throws an Error with what is wrong with it. */
-export async function checkSound(file: string): Promise<void> {
-  if (!existsSync(file)) throw new Error(`${file} is not there.`);
-  const copy = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
-  try {
-    const [found] = await copy.query<{ quick_check: string }>('PRAGMA quick_check(1)', { type: QueryTypes.SELECT });
-    if (found?.quick_check !== 'ok') throw new Error(found?.quick_check ?? 'It cannot be read.');
-  } finally {
-    await copy.close();
-  }
 }
 
 /** How many are kept: one for each of so many days, weeks and months that have one [common practice]. */

@@ -1,7 +1,8 @@
 import { existsSync, mkdirSync } from 'node:fs';
-import { QueryTypes, Sequelize } from 'sequelize';
+import { Sequelize } from 'sequelize';
 import { databaseIn, FolderProblem, lookAt, wayBack } from '../keep/folder';
 import { takeSnapshot } from '../keep/snapshots';
+import { unsoundness } from './copy';
 import { defineModels, type Models } from './models';
 import { migrate } from './migrations';
 
@@ -56,12 +57,7 @@ export async function openStore(folder: string): Promise<Store> {
 }
 
 async function readThrough(sequelize: Sequelize, folder: string): Promise<void> {
-  const damaged = (what: string): FolderProblem =>
-    new FolderProblem('damaged', `${databaseIn(folder)} is damaged (${what}). ${wayBack(folder)}`);
-  const [found] = await sequelize
-    .query<{ quick_check: string }>('PRAGMA quick_check(1)', { type: QueryTypes.SELECT })
-    .catch((e: unknown) => {
-      throw damaged((e as Error).message);
-    });
-  if (found?.quick_check !== 'ok') throw damaged(found?.quick_check ?? 'it cannot be read');
+  const wrong = await unsoundness(sequelize);
+  if (wrong !== null)
+    throw new FolderProblem('damaged', `${databaseIn(folder)} is damaged (${wrong}). ${wayBack(folder)}`);
 }
