@@ -126,6 +126,14 @@ describe('snapshots', () => {
     );
   });
 
+  test('of several on one day the newest five stay: the one before an update outlives that evening', () => {
+    const at = (h: number): { name: string; atMs: number } => ({
+      name: `h${h}`,
+      atMs: Date.parse('2026-11-29T10:00:00Z') + h * 3_600_000,
+    });
+    expect([...keptOf([0, 1, 2, 3, 4, 5, 6].map(at))].sort()).toEqual(['h2', 'h3', 'h4', 'h5', 'h6']);
+  });
+
   test('is taken before the tables of an older database change', async () => {
     const store = await open();
     await store.sequelize.query("DELETE FROM SequelizeMeta WHERE name LIKE '007%'");

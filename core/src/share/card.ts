@@ -47,7 +47,10 @@ const bandWords: Record<string, string> = {
 const heatWords = { saute: 'low sauté, stirring', 'keep-warm': 'keep warm, lid on' } as const;
 
 const min = (m: number): string => `${Math.round(m * 2) / 2} min`;
-const grams = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g / 5) * 5} g`;
+/** A few threads of saffron weigh nothing that a scale would show. */
+const pinchG = 0.1;
+const grams = (g: number): string => (g < pinchG ? 'a pinch' : weight(g));
+const weight = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g / 5) * 5} g`;
 const millilitres = (ml: number): string => `${Math.round(ml / 5) * 5} mL`.padStart(7);
 
 /** One part of a card: what it is about, and its lines. */

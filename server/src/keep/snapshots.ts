@@ -57,13 +57,13 @@ export async function takeSnapshot(
   return snapshotsOf(folder).find((s) => s.name === name)!;
 }
 
-/** How many are kept: one for each of so many days, weeks and months that have one [common practice]. */
-const keeps = { days: 7, weeks: 4, months: 12 } as const;
+/** How many are kept: the newest whatever their day, so that the one before an update outlives that evening, and one for each of so many days, weeks and months that have one [common practice]. */
+const keeps = { newest: 5, days: 7, weeks: 4, months: 12 } as const;
 
-/** Names of the snapshots that stay: the newest of each of the last days, weeks and months. */
+/** Names of the snapshots that stay: the newest ones, and the newest of each of the last days, weeks and months. */
 export function keptOf(snapshots: readonly Pick<Snapshot, 'name' | 'atMs'>[]): Set<string> {
   const newestFirst = [...snapshots].sort((a, b) => b.atMs - a.atMs);
-  const kept = new Set<string>();
+  const kept = new Set(newestFirst.slice(0, keeps.newest).map((s) => s.name));
   const keep = (most: number, periodOf: (ms: number) => string | number): void => {
     const seen = new Set<string | number>();
     for (const s of newestFirst) {
