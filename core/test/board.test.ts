@@ -7,7 +7,7 @@ import { gather } from '../src/plan/gather';
 import { sharesWater, type Item } from '../src/plan/item';
 import { placeOf } from '../src/plan/place';
 import { plan } from '../src/plan/plan';
-import { cookWith } from '../src/plan/solve';
+import { cookWith } from '../src/plan/cooked';
 import { baseAreaCm2, pots } from '../src/pot/profile';
 import { board as named, itemOf, type Thing } from './helpers/board';
 import { demo, demoDish } from './helpers/demo';

@@ -3,7 +3,7 @@ import { readDish } from '../src/dish/read';
 import { shapeExponent } from '../src/meat/geometry';
 import { cookPiece } from '../src/meat/piece';
 import { setBench } from '../src/plan/bench';
-import { heat } from '../src/plan/solve';
+import { heat } from '../src/plan/cooked';
 
 /*
  * A thick piece takes its heat from the pot as one lump. Here the lump's heat is held against the 30-cell conduction run

@@ -3,7 +3,7 @@ import { curveOf } from '../src/plan/curve';
 import type { Plan } from '../src/plan/document';
 import type { MeatRun } from '../src/plan/meat';
 import { schedulesFor } from '../src/plan/schedules';
-import { cookWith, type Cooked } from '../src/plan/solve';
+import { cookWith, type Cooked } from '../src/plan/cooked';
 import { hut, turkeyRice } from './helpers/dishes';
 
 /* The curve of the charts is the run itself, every quarter of a minute. */

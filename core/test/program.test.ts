@@ -13,7 +13,7 @@ import { holds } from '../src/plan/holds';
 import { Search, type Fixed, type Near } from '../src/plan/search';
 import { better, candidate, type Candidate } from '../src/plan/weigh';
 import type { Heated } from '../src/plan/heated';
-import { heat } from '../src/plan/solve';
+import { heat } from '../src/plan/cooked';
 import { targetE } from '../src/plan/target';
 import type { Release } from '../src/pot/cook';
 import { board } from './helpers/board';

@@ -3,7 +3,7 @@ import { findFood } from '../src/food/find';
 import { aimIndexOf } from '../src/grain/texture';
 import { setBench } from '../src/plan/bench';
 import { plan } from '../src/plan/plan';
-import { roundMl } from '../src/plan/solve';
+import { roundMl } from '../src/plan/solve-once';
 import { finishedMass } from '../src/plan/water';
 import { pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';

@@ -2,7 +2,7 @@ import type { Dish } from '../src/dish/schema';
 import { setBench, type Bench } from '../src/plan/bench';
 import { juiceLeft, type Item } from '../src/plan/item';
 import { isTenderAim, runMeats } from '../src/plan/meat';
-import { heat } from '../src/plan/solve';
+import { heat } from '../src/plan/cooked';
 import { benchOfPlan, betweenMin, firstStage, withFirst, type Then } from '../src/plan/stages';
 import { pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';

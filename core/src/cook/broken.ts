@@ -7,7 +7,7 @@ import { waterJPerKgK } from '../water/steam';
 import type { Ready } from '../plan/bench';
 import type { Plan } from '../plan/document';
 import { joined, type Earlier } from '../plan/meat';
-import { heat } from '../plan/solve';
+import { heat } from '../plan/cooked';
 import { starchTemps, steamG } from '../plan/water';
 
 /** A run under the lid that was broken off: how long it lasted, and how long the lid was off for the rescue, min. */

@@ -8,7 +8,7 @@ import { potCurve } from '../plan/curve';
 import type { MeatVerdict, Plan, PotCurve } from '../plan/document';
 import { joined } from '../plan/meat';
 import type { Heated } from '../plan/heated';
-import { heat } from '../plan/solve';
+import { heat } from '../plan/cooked';
 import { grainOutcome, sauceWord, type GrainOutcome } from '../plan/water';
 import { candidate, type Candidate } from '../plan/weigh';
 import { afterBroken, type BrokenRun } from './broken';

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { slugId } from '../slug-id';
 import { pastaGrain } from './pasta';
 import { findFood, foodIds } from './find';
 import type { FoodKind, FoodRecord } from './record';
@@ -176,18 +177,6 @@ function bodyOf(own: OwnFood, like: FoodRecord, water: number): Partial<FoodReco
 export const recordAmong = (ingredients: readonly FoodOf[], food: string): FoodRecord =>
   recordOf(ingredients.find((i) => i.food === food) ?? { food }, 'food');
 
-/** Letters and digits of a name as an id that no known food has: "Nan's tofu" is `own-nan-s-tofu`. */
-export function ownFoodId(name: string, taken: readonly string[] = []): string {
-  const slug = name
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 48);
-  const base = `own-${slug || 'food'}`;
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? base : `${base}-${n}`;
-    if (!taken.includes(id)) return id;
-  }
-}
+/** The name of a food as an id that no known food has. */
+export const ownFoodId = (name: string, taken: readonly string[] = []): string =>
+  slugId('own', name, { nameless: 'food', taken });

@@ -20,7 +20,8 @@ import {
   type Result,
 } from './parts';
 import { saltPlan } from './salt';
-import { roundMl, type Cooked } from './solve';
+import type { Cooked } from './cooked';
+import { roundMl } from './solve-once';
 import { buildSteps, timelineOf } from './steps';
 import { grainVerdict, pastaVerdict } from './verdict';
 import { warningsOf } from './warnings';

@@ -1,6 +1,6 @@
 import type { History } from '../history';
 import type { Curve, PotCurve } from './document';
-import type { Cooked } from './solve';
+import type { Cooked } from './cooked';
 
 const thinnedS = 15;
 

@@ -6,7 +6,7 @@ import { Problem } from '../problem';
 import type { Plan } from './document';
 import { runMeats } from './meat';
 import { setBench } from './bench';
-import { heat } from './solve';
+import { heat } from './cooked';
 import { benchOfPlan } from './stages';
 import { grainOutcome, starchTemps } from './water';
 

@@ -9,7 +9,8 @@ import { marked } from './made-for';
 import { waysOut } from './mend';
 import type { Near } from './search';
 import { solvePlan } from './solve-plan';
-import { cookWith, heat, slowestFirst, type Cooked } from './solve';
+import { cookWith, heat, type Cooked } from './cooked';
+import { slowestFirst } from './solve';
 import { firstStage, withFirst } from './stages';
 
 export interface PlanOptions {

@@ -2,7 +2,7 @@ import type { Bench } from './bench';
 import type { Plan } from './document';
 import { holdsOf } from './holds';
 import { runMeats } from './meat';
-import { heat } from './solve';
+import { heat } from './cooked';
 import { benchOfPlan } from './stages';
 
 /**

@@ -7,7 +7,7 @@ import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { Plan } from './document';
 import { gather } from './gather';
 import { setBench, type Bench } from './bench';
-import { outcomeWith } from './solve';
+import { outcomeWith } from './cooked';
 import { benchOfPlan } from './stages';
 import { waterSources, type GrainOutcome } from './water';
 

@@ -12,7 +12,8 @@ import { asFromFactory, learnedIn } from './learned';
 import { marked } from './made-for';
 import { sameRelease, type Near } from './search';
 import { safeHoldMin } from './safe-hold';
-import { solveBoth, type Solved, type Stages } from './solve';
+import { solveBoth, type Stages } from './solve';
+import type { Solved } from './solve-once';
 import { slowingOf, starchTemps } from './water';
 
 export interface SolveOptions {

@@ -10,7 +10,7 @@ import type { Plan } from './document';
 import { learnedIn } from './learned';
 import type { Gathered } from './item';
 import { minimumC, runMeats } from './meat';
-import { heat } from './solve';
+import { heat } from './cooked';
 import { benchOfPlan } from './stages';
 import { grainEdges, grainOutcome, saucyFrom, starchTemps } from './water';
 

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { slugId } from '../slug-id';
 import type { SourceCode } from '../source';
 import { stableJson } from '../stable-json';
 import { potIds, pots, resized, type PotProfile } from './profile';
@@ -136,18 +137,6 @@ export function potMark({ id, own }: PotRef): unknown {
 }
 export const isSamePot = (a: PotRef, b: PotRef): boolean => stableJson(potMark(a)) === stableJson(potMark(b));
 
-/** Letters and digits of a name as the id of a pot that no other has. */
-export function ownPotId(name: string, taken: readonly string[] = []): string {
-  const slug = name
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 48);
-  const base = `pot-${slug || 'own'}`;
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? base : `${base}-${n}`;
-    if (!taken.includes(id)) return id;
-  }
-}
+/** The name of a pot as an id that no other has. */
+export const ownPotId = (name: string, taken: readonly string[] = []): string =>
+  slugId('pot', name, { nameless: 'own', taken });

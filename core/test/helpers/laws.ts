@@ -4,7 +4,7 @@ import { findFood, measurable } from '../../src/food/find';
 import { toGrams } from '../../src/quantity/convert';
 import { evaluate, plan } from '../../src/plan/plan';
 import type { Plan } from '../../src/plan/document';
-import { heat } from '../../src/plan/solve';
+import { heat } from '../../src/plan/cooked';
 import { setBench } from '../../src/plan/bench';
 import { grainOutcome } from '../../src/plan/water';
 import { benchOfPlan } from '../../src/plan/stages';

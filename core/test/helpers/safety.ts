@@ -5,7 +5,7 @@ import { cookPiece } from '../../src/meat/piece';
 import { minimumC, placementOf } from '../../src/plan/meat';
 import { plan } from '../../src/plan/plan';
 import { setBench } from '../../src/plan/bench';
-import { heat } from '../../src/plan/solve';
+import { heat } from '../../src/plan/cooked';
 import { benchOfPlan } from '../../src/plan/stages';
 import { potIds } from '../../src/pot/profile';
 import { Problem } from '../../src/problem';

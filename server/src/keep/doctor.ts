@@ -1,6 +1,6 @@
-import { existsSync, statfsSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { databaseIn, FolderProblem, lookAt, snapshotsIn } from './folder';
+import { databaseIn, FolderProblem, lookAt, roomIn, snapshotsIn } from './folder';
 import { holderOf } from './lock';
 import { checkSound } from '../store/copy';
 import { dayMs, snapshotsOf } from './snapshots';
@@ -11,7 +11,6 @@ export interface Finding {
   text: string;
 }
 
-const leastFreeBytes = 100_000_000;
 const megabytes = (bytes: number): string => `${Math.round(bytes / 1e6)} MB`;
 /** No computer of this house has a clock before this; one that starts in 1970 has lost its battery. */
 const firstYear = 2025;
@@ -51,9 +50,8 @@ export async function examine(folder: string, nowMs = Date.now()): Promise<Findi
       `${snapshots.length} snapshot${snapshots.length === 1 ? '' : 's'}, the newest ${age}${days < 3 ? '' : ': let the server run for a while'}.`,
     );
   }
-  const disk = statfsSync(folder);
-  const freeBytes = disk.bavail * disk.bsize;
-  say(freeBytes >= leastFreeBytes, `${megabytes(freeBytes)} free${freeBytes >= leastFreeBytes ? '' : ': make room'}.`);
+  const room = roomIn(folder);
+  say(room.ok, `${megabytes(room.freeBytes)} free${room.ok ? '' : ': make room'}.`);
   const year = new Date(nowMs).getFullYear();
   const right = year >= firstYear && (!newest || newest.atMs <= nowMs + dayMs);
   say(right, right ? 'The clock is plausible.' : 'The clock is wrong: set the time of this computer.');

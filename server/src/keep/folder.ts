@@ -1,4 +1,14 @@
-import { closeSync, constants, accessSync, existsSync, fstatSync, openSync, readdirSync, readSync } from 'node:fs';
+import {
+  closeSync,
+  constants,
+  accessSync,
+  existsSync,
+  fstatSync,
+  openSync,
+  readdirSync,
+  readSync,
+  statfsSync,
+} from 'node:fs';
 import { join } from 'node:path';
 
 /** Why a data folder cannot be used, in words for whoever starts the server: what is wrong, and the way out. */
@@ -79,4 +89,14 @@ function headOf(file: string): Buffer {
   } finally {
     closeSync(handle);
   }
+}
+
+/** Less room than this on the disk is no longer safe to write on, bytes [common practice]. */
+const leastFreeBytes = 100_000_000;
+
+/** Room on the disk of a folder for this user, bytes. */
+export function roomIn(folder: string): { ok: boolean; freeBytes: number } {
+  const disk = statfsSync(folder);
+  const freeBytes = disk.bavail * disk.bsize;
+  return { ok: freeBytes >= leastFreeBytes, freeBytes };
 }

@@ -1,11 +1,9 @@
-import { statSync, statfsSync } from 'node:fs';
+import { statSync } from 'node:fs';
 import type { Store } from '../store/connect';
 import { schemaOf } from '../store/copy';
-import { databaseIn } from './folder';
+import { databaseIn, roomIn } from './folder';
 import { dayMs, snapshotsOf } from './snapshots';
 
-/** Less room than this on the disk is no longer safe to write on, bytes [common practice]. */
-const leastFreeBytes = 100_000_000;
 /** A snapshot is expected every day; after three the keeping has failed. */
 const lateSnapshotMs = 3 * dayMs;
 
@@ -30,13 +28,11 @@ export async function healthOf(
   { version, startedMs, nowMs = Date.now() }: { version: string; startedMs: number; nowMs?: number },
 ): Promise<Health> {
   const schema = await schemaOf(store.sequelize);
-  const disk = statfsSync(store.folder);
-  const freeBytes = disk.bavail * disk.bsize;
   const [newest] = snapshotsOf(store.folder);
   const snapshotOk = nowMs - (newest?.atMs ?? startedMs) < lateSnapshotMs;
   const parts = {
     database: { ok: schema !== null, bytes: bytesOf(store.folder) },
-    disk: { ok: freeBytes >= leastFreeBytes, freeBytes },
+    disk: roomIn(store.folder),
     lastSnapshot: newest ? { ok: snapshotOk, atMs: newest.atMs } : null,
   };
   return { ok: parts.database.ok && parts.disk.ok && snapshotOk, version, schema, ...parts };
