@@ -19,6 +19,7 @@ export { PotState, type Load } from './pot/state';
 export { step as stepPot } from './pot/step';
 export { Recorder } from './pot/history';
 export { bandKey } from './plan/band-key';
+export { turnsTranslucent } from './plan/fry';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';
 export * from './dish/schema';
 export * from './dish/kitchen';

@@ -50,7 +50,7 @@ export class FinishWriter {
   }
 
   stirIn(items: readonly Item[]): void {
-    this.pour(items.map((item) => ({ item, grams: item.grams, tempC: item.panOnly ? waitedC : item.startC })));
+    this.pour(asStirredIn(items));
   }
 
   pour(parts: Parameters<typeof stirIn>[1]): void {
@@ -77,18 +77,13 @@ export class FinishWriter {
 
   /** What the mixture would be with these stirred in, degC. */
   wouldBeC(items: readonly Item[]): number {
-    return stirIn(
-      this.mix,
-      items.map((item) => ({ item, grams: item.grams, tempC: item.startC })),
-    ).state.tempC;
+    return stirIn(this.mix, asStirredIn(items)).state.tempC;
   }
 
   /** Things that cook through under the shut lid, on keep-warm, in the heat that is there. */
   restIn(code: FinishCode, items: readonly Item[], minutes: number): void {
     this.stirIn(items);
-    const minimum = Math.max(0, ...items.map(minimumC));
-    this.add(code, minutes, items, { heat: 'keep-warm', lidOn: true, minimumC: minimum });
-    this.mustReach.push(...items.map((item) => ({ item, minimumC: minimumC(item) })));
+    this.add(code, minutes, items, { heat: 'keep-warm', lidOn: true, ...this.reaching(items) });
   }
 
   /** Things that are cooked or heated through: the mixture is brought to `aimC`, then they get their own minutes. */
@@ -96,13 +91,22 @@ export class FinishWriter {
     this.stirIn(items);
     const coldC = this.mix.state.tempC;
     const upMin = this.heatTo(aimC);
-    const meats = items.filter((i) => i.food.meat);
-    const minimum = Math.max(0, ...meats.map((i) => minimumC(i)));
     this.add(code, upMin + ownMin, items, {
       tempC: Math.round(coldC),
       ...(upMin > 0.25 ? { heat: 'saute' } : {}),
-      ...(minimum > 0 ? { minimumC: minimum } : {}),
+      ...this.reaching(items),
     });
-    this.mustReach.push(...meats.map((item) => ({ item, minimumC: minimumC(item) })));
+  }
+
+  /** What must be reached in these, for their step and for the thermometer after it. */
+  private reaching(items: readonly Item[]): Pick<FinishStep, 'minimumC'> {
+    const meats = items.filter((i) => i.food.meat).map((item) => ({ item, minimumC: minimumC(item) }));
+    this.mustReach.push(...meats);
+    const most = Math.max(0, ...meats.map((m) => m.minimumC));
+    return most > 0 ? { minimumC: most } : {};
   }
 }
+
+/** Things as they come to the mixture: from the board, or from the bowl where they waited. */
+const asStirredIn = (items: readonly Item[]): Parameters<typeof stirIn>[1] =>
+  items.map((item) => ({ item, grams: item.grams, tempC: item.panOnly ? waitedC : item.startC }));

@@ -95,6 +95,8 @@ const burnsAfterMin = 3;
 
 /** Onions go in before all other vegetables, hard roots next, what gives water and softens soon last [common practice]. */
 const onions = new Set(['onion', 'shallot', 'leek', 'spring-onion']);
+/** Onions and their like turn translucent before they brown; other vegetables only soften. */
+export const turnsTranslucent = (food: string): boolean => onions.has(food);
 const hardRoots = new Set(['carrot', 'celery', 'celeriac', 'fennel', 'parsnip', 'turnip', 'swede', 'kohlrabi']);
 const isMushroom = (i: Item): boolean => i.food.id.startsWith('mushroom');
 const softeningRank = (i: Item): number =>

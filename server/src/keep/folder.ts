@@ -35,6 +35,9 @@ export const snapshotNames = (folder: string): string[] =>
     : [];
 export const snapshotName = /^\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ-(?:daily|migration|asked)\.sqlite$/;
 
+/** A moment as a part of a file name: `2026-11-29T10-15-00Z`; it sorts, and holds no sign that a file system minds. */
+export const stampOf = (ms: number): string => `${new Date(ms).toISOString().slice(0, 19).replaceAll(':', '-')}Z`;
+
 /** The sentence that leads to the newest snapshot, or says that there is none. */
 export function wayBack(folder: string): string {
   const [newest] = snapshotNames(folder);

@@ -13,7 +13,7 @@ export function keepSafe(store: Store, log: Logger): () => void {
   const look = async (): Promise<void> => {
     const [newest] = snapshotsOf(store.folder);
     if (!newest || Date.now() - newest.atMs > dailyMs)
-      await store.inTurn(() => takeSnapshot(store.sequelize, store.folder, { why: 'daily' }));
+      await takeSnapshot(store.sequelize, store.folder, { why: 'daily' });
     // A minute without a write after some: then everything goes into the one file, and a plain copy of it is whole.
     if (store.writes() === atLastLook && atLastLook !== folded) {
       await store.inTurn(() => store.sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)'));

@@ -1,6 +1,6 @@
 import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { databaseIn, FolderProblem, snapshotName, snapshotNames, snapshotsIn } from './folder';
+import { databaseIn, FolderProblem, snapshotName, snapshotNames, snapshotsIn, stampOf } from './folder';
 import { holderOf } from './lock';
 import { checkSound } from '../store/copy';
 
@@ -24,9 +24,7 @@ export async function restoreSnapshot(folder: string, name: string, nowMs = Date
     throw new FolderProblem('damaged', `The snapshot ${name} is damaged (${(e as Error).message}). Take an older one.`);
   });
   const file = databaseIn(folder);
-  const aside = existsSync(file)
-    ? `${file}.before-${new Date(nowMs).toISOString().slice(0, 19).replaceAll(':', '-')}Z`
-    : null;
+  const aside = existsSync(file) ? `${file}.before-${stampOf(nowMs)}` : null;
   copyFileSync(from, `${file}.part`);
   if (aside) {
     renameSync(file, aside);

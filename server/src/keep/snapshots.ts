@@ -1,7 +1,7 @@
 import { mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkSound, copyInto, type Database } from '../store/copy';
-import { snapshotNames, snapshotsIn } from './folder';
+import { snapshotNames, snapshotsIn, stampOf } from './folder';
 
 export type SnapshotWhy = 'daily' | 'migration' | 'asked';
 
@@ -13,9 +13,7 @@ export interface Snapshot {
   bytes: number;
 }
 
-/** `2026-11-29T10-15-00Z-daily.sqlite`: sorts by its moment, and holds no sign that a file system minds. */
-const nameOf = (atMs: number, why: SnapshotWhy): string =>
-  `${new Date(atMs).toISOString().slice(0, 19).replaceAll(':', '-')}Z-${why}.sqlite`;
+const nameOf = (atMs: number, why: SnapshotWhy): string => `${stampOf(atMs)}-${why}.sqlite`;
 
 function momentOf(name: string): number {
   const [day, time] = name.slice(0, 19).split('T') as [string, string];

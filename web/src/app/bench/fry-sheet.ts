@@ -1,6 +1,6 @@
 import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { FryStep } from '@einkorn/core';
+import { turnsTranslucent, type FryStep } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -51,10 +51,8 @@ export class FrySheet {
       ? ['colour', 'brown']
       : [];
   }
-  /** Onions and their like turn translucent before they brown; other vegetables only soften. */
   ofOnions(f: FryStep): boolean {
-    const food = this.foods()[f.ingredient] ?? '';
-    return f.until === 'translucent' || ['onion', 'shallot', 'leek', 'spring-onion'].includes(food);
+    return turnsTranslucent(this.foods()[f.ingredient] ?? '');
   }
   brownOf(f: FryStep): Brown {
     return f.aim ?? (f.until === 'deep-brown' ? 'brown' : 'colour');

@@ -22,6 +22,7 @@ const places: Record<string, Sheet> = {
   'pasta-past': 'pressure',
   mush: 'pressure',
   'thickness-guessed': 'gather',
+  'thickness-assumed': 'gather',
   'frozen-lump': 'gather',
   'raw-at-finish': 'finish',
   'meat-tough': 'pressure',

@@ -82,7 +82,7 @@ export class OwnPotDialog implements OnInit {
   readonly taken = computed((): Record<Field, string> => {
     const { like, litres } = this.value() ?? this.form.getRawValue();
     const p = potProfile(this.bare(like ?? potIds[0]!, litres ?? null));
-    return { ...this.asShown(p) };
+    return this.asShown(p);
   });
 
   ngOnInit(): void {
