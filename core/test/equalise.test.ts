@@ -87,6 +87,7 @@ describe('what is thought of', () => {
         'sear-more',
         'start-earlier',
         'swap-cut beef-ground',
+        'swap-cut beef-steak',
         'swap-grain rice-brown-basmati',
         'swap-grain einkorn',
       ].sort(),

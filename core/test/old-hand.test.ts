@@ -115,7 +115,7 @@ test('frozen meatballs are balls, each for itself: no block of mince, and not cr
   const p = plan(dish, seaLevel);
   expect(p.fry).toEqual([]);
   expect(p.firstStage).toBeNull();
-  expect(p.meats).toMatchObject([{ ok: true, thicknessMm: 32, safeMinimumC: 71 }]);
+  expect(p.meats).toMatchObject([{ ok: true, thicknessMm: 36, safeMinimumC: 71 }]);
   const poultry = itemOf(
     gather(board('one-pot-pasta', { food: 'spaghetti' }, { food: 'meatball-poultry' })),
     'meatball-poultry',
@@ -138,4 +138,19 @@ test('an egg among sheets lies in their cheese, not on a rack, and is done', () 
   expect(laid.length).toBeGreaterThan(1);
   expect(new Set(laid.map((l) => l.place))).toEqual(new Set(['top']));
   expect(p.meats.find((m) => m.ingredient === 'egg')).toMatchObject({ ok: true, guessed: false });
+});
+
+test('dry lentils drink their water and are soft with the rice; without enough minutes the plan says they stay hard', () => {
+  const rice = { food: 'rice-basmati', g: 200 } as const;
+  const alone = plan(board('coated-grain', rice, { food: 'water', g: 500 }), seaLevel);
+  const dish = board('coated-grain', rice, { food: 'lentils-split', g: 100 }, { food: 'water', g: 700 });
+  const withLentils = plan(dish, seaLevel);
+  expect(withLentils.plants).toMatchObject([{ ingredient: 'lentils-split', verdict: 'done' }]);
+  // 100 g dry become 290 g of 69 % water [composition tables: cooked lentils 69.6 %].
+  expect(withLentils.liquid.addMl - alone.liquid.addMl).toBeGreaterThan(170);
+  expect(withLentils.liquid.addMl - alone.liquid.addMl).toBeLessThan(215);
+  const whole = board('coated-grain', rice, { food: 'lentils-whole', g: 100 }, { food: 'water', g: 700 });
+  const short = plan({ ...whole, overrides: { holdMin: 0 } }, seaLevel);
+  expect(short.plants).toMatchObject([{ ingredient: 'lentils-whole', verdict: 'hard' }]);
+  expect(short.warnings.map((w) => w.code)).toContain('plant-hard');
 });

@@ -104,6 +104,8 @@ export interface PlantRecord {
   softMostMin: Sourced;
   defaultThicknessMm: Sourced;
   shape: 'sphere' | 'cylinder' | 'cube' | 'slab';
+  /** dry seeds: hard under the tooth in any dish that is too short for them */
+  staysHard?: true;
 }
 
 export type Species = 'poultry' | 'red' | 'game' | 'fish' | 'shellfish' | 'egg';

@@ -258,11 +258,14 @@ function quality(item: Item, r: PieceResult): MeatVerdict['texture'] {
   return oc <= by.juicy ? 'juicy' : oc <= by.firm ? 'firm' : 'dry';
 }
 
-/** Plants whose softness is worth a verdict: roots as pieces, and anything that is steamed for itself. */
+/** Plants whose softness is worth a verdict: roots as pieces, dry seeds, and anything that is steamed for itself. */
 export const plantsOf = (g: Gathered): Item[] =>
   g.items.filter(
     (i) =>
-      i.food.plant && i.joins === 'stack' && (g.rule.starch === 'none' || i.ingredient.prep?.thicknessMm !== undefined),
+      i.food.plant &&
+      i.joins === 'stack' &&
+      i.state !== 'cooked' &&
+      (i.food.plant.staysHard === true || g.rule.starch === 'none' || i.ingredient.prep?.thicknessMm !== undefined),
   );
 
 /** How soft each plant piece gets along the run. */

@@ -57,6 +57,8 @@ const price = {
 const largeMm = 25;
 /** Roots are aimed at so many times their least softening, where they bear it [common practice: potato core 3 minutes]. */
 const plantTimes = 3.4;
+/** Old seeds and hard water ask for up to a third more [common practice]. */
+const seedTimes = 1.3;
 
 /** The better of two: fewer stops, then more points; of equals the first. */
 export const better = (best: Candidate | null, c: Candidate): Candidate =>
@@ -103,7 +105,8 @@ export function weighed(h: Heated, d: Done): Candidate {
     release: 1 - sprayChance(h, d.naturalMin),
   });
   for (const m of d.meats) charge('cost-meat', eatingCost(m, d.naturalMin), m.item.ingredient.id);
-  for (const p of d.plants) charge('cost-plant', plantCost(p), p.ingredient);
+  const seeds = new Set(g.items.filter((i) => i.food.plant?.staysHard).map((i) => i.ingredient.id));
+  for (const p of d.plants) charge('cost-plant', plantCost(p, seeds.has(p.ingredient)), p.ingredient);
   charge('cost-wait', price.perWaitMin * ((d.run.openS - (d.run.countdownS ?? 0)) / 60));
   for (const part of ['texture', 'pieces', 'base', 'release'] as const)
     if (part !== 'texture' || g.grain)
@@ -135,9 +138,10 @@ function eatingCost(m: MeatRun, naturalMin: number): number {
   return large + (v.texture === 'firm' ? price.firmMeat : 0);
 }
 
-function plantCost(p: PlantVerdict): number {
+function plantCost(p: PlantVerdict, isSeed: boolean): number {
   if (p.verdict === 'hard') return price.hardPlant * (1 - 0.5 * Math.min(1, p.doneTimes));
   if (p.verdict === 'soft') return price.softPlant * Math.min(3, p.softShare);
+  if (isSeed) return (price.hardPlant / 2) * Math.max(0, 1 - (p.doneTimes - 1) / (seedTimes - 1));
   // Middle of the window: well over the least, well under the most.
   const under = Math.max(0, plantTimes - p.doneTimes) / plantTimes;
   const near = Math.max(0, p.softShare - 0.7) / 0.3;

@@ -28,6 +28,9 @@ export interface Weighed {
   grams: number;
 }
 
+/** Liquid and tinned tomato, g per g of pasta: a pot of pasta in its sauce has 2 to 3.5, a thick soup 5 [common practice]. */
+const soupyFrom = 4.6;
+
 /**
  * Recognises the family of a dish from its title, its foods (g) and its steps: the title decides where it names the dish,
  * then what the pot holds, then what the steps do [common practice].
@@ -41,6 +44,7 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
   const grain = grams((f) => f.record.kind === 'grain');
   const meat = grams((f) => f.record.kind === 'meat' && f.food !== 'egg');
   const liquid = grams((f) => f.record.kind === 'liquid' || f.food === 'milk');
+  const seeds = grams((f) => f.record.plant?.staysHard === true);
   const hasFood = (id: string): boolean => all.some((f) => f.food === id);
   const because = (family: Family, why: RecognisedFamily['because']): RecognisedFamily => ({ family, because: why });
 
@@ -49,9 +53,12 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
   if (grain > 0 && /porridge|pudding|congee|khichdi|arroz con leche|oatmeal|gachas/.test(name))
     return because('porridge', 'title');
   if (hasFood('lasagne-sheet') || (pasta > 0 && /lasagn|lasan/.test(name))) return because('layered-pasta', 'sheets');
-  if (/\bsoup|sopa|caldo de|caldos[oa]|asopao|stew with noodles\b/.test(name) && (pasta > 0 || grain > 0))
+  if (
+    /\bsoup|sopa|caldo de|caldos[oa]|asopao|stew with noodles|minestron|fagioli|chowder\b/.test(name) &&
+    (pasta > 0 || grain > 0)
+  )
     return because('noodle-soup', 'soup');
-  if (pasta > 0 && liquid > 6 * pasta) return because('noodle-soup', 'soup');
+  if (pasta > 0 && liquid > soupyFrom * pasta) return because('noodle-soup', 'soup');
   if (pasta > grain) return because('one-pot-pasta', 'pasta');
   if (grain > 0 && grams((f) => f.food.startsWith('oats')) >= grain * 0.5) return because('porridge', 'oats');
   if (grain > 0 && /\bon (?:the|a) (?:rack|trivet)|trivet over|rejilla/.test(does) && meat > 0)
@@ -87,6 +94,6 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
     );
     return fried || !onlyGrain ? because('coated-grain', 'fried-grain') : because('plain-grain', 'grain-alone');
   }
-  if (meat > 0) return because('casserole', 'no-starch');
+  if (meat > 0 || seeds > 0) return because('casserole', 'no-starch');
   return because('steamed-side', 'sides');
 }

@@ -14,9 +14,18 @@ const openNames: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^(?:sausages?|salchichas?)$/, ['sausage-fresh', 'sausage-smoked']],
   [/^(?:pasta|short pasta|pasta corta)$/, ['penne', 'rotini', 'spaghetti']],
   [/^(?:noodles?|fideos?)$/, ['noodles-short', 'spaghetti']],
+  [/^(?:wild rice (?:blend|mix)|brown and wild rice|brown rice blend)$/, ['rice-brown-long', 'rice-long', 'rice-wild']],
   [/^breasts?$|^pechugas?$/, ['chicken-breast', 'turkey-breast', 'duck-leg']],
   [/^thighs?$/, ['chicken-thigh', 'turkey-thigh']],
 ];
+
+/** A bird cut up on the bone, or its pieces: legs are the thickest of them, so they are what is planned until the cook says. */
+const jointed =
+  /\b(?:whole|jointed|cut up|joints?|bone[\s-]?in pieces|into \w+ pieces|enter[oa]|trocead[oa]|despresad[oa]|presas?|en cuartos|en octavos)\b/;
+const jointChoices = ['chicken-leg', 'chicken-drumstick', 'chicken-thigh', 'chicken-breast'] as const;
+const isJointed = (name: string, line: string): boolean =>
+  /^(?:chickens?|chicken (?:pieces?|parts?)|pollo|pollo troceado|(?:presas?|piezas?) de pollo)$/.test(name) &&
+  jointed.test(line);
 
 /** Names of a whole animal or its meat: a bare number of them says nothing about how much it is. */
 export const isUncounted = (name: string): boolean =>
@@ -24,7 +33,9 @@ export const isUncounted = (name: string): boolean =>
     name,
   );
 
-export const openChoices = (name: string): readonly string[] => openNames.find(([re]) => re.test(name))?.[1] ?? [];
+/** What an open name may be, for the words of its line; the first is what `kindOf` takes. */
+export const openChoices = (name: string, line: string): readonly string[] =>
+  isJointed(name, line) ? jointChoices : (openNames.find(([re]) => re.test(name))?.[1] ?? []);
 
 const chickens = new Set([
   'chicken-breast',
@@ -53,6 +64,7 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
     )
   )
     return 'broth-low-salt';
+  if (isJointed(name, line)) return jointChoices[0];
   if (
     chickens.has(food) &&
     says(/\b(?:leftover|rotisserie|(?:pre|already )?[\s-]?cooked|cocid[oa]|asado|sobras?)\b/) &&
@@ -97,5 +109,10 @@ const pulse = new RegExp(String.raw`\b(?:${pulses})\b`);
 const noPulse =
   /\b(?:green|string|french|runner|wax) beans?\b|\bjudias? verdes?\b|\bvanilla beans?\b|\bbean (?:paste|sauce|sprouts?|dip)\b|\bblack bean (?:garlic )?sauce\b|\b(?:broad|fava|soya|edamame|refried|baked|sprouted) (?:black )?beans?\b|\bchili beans? in sauce\b|\bfrijol(?:es)? refritos?\b|\b(?:alubias?|frijol(?:es)?) en salsa de tomate\b/;
 
-/** Pulses, canned or cooked: what a dry-pulse name is once the line says so. */
-export const isPulse = (line: string): boolean => pulse.test(line) && !noPulse.test(line);
+const lentils = /\b(?:lentils?|lentejas?|(?:mung|moong|masoor) (?:dal|dhal|daal))\b|\bsplit (?:mung|lentils?)\b/;
+const fromTin =
+  /\b(?:can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?)\b/;
+
+/** Pulses, canned or cooked: what a dry-pulse name is once the line says so. Lentils are dry where nothing says otherwise. */
+export const isPulse = (line: string): boolean =>
+  pulse.test(line) && !noPulse.test(line) && (fromTin.test(line) || !lentils.test(line));

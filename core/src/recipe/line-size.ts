@@ -115,7 +115,7 @@ function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: nu
   if (
     !each ||
     isUncounted(f.hit.name) ||
-    (food.kind === 'meat' && food.meat?.cut === 'ground' && food.id !== 'sausage-fresh')
+    (food.kind === 'meat' && food.meat?.cut === 'ground' && !food.meat.shape && food.id !== 'sausage-fresh')
   )
     return { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
   const size = f.head.size ?? sizeIn(f.around);

@@ -7,7 +7,7 @@ import type { Amount } from '../quantity/parse';
 import { units } from '../quantity/units';
 import { measureOf } from './amount';
 import { amountOf } from './amount-place';
-import { namesOf, type Language } from './food-names';
+import { foodsIn, namesOf, type Language } from './food-names';
 import { isTin, openChoices } from './kinds';
 import { foodOf } from './line-food';
 import { eachWords, sizedAmount, sizeInside, tasteWords, trust, type LineFacts } from './line-size';
@@ -126,7 +126,10 @@ function amountsOf(plain: string): string[] | null {
   if (parts.length < 2 || !/\d/.test(parts[0]!)) return null;
   const names = (part: string): boolean =>
     (['en', 'es'] as const).some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
-  if (!parts.every(names)) return null;
+  // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
+  const speaksOf = (part: string): boolean =>
+    (['en', 'es'] as const).some((l) => foodsIn(wordsOf(withoutBrackets(part)), l).length > 0);
+  if (!names(parts[0]!) || !parts.every(speaksOf)) return null;
   return parts.map((part) => (use === '' || part.includes(use) ? part : `${part} ${use}`));
 }
 
@@ -187,7 +190,9 @@ function settle(f: LineFacts): ReadLine {
     certain *= factor;
   };
   if (sized.note) notes.push(sized.note);
-  const open = f.food === f.hit.food ? openChoices(f.hit.name) : [];
+  const may = openChoices(f.hit.name, f.plain);
+  // "Leftover chicken" is no longer open: its line has said which it is.
+  const open = may.includes(f.food) ? may : [];
   const isCooked = prep.state === 'cooked' && food.grain !== undefined;
   if (open.length > 0) doubt('which-kind', trust.open);
   if (f.hit.standsIn) doubt('stands-in', trust.standsIn);
@@ -273,5 +278,6 @@ function statesOf(food: FoodRecord): readonly (Prep['state'] & string)[] {
   if (food.grain) return ['toasted', 'cooked'];
   if (food.kind === 'meat')
     return food.meat?.cut === 'cooked' ? [] : ['raw', 'frozen', 'half-frozen', 'part-seared', 'browned', 'cooked'];
-  return food.plant ? ['frozen', 'browned', 'cooked'] : [];
+  if (food.plant) return food.plant.staysHard ? ['cooked'] : ['frozen', 'browned', 'cooked'];
+  return food.kind === 'vegetable' ? ['browned'] : [];
 }

@@ -46,7 +46,10 @@ const states: readonly (readonly [RegExp, Prep['state']])[] = [
   [/\b(?:thawed|defrosted|descongelad[oa]s?)\b/, 'raw'],
   [/\b(?:frozen|from frozen|congelad[oa]s?)\b/, 'frozen'],
   [/\b(?:part[\s-]?seared|lightly seared|seared|sellad[oa]s?)\b/, 'part-seared'],
-  [/\b(?:well )?(?:browned|dorad[oa]s?)\b/, 'browned'],
+  [
+    /\b(?:(?:well |deeply? )?browned|fried (?:dark|golden|brown|crisp)|(?:until )?(?:dark|deep|golden) brown|carameli[sz]ed|(?:bien )?dorad[oa]s?|carameli[sz]ad[oa]s?)\b/,
+    'browned',
+  ],
   [/\b(?:already cooked|(?:hard|soft)[\s-]?boiled|pre[\s-]?cooked|cooked|leftover|cocid[oa]s?|asad[oa]s?)\b/, 'cooked'],
   [/\b(?:toasted|tostad[oa]s?)\b/, 'toasted'],
   [/\b(?:raw|uncooked|crud[oa]s?)\b/, 'raw'],

@@ -147,7 +147,8 @@ const eats = { grainG: 75, pastaG: 100, sheetsG: 65, meatG: 150 } as const;
 function peopleFor(foods: readonly Weighed[]): number {
   const of = (kind: string): number => foods.filter((f) => f.food.kind === kind).reduce((n, f) => n + f.grams, 0);
   const sheets = foods.filter((f) => f.food.id === 'lasagne-sheet').reduce((n, f) => n + f.grams, 0);
-  const starch = of('grain') / eats.grainG + (of('pasta') - sheets) / eats.pastaG + sheets / eats.sheetsG;
+  const seedsG = foods.filter((f) => f.food.plant?.staysHard).reduce((n, f) => n + f.grams, 0);
+  const starch = (of('grain') + seedsG) / eats.grainG + (of('pasta') - sheets) / eats.pastaG + sheets / eats.sheetsG;
   const people = Math.round(starch) || Math.round(of('meat') / eats.meatG) || 4;
   return Math.min(60, Math.max(1, people));
 }

@@ -178,7 +178,10 @@ function looksLikeIngredient(plain: string): boolean {
   const words = wordsOf(plain);
   const named = foodsIn(words, 'en').length + foodsIn(words, 'es').length > 0;
   if (head.value !== null && (head.measure !== null || /^\d/.test(plain))) return true;
-  return named && (/\bto taste\b|\bal gusto\b|\bpinch\b/.test(plain) || /\d/.test(plain));
+  return (
+    named &&
+    (/\bto taste\b|\bal gusto\b|\bpinch\b/.test(plain) || /\d/.test(plain) || (head.vague && words.length <= 7))
+  );
 }
 
 /** "Olive oil", "Salt and pepper": a few words without an amount, among the ingredients, one of them a food's. */

@@ -133,3 +133,25 @@ test.each(['Saute the onion for 5 min on high.', 'Simmer 10 minutes on high heat
 test('each food of several has its own words as they were typed, so that an answer meets it alone', () => {
   expect(readLine('2 cups Rice + 1 tsp Cumin').map((l) => l.text)).toEqual(['2 cups Rice', '1 tsp Cumin']);
 });
+
+test('of several foods on a line none is lost, whatever is said of all of them', () => {
+  const lines = readLine('1 carrot, 1 celery stick, 1 small onion all finely diced');
+  expect(lines.map((l) => l.food)).toEqual(['carrot', 'celery', 'onion']);
+  const asking = readLine('1 carrot, 2 onions in some unheard-of way');
+  expect(asking.map((l) => l.food)).toEqual(['carrot', 'onion']);
+});
+
+test('"a bit of oil" under the title is a line that asks, and no note', () => {
+  const { lines, asks } = readRecipe('Chicken rice for 4\na bit of olive oil\n300 g paella rice\n500 ml stock');
+  expect(lines.map((l) => l.food)).toEqual(['oil-olive', 'rice-medium', 'broth']);
+  expect(asks).toMatchObject([{ path: 'lines.0.grams' }]);
+});
+
+test('five times its weight in liquid and tinned tomato is a soup, by its name too', () => {
+  const lines = '250 g ditalini\n1 can chopped tomatoes\n900 ml stock\n200 g canned beans';
+  expect(readRecipe(`Beans and pasta\n${lines}`).dish).toMatchObject({ family: 'noodle-soup' });
+  expect(readRecipe(`Pasta e fagioli\n${lines.replace('900', '600')}`).dish).toMatchObject({ family: 'noodle-soup' });
+  expect(readRecipe(`Beans and pasta\n${lines.replace('900', '600').replace('250 g', '300 g')}`).dish).toMatchObject({
+    family: 'one-pot-pasta',
+  });
+});

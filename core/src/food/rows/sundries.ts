@@ -4,6 +4,9 @@ import type { WetRow } from './wet-row';
 // prettier-ignore
 export const sundries: readonly WetRow[] = [
   ['beans-canned', 'other', 0.7, 0.03, 0, 0.03, 3.39, 1.08, 0.75, 0.6],
+  // Hulled and split they cook to a purée in the grain's own time; whole they take a third of an hour. Both are boiled dry, as they are.
+  ['lentils-split', 'other', 0.1, 0, -1.9, 0.2, 1.77, 1.35, 0.8, 0.02, undefined, ['foams']],
+  ['lentils-whole', 'other', 0.1, 0, -1.5, 0.2, 1.77, 1.35, 0.8, 0.02, undefined, ['foams']],
   ['dried-fruit', 'other', 0.15, 0, -0.3, 0.1, 1.91, 1.35, 0.63, 0.05],
   ['nuts', 'other', 0.04, 0, 0, 0, 1.9, 1.05, 0.5, 0, undefined, ['crisp']],
   ['breadcrumbs', 'other', 0.07, 0, 0, 0, 1.8, 0.9, 0.42, 1.3, undefined, ['crisp']],

@@ -125,6 +125,10 @@ export const larderEn: Readonly<Record<string, string>> = {
     'dried fruit, raisin, sultana, currant, apricot, dried apricot, prune, date, dried cranberry, golden raisin, dried cherry, barberry, medjool date, dried fig, dried mango',
   'beans-canned':
     'canned bean, bean canned, canned chickpea, chickpea canned, tinned chickpea, canned black bean, canned kidney bean, canned white bean, cannellini bean canned, cooked chickpea, cooked bean, tinned bean, cooked lentil, canned lentil, tinned lentil, cooked green lentil, ready cooked lentil, cooked puy lentil, white bean canned, kidney bean canned, black bean canned, canned cannellini bean, canned pinto bean, canned butter bean, white bean',
+  'lentils-split':
+    'split lentil, red lentil, red split lentil, split red lentil, orange lentil, masoor dal, red dal, split mung bean, split mung, moong dal, mung dal, yellow moong dal, yellow mung dal',
+  'lentils-whole':
+    'lentil, whole lentil, green lentil, brown lentil, black lentil, puy lentil, french lentil, beluga lentil, dried lentil, dry lentil, dried green lentil, dried brown lentil',
   tofu: 'tofu, firm tofu, silken tofu',
   starch: 'starch, cornstarch, corn starch, cornflour, potato starch, tapioca starch, arrowroot, corn flour',
   flour: 'flour, plain flour, all purpose flour, wheat flour, rice flour, gram flour, besan',

@@ -215,6 +215,10 @@ export const larderEs: Readonly<Record<string, string>> = {
   croutons: 'picatoste, crouton, pan duro, pan frito',
   crackers: 'galleta salada, galletita salada, ~patata frita de bolsa',
   'tortilla-chips': 'totopo, nacho, tortilla frita, chip de tortilla',
+  'lentils-split':
+    'lenteja roja, lenteja roja partida, lenteja partida, lenteja naranja, lenteja coral, dal de lentejas rojas',
+  'lentils-whole':
+    'lenteja, lenteja pardina, lenteja parda, lenteja verde, lenteja castellana, lenteja negra, lenteja seca',
   'refried-beans': 'frijol refrito, frijoles refritos, ~humus, ~hummus',
   'baked-beans': 'alubia en salsa de tomate, frijol en salsa de tomate',
   tempeh: 'tempeh',

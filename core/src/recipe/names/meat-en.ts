@@ -21,13 +21,15 @@ export const meatEn: Readonly<Record<string, string>> = {
     'ground beef, beef mince, minced beef, beef ground, mince, ground meat, ground chuck, lean ground beef, ground round, ground sirloin, keema, mincemeat, minced meat',
   'beef-stew':
     'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek',
+  'beef-steak':
+    'beef steak, steak, sirloin, sirloin steak, beef sirloin, rump steak, beef rump, ribeye, rib eye, ribeye steak, fillet steak, beef fillet, beef tenderloin, flank steak, beef flank, skirt steak, flat iron steak, minute steak, frying steak, stir fry beef, beef strip, bavette, top round, strip steak, ~steak tip',
   'pork-ground': 'ground pork, pork mince, minced pork, pork ground',
   'pork-shoulder':
     'pork shoulder, pork butt, boston butt, pork, diced pork, pork stew meat, pork collar, pork neck, carnitas meat',
   'pork-loin':
     'pork loin, pork chop, pork tenderloin, pork fillet, pork steak, pork cutlet, loin of pork, pork loin chop',
-  'lamb-leg':
-    'lamb leg, leg of lamb, lamb, lamb shoulder, shoulder of lamb, diced lamb, lamb stew meat, lamb neck, lamb meat, lamb cube, stewing lamb',
+  'lamb-leg': 'lamb leg, leg of lamb, lamb, diced lamb, lamb stew meat, lamb meat, lamb cube, stewing lamb',
+  'lamb-shoulder': 'lamb shoulder, shoulder of lamb, lamb neck, neck of lamb, lamb neck fillet, lamb shoulder chop',
   'lamb-ground': 'ground lamb, lamb mince, minced lamb, lamb ground, lamb keema',
   'goat-leg': 'goat leg, goat, goat meat, kid meat, goat curry cut, goat shoulder',
   'veal-ground': 'ground veal, veal mince, minced veal, veal ground',

@@ -17,13 +17,16 @@ export const meatEs: Readonly<Record<string, string>> = {
   rabbit: 'conejo, conejo troceado',
   'beef-ground':
     'carne picada, carne molida, carne picada de ternera, carne molida de res, ternera picada, res molida, carne picada de res, carne picada de vaca, carne molida de vacuno',
+  'beef-steak':
+    'bistec, bistec de res, bistec de ternera, bife, filete de ternera, filete de res, solomillo de ternera, solomillo de res, lomo de res, lomo fino, lomo liso, entrecot, entrana, arrachera, vacio, churrasco, tira de res, punta de anca',
   'beef-stew':
     'carne de res, ternera, ternera para guisar, carne para guisar, res, carne de vaca, morcillo, carne de ternera, aguja de ternera, falda de res, carne para estofar, carne, jarrete',
   'pork-ground': 'cerdo picado, carne picada de cerdo, carne molida de cerdo, cerdo molido, puerco molido',
   'pork-shoulder':
     'paleta de cerdo, cerdo, carne de cerdo, puerco, aguja de cerdo, magro de cerdo, carne de puerco, ~cabeza de lomo, magra de cerdo',
   'pork-loin': 'lomo de cerdo, solomillo de cerdo, chuleta de cerdo, lomo, chuleta, cinta de lomo',
-  'lamb-leg': 'cordero, pierna de cordero, paletilla de cordero, carne de cordero, cordero troceado',
+  'lamb-shoulder': 'paletilla de cordero, paleta de cordero, espalda de cordero, cuello de cordero',
+  'lamb-leg': 'cordero, pierna de cordero, carne de cordero, cordero troceado',
   'lamb-ground': 'cordero picado, carne picada de cordero, cordero molido',
   'goat-leg': 'cabrito, chivo, carne de cabra, cabra',
   'veal-ground': 'ternera blanca picada',

@@ -8,7 +8,8 @@ export const starchEn: Readonly<Record<string, string>> = {
   'rice-short': 'short grain rice, short grain, short rice, sushi rice, pudding rice, japanese rice, round grain rice',
   'rice-arborio': 'arborio rice, arborio, risotto rice, carnaroli rice, carnaroli, vialone nano rice, vialone nano',
   'rice-parboiled': 'parboiled rice, converted rice, easy cook rice, parboiled long grain rice, sella rice',
-  'rice-brown-long': 'brown long grain rice, long grain brown rice, brown rice, wholegrain rice, whole grain rice',
+  'rice-brown-long':
+    'brown long grain rice, long grain brown rice, brown rice, wholegrain rice, whole grain rice, ~wild rice blend, ~wild rice mix, ~brown rice blend, ~brown and wild rice',
   'rice-brown-basmati': 'brown basmati rice, brown basmati, wholegrain basmati rice',
   'rice-red': 'red rice, camargue rice, red cargo rice',
   'rice-wild': 'wild rice',
