@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { card, evaluate, plan, readDish, readKitchen, dishSchema, planSchema, type Texture } from '@einkorn/core';
+import { card, evaluate, planInFull, readDish, readKitchen, dishSchema, planSchema, type Texture } from '@einkorn/core';
 import { bad, failed, readJson } from './cli-io';
 
 const usage =
@@ -66,7 +66,7 @@ export function main(argv: string[]): number {
       ...(args.learned === undefined ? {} : { learned: readJson(args.learned, '--learned') }),
     });
     const options = args.texture ? { texture: args.texture } : {};
-    const planned = args.mode === 'evaluate' ? evaluate(dish, kitchen, options) : plan(dish, kitchen, options);
+    const planned = args.mode === 'evaluate' ? evaluate(dish, kitchen, options) : planInFull(dish, kitchen, options);
     if (args.text) process.stdout.write(`${card(dish, planned)}\n`);
     else write(planned);
     return 0;

@@ -1,4 +1,4 @@
-import { plan } from '../src/plan/plan';
+import { plan, planInFull } from '../src/plan/plan';
 import { poorOf100 } from '../src/plan/chance';
 import { board } from './helpers/board';
 import { hut, turkeyRice } from './helpers/dishes';
@@ -7,7 +7,7 @@ import { planned } from './helpers/laws';
 /* Plans that nothing forbids and that seldom come out. */
 test('a batch too small for its pot is said to be poor, and the larger batch that was planned does better', () => {
   const dish = board('plain-grain', { food: 'rice-jasmine', g: 30 }, { food: 'water', g: 80 });
-  const p = plan(dish, { ...hut, potId: 'electric-8' });
+  const p = planInFull(dish, { ...hut, potId: 'electric-8' });
   expect(p.program.chance!.of100).toBeLessThan(poorOf100);
   expect(p.warnings.filter((w) => w.severity === 'caution')[0]).toMatchObject({ code: 'poor-chance' });
   const way = p.proposals[0]!;
@@ -16,13 +16,13 @@ test('a batch too small for its pot is said to be poor, and the larger batch tha
 });
 
 test('a number of the cook that spoils the dish is the first to be given back', () => {
-  const p = plan(turkeyRice({ overrides: { holdMin: 20 } }), hut);
+  const p = planInFull(turkeyRice({ overrides: { holdMin: 20 } }), hut);
   expect(p.program.chance!.of100).toBeLessThan(poorOf100);
   expect(p.proposals[0]).toMatchObject({ code: 'give-back', to: 'holdMin' });
 });
 
 test('a good plan says nothing and offers nothing', () => {
-  const p = plan(turkeyRice(), hut);
+  const p = planInFull(turkeyRice(), hut);
   expect(p.warnings.map((w) => w.code)).not.toContain('poor-chance');
   expect(p.proposals).toEqual([]);
 });
@@ -35,7 +35,7 @@ test('a risotto with thick thighs in a cooker of few programs is told to cut the
     { food: 'onion', g: 100 },
     { food: 'broth', g: 900 },
   );
-  const p = plan(dish, { ...hut, potId: 'program-5' });
+  const p = planInFull(dish, { ...hut, potId: 'program-5' });
   expect(p.proposals.map((x) => [x.code, x.to])).toEqual([
     ['cut-thinner', 13],
     ['cut-thinner', 22],

@@ -134,29 +134,26 @@ const crossedM = (item: Item): number => {
   return (item.thicknessMm / 1000) * (slit ? slitShare : 1);
 };
 
-/**
- * Each piece along the pot's history, twice: as it is, and cautiously (the 95th percentile of thickness, surface, start and
- * heat-up together, a guessed size taken larger, no credit for the sear, and inside an unstirred bed the bed's own
- * temperature). Every word about safety reads the cautious run.
- */
-export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): MeatRun[] {
-  const { depthCm, earlier = null, coarse = false, ways, surely } = options;
+/** One piece along a run, before it is said how: what both of its runs share. */
+interface Followed {
+  item: Item;
+  common: Omit<PieceInput, 'pre' | 'tempC' | 'exponent'>;
+  /** the stages before this lid, in the steps of the run; null where there were none */
+  before: Float64Array | null;
+}
+
+/** Places and times of the pieces along one run. */
+function following(g: Gathered, run: CookRun, { depthCm, earlier = null, coarse = false }: PieceOptions) {
   const dtS = run.history.dtS;
   // On a rack a piece sees the steam itself; in or under an unstirred bed the bed's own temperature.
   let bed: Float64Array | null = null;
   const bedTemps = (): Float64Array => (bed ??= grainTemps(run.history, { lagS: bedLagS(depthCm), standMin: 0 }));
-  return meatsOf(g).map((item) => {
+  const piece = (item: Item): Followed => {
     const rec = item.food.meat!;
-    const id = item.ingredient.id;
-    const place = placementOf(g, item);
-    const pre: PreStage[] =
-      item.joins === 'fry' ? [{ durationS: searMinutes(item, brownOf(g, item)) * 60, ...searEnv }] : [];
-    const trace = { minutes: [] as number[], coreC: [] as number[] };
-    const history = earlier?.tempC.get(id);
+    const history = earlier?.tempC.get(item.ingredient.id);
     const before = history ? inSteps(history, earlier!.dtS, dtS) : null;
     const ahead = before?.length ?? 0;
-    const countdownAt = Math.round((run.countdownS ?? 0) / dtS) + ahead;
-    const common: Omit<PieceInput, 'pre' | 'tempC' | 'exponent'> = {
+    const common = {
       composition: compositionOf(rec.composition),
       freezeC: rec.freezeC[0],
       species: rec.species,
@@ -164,11 +161,43 @@ export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): Meat
       startC: item.startC,
       dtS,
       releaseAt: run.history.releaseAt + ahead,
-      countdownAt,
-      place,
+      countdownAt: Math.round((run.countdownS ?? 0) / dtS) + ahead,
+      place: placementOf(g, item),
       restS,
       coarse,
     };
+    return { item, common, before };
+  };
+  const cautiously = ({ item, common, before }: Followed, ways: Ways | undefined): PieceResult => {
+    const { place } = common;
+    const own = place === 'steam' || !g.grain || g.rule.stirred || g.inBowl ? run.history.tempC : bedTemps();
+    return cookPiece({
+      ...common,
+      exponent: item.piece.cautiousExponent,
+      pre: [],
+      tempC: joined(before, own),
+      vary: cautiousVariation(crossedM(item) / 2, place, run.countdownS ?? usualHeatUpS, item.piece.guessed),
+      ...wayOf(ways, `${item.ingredient.id} cautious`),
+    });
+  };
+  return { piece, cautiously };
+}
+
+/**
+ * Each piece along the pot's history, twice: as it is, and cautiously (the 95th percentile of thickness, surface, start and
+ * heat-up together, a guessed size taken larger, no credit for the sear, and inside an unstirred bed the bed's own
+ * temperature). Every word about safety reads the cautious run.
+ */
+export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): MeatRun[] {
+  const { ways, surely } = options;
+  const { piece, cautiously } = following(g, run, options);
+  return meatsOf(g).map((item) => {
+    const id = item.ingredient.id;
+    const followed = piece(item);
+    const { common, before } = followed;
+    const pre: PreStage[] =
+      item.joins === 'fry' ? [{ durationS: searMinutes(item, brownOf(g, item)) * 60, ...searEnv }] : [];
+    const trace = { minutes: [] as number[], coreC: [] as number[] };
     const nominal = cookPiece({
       ...common,
       exponent: item.piece.exponent,
@@ -177,20 +206,10 @@ export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): Meat
       ...wayOf(ways, `${id} likely`),
       ...(ways ? {} : { trace }),
     });
-    const own = place === 'steam' || !g.grain || g.rule.stirred || g.inBowl ? run.history.tempC : bedTemps();
     const program = holdAndNatural(run);
     const safe = surely?.get(id)?.find((s) => s.holdS <= program.holdS && s.naturalS <= program.naturalS);
-    const cautious =
-      safe?.cautious ??
-      cookPiece({
-        ...common,
-        exponent: item.piece.cautiousExponent,
-        pre: [],
-        tempC: joined(before, own),
-        vary: cautiousVariation(crossedM(item) / 2, place, run.countdownS ?? usualHeatUpS, item.piece.guessed),
-        ...wayOf(ways, `${id} cautious`),
-      });
-    const offset = (ahead * dtS) / 60;
+    const cautious = safe?.cautious ?? cautiously(followed, ways);
+    const offset = ((before?.length ?? 0) * common.dtS) / 60;
     if (offset > 0 && trace.minutes.length > 0) {
       const from = trace.minutes.findIndex((m) => m >= offset);
       trace.minutes = trace.minutes.slice(from).map((m) => m - offset);
@@ -201,6 +220,19 @@ export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): Meat
       surely.set(id, [...(surely.get(id) ?? []), { ...program, cautious }]);
     return { item, nominal, cautious, verdict, safeChance: safeChanceOf(item, nominal, cautious), trace };
   });
+}
+
+/** Is every piece over its minimum, by its cautious run alone? For looking for a hold: it costs half of `runMeats`. */
+export function areSafe(g: Gathered, run: CookRun, options: PieceOptions): boolean {
+  const { piece, cautiously } = following(g, run, options);
+  return meatsOf(g).every((item) => isSafe(item, cautiously(piece(item), options.ways)));
+}
+
+/** Is a piece that ended like this at its minimum, with the reduction that is asked of what is cooked from raw? */
+function isSafe(item: Item, cautious: PieceResult): boolean {
+  const kind = mustReach(item);
+  const logOk = kind !== 'cook' || cautious.log10Reduction >= lethalityLaw[item.food.meat!.species].targetLog;
+  return kind === 'none' || (cautious.openCoreC >= minimumC(item) && logOk);
 }
 
 /** A spread of the core smaller than this is not believed, K [derived]. */
@@ -223,8 +255,7 @@ function verdictOf(item: Item, nominal: PieceResult, cautious: PieceResult): Mea
   const kind = mustReach(item);
   const minimum = minimumC(item);
   const coldest = Math.min(cautious.openCoreC, nominal.openCoreC);
-  const logOk = kind !== 'cook' || cautious.log10Reduction >= lethalityLaw[rec.species].targetLog;
-  const ok = kind === 'none' || (coldest >= minimum && logOk);
+  const ok = isSafe(item, { ...cautious, openCoreC: coldest });
   return {
     ingredient: item.ingredient.id,
     kind,

@@ -99,19 +99,25 @@ function changesForChance(dish: Dish, p: Plan): Change[] {
 /** Chances nearer to each other than this say nothing: the smaller change comes first then. */
 const tens = (of100: number): number => Math.round(of100 / 10);
 
-/**
- * What would clear the stops of a plan, or where there is none and it seldom comes out, what would make it better: each
- * change planned anew; the best first.
- */
+/** What would clear the stops of a plan: each change planned anew; the best first. Nothing where there is no stop. */
 export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   const stops = p.warnings.filter((w) => w.severity === 'stop');
-  if (stops.length === 0 && of100(p) >= poorOf100) return [];
-  const changes =
-    stops.length > 0
-      ? stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')))
-      : changesForChance(dish, p);
-  const helps = (q: Plan): boolean =>
-    stops.length > 0 ? stopCount(q) < stops.length : stopCount(q) === 0 && of100(q) >= of100(p) + worthOf100;
+  const changes = stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')));
+  return thatHelp(changes, kitchen, (q) => stopCount(q) < stops.length);
+}
+
+/**
+ * What would make a plan better that nothing forbids and that seldom comes out; nothing for any other. The plan does not
+ * wait for it: three dishes are planned.
+ */
+export function waysToBetterOdds(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
+  if (stopCount(p) > 0 || of100(p) >= poorOf100) return [];
+  const enough = of100(p) + worthOf100;
+  return thatHelp(changesForChance(dish, p), kitchen, (q) => stopCount(q) === 0 && of100(q) >= enough);
+}
+
+/** Of these changes those that help, each planned once, the best first. */
+function thatHelp(changes: readonly Change[], kitchen: Kitchen, helps: (q: Plan) => boolean): Proposal[] {
   const once = [...new Map(changes.map((c) => [`${c.code} ${c.ingredient} ${c.to ?? ''}`, c])).values()];
   return once
     .slice(0, mostTried)

@@ -7,7 +7,7 @@ import { boilsUp, type Gathered, type Item } from './item';
 import type { Heated } from './heated';
 import { holdsOf } from './holds';
 import { liquidFor, type Miss } from './liquid';
-import { isTenderAim, meatsOf, plantsOf, runMeats, runPlants, type Sure } from './meat';
+import { areSafe, isTenderAim, meatsOf, plantsOf, runMeats, runPlants, type Sure } from './meat';
 import { targetE, type TargetE } from './target';
 import { grainOutcome, starchTemps, type GrainOutcome } from './water';
 import { better, weighed, type Candidate, type Done } from './weigh';
@@ -76,6 +76,10 @@ export class Search {
   perfect: Candidate | null = null;
   private lastSafe: number | null = null;
   private hopeless: boolean | null = null;
+  /** programs that were looked at for safety: seconds of hold, natural minutes */
+  private readonly knownSafe: { hold: number; natural: number }[] = [];
+  private readonly knownUnsafe: { hold: number; natural: number }[] = [];
+  private readonly pieces: number;
 
   constructor(
     readonly h: Heated,
@@ -90,6 +94,7 @@ export class Search {
     this.target = h.g.grain ? targetE(h.g, h.texture, h.addMl) : null;
     this.lastMl = fixed.liquidMl ?? h.addMl;
     this.leading = leadingPieces(h.g);
+    this.pieces = meatsOf(this.leading).length + plantsOf(this.leading).length;
   }
 
   /** The best program: the fewest stops, then the most points. */
@@ -156,8 +161,7 @@ export class Search {
   private starts(release: Release, start: number): number[] {
     if (this.asked.fixed.holdMin !== undefined) return [-1];
     const byStarch = this.target ? start : 0;
-    const first = this.at(byStarch, release);
-    if (first.meats.length === 0 && first.plants.length === 0) return [byStarch];
+    if (this.pieces === 0) return [byStarch];
     const safe = this.safeFrom(byStarch, release);
     const out = [safe];
     const from = safe === byStarch && !this.target ? 0 : safe;
@@ -173,7 +177,7 @@ export class Search {
 
   /** The first index from `from` on that makes every piece safe: looked for near where it was for the release before. */
   private safeFrom(from: number, release: Release): number {
-    const safe = (i: number): boolean => this.at(i, release).stops === 0;
+    const safe = (i: number): boolean => this.isSafe(i, release);
     if (safe(from) || this.isHopeless()) return from;
     const guess = Math.min(this.grid.length - 1, Math.max(from + 1, this.lastSafe ?? from + 2));
     const found = safe(guess) ? this.lastFrom(guess, from, safe) : this.firstIndex(guess + 1, safe);
@@ -183,8 +187,24 @@ export class Search {
 
   /** Not even the longest hold with a release all by itself makes every piece safe: nothing is looked for then. */
   private isHopeless(): boolean {
-    this.hopeless ??= this.at(this.grid.length - 1, this.releases.at(-1)!).stops > 0;
+    this.hopeless ??= !this.isSafe(this.grid.length - 1, this.releases.at(-1)!);
     return this.hopeless;
+  }
+
+  /**
+   * Does a program make every piece safe? A longer hold with no shorter release is as safe as one that is known to be, and
+   * a shorter one as unsafe as one that is known not to be.
+   */
+  private isSafe(i: number, release: Release): boolean {
+    const { run } = this.trial(this.grid[i]!, release);
+    if (run.neverSealed || run.dry) return false;
+    const [hold, natural] = [run.releaseS - (run.countdownS ?? 0), naturalMinOf(run)];
+    if (this.knownSafe.some((s) => s.hold <= hold && s.natural <= natural)) return true;
+    if (this.knownUnsafe.some((s) => s.hold >= hold && s.natural >= natural)) return false;
+    const { depthCm, earlier, ways } = this.h;
+    const safe = areSafe(this.leading, run, { depthCm, earlier, coarse: true, ways });
+    (safe ? this.knownSafe : this.knownUnsafe).push({ hold, natural });
+    return safe;
   }
 
   /** From an index for which something holds downwards to the last one for which it still does, above `floor`. */

@@ -60,12 +60,24 @@ export interface Solved {
 
 /** A program that serves the starch at least this often, with every piece safe and tender, is not doubted. */
 export const servedFrom = 0.5;
-/** A solved dish, with what its starch alone would have liked. */
+/** The program that was found for a dish under one lid, as the search sees it, with what its starch alone would have liked. */
 export interface OneLid {
-  solved: Solved;
+  b: Bench;
+  texture: Texture;
+  addMl: number;
+  pressure: 'high' | 'low';
+  best: Candidate;
+  missed: boolean;
+  bounds: LiquidBounds;
   h: Heated;
   /** the best program while every piece is taken as perfect */
   perfect: Candidate;
+}
+
+/** The program that was found, cooked in full resolution. */
+export function inFull({ b, texture, addMl, pressure, best, missed, bounds }: OneLid): Solved {
+  const program = { pressure, holdMin: best.holdMin, release: best.release };
+  return { cooked: surely(b, addMl, program, texture), missed, bounds };
 }
 
 /**
@@ -75,12 +87,12 @@ export interface OneLid {
 export function solveOnce(b: Bench, texture: Texture, near: Near | null): OneLid {
   const bounds = liquidBounds(b);
   const whole = solveWithin(b, texture, near, bounds);
-  if (!isLateSoup(whole.solved.cooked)) return whole;
-  return underLidShares.reduce((best, share) => {
-    const mostMl = Math.max(bounds.leastMl, share * whole.solved.cooked.addMl);
+  if (!isLateSoup(whole)) return whole;
+  return underLidShares.reduce((found, share) => {
+    const mostMl = Math.max(bounds.leastMl, share * whole.addMl);
     const less = solveWithin(b, texture, near, { ...bounds, mostMl, mostBy: 'heat-up' });
-    const [a, c] = [best.solved.cooked.chosen, less.solved.cooked.chosen];
-    return c.stops <= a.stops && 100 * (c.chance.all - a.chance.all) > worthWaiting ? less : best;
+    const [a, c] = [found.best, less.best];
+    return c.stops <= a.stops && 100 * (c.chance.all - a.chance.all) > worthWaiting ? less : found;
   }, whole);
 }
 /** Shares of the liquid of a soup that are tried under the lid. */
@@ -89,12 +101,12 @@ const underLidShares = [0.75, 0.5] as const;
 const worthWaiting = 4;
 
 /** A soup whose grain seldom comes out right with the shortest hold there is. */
-function isLateSoup({ b, h, chosen }: Cooked): boolean {
+function isLateSoup({ b, h, best }: OneLid): boolean {
   const { dish, grain, rule, sauceShare } = b.g;
   if (grain?.food.kind !== 'grain' || !rule.stirred || sauceShare < soupFrom) return false;
   const o = dish.overrides ?? {};
   if (o.liquidMl !== undefined || o.holdMin !== undefined) return false;
-  return chosen.holdMin === holdsOf(h)[0] && chosen.chance.texture < servedFrom;
+  return best.holdMin === holdsOf(h)[0] && best.chance.texture < servedFrom;
 }
 
 function solveWithin(b: Bench, texture: Texture, near: Near | null, bounds: LiquidBounds): OneLid {
@@ -112,7 +124,7 @@ function solveWithin(b: Bench, texture: Texture, near: Near | null, bounds: Liqu
       ? Math.min(bounds.mostMl, Math.max(bounds.leastMl, firstGuessMl(b, texture)))
       : liquidWithoutStarch(b, bounds));
   let best: Candidate | null = null;
-  let one: Omit<OneLid, 'solved'> | null = null;
+  let one: Found | null = null;
   let pressure = choices[0]!;
   for (let round = 0; round < mostRounds; round++) {
     const from: Candidate | null = best;
@@ -134,12 +146,8 @@ function solveWithin(b: Bench, texture: Texture, near: Near | null, bounds: Liqu
   if (o.liquidMl === undefined) addMl = rounded(best!.addMl, bounds);
   const out = best!.outcome;
   const missed = out !== null && miss !== null && o.liquidMl === undefined && isMissed(b, miss.of(out), out);
-  const solved = {
-    cooked: surely(b, addMl, { pressure, holdMin: best!.holdMin, release: best!.release }, texture),
-    missed,
-    bounds,
-  };
-  return { solved, h: one!.h, perfect: one!.perfect };
+  const { h, perfect } = one!;
+  return { b, texture, addMl, pressure, best: best!, missed, bounds, h, perfect };
 }
 
 /** A texture this far from what is wanted is reported, points; a sauce by so much of what is wanted, g [common practice]. */
@@ -160,10 +168,7 @@ function rounded(ml: number, bounds: LiquidBounds): number {
   return near > bounds.mostMl ? Math.max(least, Math.floor(bounds.mostMl / 5) * 5) : near;
 }
 
-interface Found extends Omit<OneLid, 'solved'> {
-  pressure: 'high' | 'low';
-  best: Candidate;
-}
+type Found = Pick<OneLid, 'pressure' | 'best' | 'h' | 'perfect'>;
 
 /** Pressures that this cooker can be set to here. A cooker with programs only has its own pairs of pressure and minutes. */
 function pressuresOf(b: Bench): ('high' | 'low')[] {

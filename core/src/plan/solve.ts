@@ -7,7 +7,7 @@ import type { Heated } from './heated';
 import type { Gathered, Item } from './item';
 import { isTenderAim, type MeatRun, meatsOf, runMeats } from './meat';
 import type { Near } from './search';
-import { firstGuessMl, type OneLid, searchDtS, servedFrom, type Solved, solveOnce } from './solve-once';
+import { firstGuessMl, inFull, type OneLid, searchDtS, servedFrom, type Solved, solveOnce } from './solve-once';
 import { firstStage, type Then, withFirst } from './stages';
 import { targetE } from './target';
 import { starchTemps } from './water';
@@ -21,18 +21,18 @@ export type Stages = 'open' | 'one' | Pick<FirstStage, 'slow' | 'holdMin' | 'liq
  * pieces get a stage of their own first, if that serves both better than one program for all.
  */
 export function solveBoth(b: Bench, texture: Texture, near: Near | null = null, stages: Stages = 'open'): Solved {
-  if (stages === 'one') return solveOnce(b, texture, near).solved;
+  const solve = (bench: Bench): OneLid => solveOnce(bench, texture, near);
+  if (stages === 'one') return inFull(solve(b));
   if (stages !== 'open') {
     const again = b.g.items.filter((i) => stages.slow.includes(i.ingredient.id));
-    const first = firstStage(b, again, { addMl: stages.liquidMl }, stages);
-    return solveOnce(withFirst(b, first), texture, near).solved;
+    return inFull(solve(withFirst(b, firstStage(b, again, { addMl: stages.liquidMl }, stages))));
   }
   const asked = b.g.dish.overrides?.firstStage;
   const may = (asked ?? b.g.rule.twoStage) && b.g.grain !== null && !b.first && meatsOf(b.g).length > 0;
-  if (!may) return solveOnce(b, texture, near).solved;
-  const twice = (slow: readonly Item[], addMl: number): Solved => {
+  if (!may) return inFull(solve(b));
+  const twice = (slow: readonly Item[], addMl: number): OneLid => {
     const then = secondLid(b, slow, addMl, texture);
-    return solveOnce(withFirst(b, firstStage(b, slow, { addMl, then })), texture, near).solved;
+    return solve(withFirst(b, firstStage(b, slow, { addMl, then })));
   };
   const slow = asked ? slowestFirst(b) : slowMeats(b);
   if (slow.length > 0) {
@@ -41,14 +41,13 @@ export function solveBoth(b: Bench, texture: Texture, near: Near | null = null, 
     const most = collagenWithin(h, slow);
     const tough = asked ? slow : slow.filter((i, k) => !isTenderAim(i, most[k]!));
     // No time that the starch bears makes these tender: one program for all is not looked for.
-    if (tough.length > 0) return twice(tough, addMl);
+    if (tough.length > 0) return inFull(twice(tough, addMl));
   }
-  const one = solveOnce(b, texture, near);
-  if (serves(one.solved.cooked.chosen)) return one.solved;
-  const left = unserved(one);
-  if (left.length === 0) return one.solved;
+  const one = solve(b);
+  const left = serves(one.best) ? [] : unserved(one);
+  if (left.length === 0) return inFull(one);
   const two = twice(left, one.perfect.addMl);
-  return worthTwo(one.solved.cooked.chosen, two.cooked.chosen) ? two : one.solved;
+  return inFull(worthTwo(one.best, two.best) ? two : one);
 }
 const serves = (c: Candidate): boolean =>
   c.stops === 0 && c.chance.texture >= servedFrom && !c.meats.some((m) => m.verdict.texture === 'tough');
