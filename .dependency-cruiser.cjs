@@ -23,6 +23,7 @@ module.exports = {
       },
       'the core depends on zod, small maths and linear algebra, a parser of pages, and writers of calendars and tables only',
     ),
+    inner('words', []),
     inner('quantity', []),
     inner('water', []),
     inner('food', ['quantity']),
@@ -31,10 +32,10 @@ module.exports = {
     inner('meat', ['food', 'water']),
     inner('dish', ['food', 'pot', 'quantity', 'grain']),
     inner('recipe', ['dish', 'food', 'quantity']),
-    inner('share', ['cook', 'plan', 'recipe', 'dish', 'food', 'quantity']),
-    inner('plan', ['quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
+    inner('share', ['words', 'cook', 'plan', 'recipe', 'dish', 'food', 'quantity']),
+    inner('plan', ['words', 'quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
     inner('cook', ['plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
-    inner('learn', ['cook', 'plan', 'dish', 'food', 'quantity', 'pot', 'grain']),
+    inner('learn', ['words', 'cook', 'plan', 'dish', 'food', 'quantity', 'pot', 'grain']),
     inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     ...places.map((p) =>
       down(

@@ -46,6 +46,8 @@ export { stepIdSchema, type StepId } from './plan/step-id';
 export { hotC } from './plan/finish-minutes';
 export { leastThinMl } from './plan/scorch';
 export { starchOf, stopCount, worstMeat, type Starch } from './plan/verdict';
+export { en as englishWords } from './words/en';
+export { notKnownCode } from './words/sentence';
 export { waysToBetterOdds } from './plan/mend';
 export { evaluate, plan, planInFull, type PlanOptions } from './plan/plan';
 export { asWritten, withWritten, writtenKeys, type Written, type WrittenKey } from './plan/as-written';

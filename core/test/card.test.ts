@@ -19,7 +19,7 @@ describe('a plan as a card', () => {
     const p = plan(dish, hut);
     const text = card(dish, p);
     expect(Math.abs(millilitres(section(text, 'Take')) - p.liquid.addMl - p.topUpMl)).toBeLessThan(6);
-    expect(text).not.toMatch(/undefined|NaN|null|\[object/);
+    expect(text).not.toMatch(/undefined|NaN|null|\[object|\{\{/);
     expect(section(text, 'Finish').length).toBe(p.finish.length);
   });
   test('every warning stands on it, the stops by their name', () => {

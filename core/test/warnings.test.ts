@@ -232,7 +232,7 @@ describe('each warning by itself', () => {
     const two = warningsOf({ ...contextOf([meat, { ...meat, safeMinimumC: 63 }]) });
     const told74 = two.find((x) => x.code === 'thermometer')!;
     expect(told74.params!['minimum']).toBe(74);
-    expect(told74.text).toContain('74 degC');
+    expect(told74.text).toContain('74 °C');
   });
   const contextOf = (meats: MeatVerdict[]): Context => ({
     g: rice,

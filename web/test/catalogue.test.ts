@@ -1,4 +1,5 @@
 import {
+  englishWords,
   evaluate,
   eventKinds,
   schedule,
@@ -14,7 +15,8 @@ import {
   type Symptom,
 } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
-import en from '../src/app/i18n/en.json';
+import screens from '../src/app/i18n/en.json';
+import { english as en } from '../src/app/i18n/loader';
 
 /** Every word that the core can say must stand in the catalogue, or a cook reads a key. */
 const has = (key: string): boolean => {
@@ -55,6 +57,13 @@ const keysOf = (p: Plan): string[] => [
   `band.${p.grain?.band ?? p.pasta?.band ?? 'firm'}`,
   `family.${p.family}`,
 ];
+
+test('no words stand both in the core and in the screens', () => {
+  const twice = Object.entries(englishWords).flatMap(([section, words]) =>
+    Object.keys(words).filter((k) => k in ((screens as Record<string, object>)[section] ?? {})),
+  );
+  expect(twice).toEqual([]);
+});
 
 test('foods and pots have names', () => {
   expect(foodIds.filter((f) => !has(`food.${f}`))).toEqual([]);

@@ -4,9 +4,11 @@ import { provideTransloco, TranslocoService, type Translation } from '@jsverse/t
 import { kitchenSchema, plan } from '@einkorn/core';
 import { provideStore } from '@ngrx/store';
 import { of } from 'rxjs';
-import en from '../src/app/i18n/en.json';
+import { english as en } from '../src/app/i18n/loader';
 import { Format } from '../src/app/i18n/format';
 import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
+import { Checkbox } from 'primeng/checkbox';
+import { Bound } from '../src/app/ui/bound';
 import { Ribbon } from '../src/app/ui/ribbon';
 import { VerdictStrip } from '../src/app/ui/verdict-strip';
 import { turkeyDish } from './dishes';
@@ -110,4 +112,27 @@ test('ribbon: arrows and brackets move the serving time by five minutes, and it 
   );
   // "Start now": on the table as long after this minute as the plan takes.
   expect((f.componentInstance.ifNowMs() - Date.UTC(2026, 10, 20, 17)) / 60_000).toBeCloseTo(minutes, 6);
+});
+
+describe('a field bound to the store', () => {
+  @Component({
+    imports: [Bound, Checkbox],
+    template: '<p-checkbox [binary]="true" [ekBound]="on()" (ekBoundChange)="on.set($event)" inputId="field" />',
+  })
+  class Field {
+    readonly on = signal(false);
+  }
+
+  test('shows what stands there, and gives back what was chosen', async () => {
+    const made = TestBed.createComponent(Field);
+    const box = (): HTMLInputElement => made.nativeElement.querySelector('input');
+    await made.whenStable();
+    expect(box().checked).toBe(false);
+    made.componentInstance.on.set(true);
+    await made.whenStable();
+    expect(box().checked).toBe(true);
+    box().click();
+    await made.whenStable();
+    expect(made.componentInstance.on()).toBe(false);
+  });
 });

@@ -35,12 +35,22 @@ export const learnedSchema = z.strictObject({
   notIdentified: z.array(z.strictObject({ of: z.string(), parameter: z.string(), text: z.string() })).default([]),
   /** a pot that changed: from which cook on */
   drift: z
-    .array(z.strictObject({ pot: z.string(), parameter: z.string(), sinceCook: z.string(), text: z.string() }))
+    .array(
+      z.strictObject({
+        pot: z.string(),
+        parameter: z.string(),
+        sinceCook: z.string(),
+        /** of the sentence in the catalogue; documents of before have only its text */
+        code: z.string().optional(),
+        text: z.string(),
+      }),
+    )
     .default([]),
   /** what would teach most next, the best first; `share` of the spread of the next dish that it takes off, 0..1 */
   next: z
     .array(
       z.strictObject({
+        code: z.string().optional(),
         what: z.string(),
         why: z.string(),
         pot: z.string(),

@@ -2,6 +2,8 @@ import type { Cook } from '../cook/cook';
 import type { Kitchen } from '../dish/kitchen';
 import { learnedFormat, type Learned, type LearnedValue } from '../dish/learned';
 import { Problem } from '../problem';
+import { en } from '../words/en';
+import { notKnownCode, sentence, sentenceOf } from '../words/sentence';
 import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
 import { changesOf } from './drift';
@@ -20,9 +22,9 @@ import {
   type CookParameter,
   type GrainParameter,
   type Parameter,
+  type PotParameter,
 } from './parameters';
 import { jumpSdTimes, keysOf, potOf, rowsOf, type Evidence, type Jump } from './rows';
-import { changeText, outcomeTexts, predictsWorse, tasteUnknown, teachingTexts, unknownTexts } from './texts';
 
 /** A log: a kitchen and its cooks, in any order. */
 export interface Log {
@@ -123,9 +125,7 @@ export function learn(log: Log): Learned {
     cook,
     grains,
     notIdentified: [
-      ...potIds.flatMap((id) =>
-        trusted.has(id) ? unknownOf(id, pots[id]!) : [{ of: id, parameter: 'all', text: predictsWorse }],
-      ),
+      ...potIds.flatMap((id) => (trusted.has(id) ? unknownOf(id, pots[id]!) : [notKnown(id, 'all')])),
       ...unknownOf('cook', cook),
       ...foods.flatMap((food) => unknownOf(food, grains[food]!)),
     ],
@@ -133,11 +133,12 @@ export function learn(log: Log): Learned {
       pot: j.potId,
       parameter: j.parameter,
       sinceCook: j.sinceCook,
-      text: changeText(j.parameter, (fitted.z.get(j.key) ?? 0) > 0),
+      ...changeOf(j.parameter, (fitted.z.get(j.key) ?? 0) > 0),
     })),
     next: nextTeachings(fitted, last).map((t) => ({
-      what: teachingTexts[t.what],
-      why: `It takes ${Math.round(100 * t.share)} % off the spread of ${outcomeTexts[t.of]} of the next dish.`,
+      code: t.what,
+      what: sentence('teaching', t.what),
+      why: sentence('teaching-why', t.of, { percent: Math.round(100 * t.share) }),
       pot: t.potId,
       of: t.of,
       share: round(t.share),
@@ -193,13 +194,26 @@ class Reader {
   }
 }
 
+/** A change that an alarm calls for: which parameter, and to which side. */
+function changeOf(parameter: PotParameter, up: boolean): { code: string; text: string } {
+  const side = up ? 'more' : 'less';
+  const code = `${parameter}-${side}` in en.change ? `${parameter}-${side}` : `other-${side}`;
+  return { code, text: sentenceOf('change', code) };
+}
+
+const notKnown = (of: string, parameter: string): Learned['notIdentified'][number] => ({
+  of,
+  parameter,
+  text: sentenceOf('not-known', notKnownCode(parameter)),
+});
+
 /** What is left of the prior spread from which on a value is said to be unknown. */
 const unknownFrom = 0.8;
 
 const unknownOf = (of: string, values: Readonly<Record<string, LearnedValue>>): Learned['notIdentified'] =>
   Object.entries(values)
     .filter(([, v]) => v.sd > unknownFrom * v.priorSd)
-    .map(([parameter]) => ({ of, parameter, text: unknownTexts[parameter.split(':')[0]!] ?? tasteUnknown }));
+    .map(([parameter]) => notKnown(of, parameter));
 
 /** Cooks of a pot from which on its forecasts are held against the table's. */
 const judgedFrom = 3;

@@ -1,10 +1,10 @@
 import type { FinishStep } from './document';
 import { hotC } from './finish-minutes';
-import { finishTexts } from './finish-texts';
 import type { Gathered, Item } from './item';
-import { minimumC } from './meat';
+import { meatsOf, minimumC } from './meat';
 import { heatedTo, minutesTo, stands, stirIn, waitedC, type FinishHeat, type Mixture } from './mixing';
 import type { FinishCode } from './step-id';
+import { sentence } from '../words/sentence';
 
 /** Keep-warm that takes longer than this is done on low sauté instead, stirring, min [common practice]. */
 export const mostWarmMin = 15;
@@ -18,11 +18,14 @@ export class FinishWriter {
   /** what was cooked from raw here and the minimum it must reach, degC */
   readonly mustReach: { item: Item; minimumC: number }[] = [];
   private readonly waiting: Item[];
+  /** the highest minimum of what was under the lid, degC */
+  private readonly leastC: number;
 
   constructor(
     g: Gathered,
     private mix: Mixture,
   ) {
+    this.leastC = Math.max(0, ...meatsOf(g).map(minimumC));
     this.waiting = g.items.filter((i) => i.joins === 'finish' || i.joins === 'topping');
   }
 
@@ -37,7 +40,7 @@ export class FinishWriter {
     this.steps.push({
       order: this.steps.length + 1,
       code,
-      text: finishTexts[code],
+      text: sentence('finish-step', code, { c: more.minimumC ?? this.leastC }),
       minutes: Math.round(minutes * 2) / 2,
       ingredients: items.flatMap((i) => i.rows),
       tempC: Math.round(this.mix.state.tempC),

@@ -4,46 +4,11 @@ import { recordOf } from '../food/own-food';
 import { toGrams } from '../quantity/convert';
 import { bandKey } from '../plan/band-key';
 import type { FinishStep, Plan } from '../plan/document';
+import { sentenceOf } from '../words/sentence';
 import { foodName, ingredientName } from '../recipe/food-names';
 
-/*
- * A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time.
- * The interface has its own words in its catalogues.
- */
+/* A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time. */
 
-const untilWords: Record<string, string> = {
-  'fat-hot': 'until the fat is hot',
-  'fat-out': 'until the fat runs',
-  'egg-set': 'scrambled, just set',
-  'crumbs-half-brown': 'crumbled, half brown',
-  'no-pink-outside': 'stirred, no pink outside',
-  'brown-half-through': 'each side brown, half through',
-  'well-browned': 'each side well browned',
-  'cooked-through': 'cooked through',
-  translucent: 'translucent',
-  softened: 'soft, still with a bite',
-  'stirred-through': 'stirred through',
-  'water-gone': 'until their water is gone',
-  'deep-brown': 'deep brown',
-  fragrant: 'fragrant',
-  'every-kernel-coated': 'every kernel coated',
-  reduced: 'boiled down to half',
-};
-const layerWords: Record<string, string> = {
-  liquid: 'under all',
-  base: 'at the base',
-  grain: 'level, pressed under',
-  top: 'on top',
-  rack: 'on the rack',
-  'inner-bowl': 'in the bowl',
-};
-const bandWords: Record<string, string> = {
-  'risotto-fluffy': 'creamy',
-  'porridge-firm': 'stiff',
-  'porridge-fluffy': 'thick',
-  'porridge-soft': 'loose',
-  'porridge-mushy': 'thin',
-};
 const heatWords = { saute: 'low sauté, stirring', 'keep-warm': 'keep warm, lid on' } as const;
 
 const min = (m: number): string => `${Math.round(m * 2) / 2} min`;
@@ -91,8 +56,6 @@ interface Card {
   poured: ReadonlyMap<string, number>;
 }
 
-const words = (code: string): string => code.replaceAll('-', ' ');
-
 function namesOf(dish: Dish): Pick<Card, 'name' | 'names'> {
   const name = (id: string): string => {
     const ingredient = dish.ingredients.find((i) => i.id === id);
@@ -127,7 +90,7 @@ function fryLines({ p, name }: Card): string[] {
   const lines = p.fry.map((f) => {
     const batches = (f.batches ?? 1) > 1 ? ` in ${f.batches} batches` : '';
     const out = f.takeOut ? '; take out' : '';
-    return `${name(f.ingredient)}: ${min(f.minutes)}${batches}, ${untilWords[f.until] ?? f.until}${out}`;
+    return `${name(f.ingredient)}: ${min(f.minutes)}${batches}, ${sentenceOf('until', f.until)}${out}`;
   });
   return p.deglaze ? [...lines, `loosen with ${p.deglaze.ml} mL of the liquid, scrape the base clean`] : lines;
 }
@@ -151,7 +114,8 @@ function layerLines({ dish, p, name, poured }: Card): string[] {
     `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`,
     ...(p.outerLiquidMl ? [`${p.outerLiquidMl} mL water under the bowl`] : []),
     ...laid.map(
-      (l) => `${grams(l.grams)} ${name(l.ingredient)}${alternates(laid) ? '' : `, ${layerWords[l.place] ?? l.place}`}`,
+      (l) =>
+        `${grams(l.grams)} ${name(l.ingredient)}${alternates(laid) ? '' : `, ${sentenceOf('card-place', l.place)}`}`,
     ),
     ...(p.salt.addG >= 0.5 ? [`salt ${grams(p.salt.addG)} in all, three quarters now`] : []),
     ...(p.salt.tableG >= 0.5 ? [`salt ${grams(p.salt.tableG)} at the table`] : []),
@@ -182,7 +146,7 @@ function finishLine({ names }: Card, f: FinishStep): string {
     f.heat ? heatWords[f.heat] : '',
     f.minimumC ? `to ${f.minimumC} °C` : '',
   ].filter(Boolean);
-  return `${f.code === 'dairy' ? 'off the boil, stir in' : words(f.code)} ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;
+  return `${f.text}, ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;
 }
 
 function expectLines({ p, name }: Card): string[] {
@@ -192,7 +156,7 @@ function expectLines({ p, name }: Card): string[] {
     const water = (100 * grain.moisture).toFixed(0);
     const minutes = Math.round(grain.equivalentMin);
     out.push(
-      `${name(grain.ingredient)} ${bandWords[bandKey(p.family, grain.band)] ?? grain.band}, ${water} % water, ${minutes} min at 100 °C; ${grain.sauce}`,
+      `${name(grain.ingredient)} ${sentenceOf('band', bandKey(p.family, grain.band))}, ${water} % water, ${minutes} min at 100 °C; ${grain.sauce}`,
     );
   }
   if (pasta) {
@@ -218,10 +182,15 @@ const marks = { stop: 'STOP ', caution: '! ', info: '- ' } as const;
 
 function mindLines({ p, name }: Card): string[] {
   const ways = p.proposals.map((x) => {
-    const of = x.ingredient ? ` (${name(x.ingredient)})` : '';
-    return `way out: ${words(x.code)}${of}${x.to === undefined ? '' : ` ${x.to}`}`;
+    const to = x.to ?? '';
+    const percent = typeof to === 'number' ? Math.round(100 * to) : '';
+    return `way out: ${sentenceOf('ways-out', x.code, { food: name(x.ingredient), percent, mm: to, to: foodName(String(to)) })}`;
   });
-  return [...p.warnings.map((w) => `${marks[w.severity]}${w.text}`), ...ways];
+  const warned = p.warnings.map((w) => {
+    const ingredient = name(String(w.params?.['ingredient'] ?? ''));
+    return `${marks[w.severity]}${sentenceOf('warning', w.code, { ...w.params, ingredient })}`;
+  });
+  return [...warned, ...ways];
 }
 
 const holdWords = (holdMin: number, whistles: number | undefined): string =>

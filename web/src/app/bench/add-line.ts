@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { fold, foods, readLine, showAmount, suggestFoods, type ReadLine } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -11,6 +10,7 @@ import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { prepWords } from '../ui/prep-words';
 import { BenchActions, benchFeature } from './bench.slice';
 import { addRead, isWhole, type WholeLine } from './edits';
+import { Bound } from '../ui/bound';
 
 interface Choice {
   label: string;
@@ -20,15 +20,15 @@ interface Choice {
 /** One line for a whole ingredient: "2 lb chicken breast strips 1 cm, part-seared"; it says what it understood before Enter. */
 @Component({
   selector: 'ek-add-line',
-  imports: [FormsModule, TranslocoDirective, AutoComplete, Button, OwnFoodDialog],
+  imports: [Bound, TranslocoDirective, AutoComplete, Button, OwnFoodDialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
       <div class="line">
         <p-autocomplete
           class="field"
-          [ngModel]="text()"
-          (ngModelChange)="typed($event)"
+          [ekBound]="text()"
+          (ekBoundChange)="typed($event)"
           [suggestions]="choices()"
           (completeMethod)="complete($event.query)"
           (onSelect)="chosen($event.value)"

@@ -123,7 +123,7 @@ export const drawMap = createEffect(
   { functional: true },
 );
 
-const asideKeys: readonly AsideKey[] = ['proposals', 'chances', 'ratios'];
+const asideKeys: readonly AsideKey[] = ['ways', 'proposals', 'chances', 'ratios'];
 
 /** The longer sums of the open sheets, each once the hands rest; a new verdict or a closed sheet stops them. */
 export const findAsides = createEffect(

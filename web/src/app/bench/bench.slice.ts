@@ -43,7 +43,6 @@ export const BenchActions = createActionGroup({
   },
 });
 
-/** Sums that take longer than a verdict and are shown beside it. */
 /** What was really done the last time. */
 export interface LastTime {
   startedMs: number;
@@ -52,7 +51,9 @@ export interface LastTime {
   liquidMl: number;
 }
 
+/** Sums that take longer than a verdict and are shown beside it. */
 export interface Asides {
+  ways: Plan['proposals'] | null;
   proposals: Proposal[] | null;
   chances: Uncertainty | null;
   ratios: Ratios | null;
@@ -114,9 +115,9 @@ const initial: BenchState = {
   map: null,
   mapShare: 0,
   other: null,
-  wanted: { proposals: false, chances: false, ratios: false },
+  wanted: { ways: true, proposals: false, chances: false, ratios: false },
   last: null,
-  asides: { proposals: null, chances: null, ratios: null },
+  asides: { ways: null, proposals: null, chances: null, ratios: null },
   tried: null,
   potFits: null,
   drafts: {},
@@ -192,7 +193,9 @@ export const benchReducer = createReducer<BenchState>(
   }),
   // The map and the schools belong to the plan before: they stay visible until their own are there.
   on(BenchActions.planned, (s, { plan, dish }) =>
-    s.dish === dish ? { ...s, plan, plannedDish: dish, problem: null, mapShare: 0 } : s,
+    s.dish === dish
+      ? { ...s, plan, plannedDish: dish, problem: null, mapShare: 0, asides: { ...s.asides, ways: null } }
+      : s,
   ),
   on(BenchActions.planRefused, (s, { problem }) => ({ ...s, problem })),
   on(BenchActions.schoolsFound, (s, { schools }) => ({ ...s, schools })),

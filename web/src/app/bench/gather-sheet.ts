@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { parseAmount, Problem, recordOf, showAmount, type Ingredient } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -14,22 +13,12 @@ import { withIngredient, withoutIngredient, withPrep } from './edits';
 import { PrepList } from './prep-list';
 import { ScaleBar } from './scale-bar';
 import { TryIt } from './try-it';
+import { Bound } from '../ui/bound';
 
 /** 1 Gather: what the cook has, in the measures they think in; every field says what it understood. */
 @Component({
   selector: 'ek-gather-sheet',
-  imports: [
-    FormsModule,
-    TranslocoDirective,
-    Button,
-    InputText,
-    Select,
-    ToggleButton,
-    AddLine,
-    PrepList,
-    ScaleBar,
-    TryIt,
-  ],
+  imports: [Bound, TranslocoDirective, Button, InputText, Select, ToggleButton, AddLine, PrepList, ScaleBar, TryIt],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './gather-sheet.html',
   styles: `
@@ -193,6 +182,7 @@ export class GatherSheet {
     this.store.dispatch(BenchActions.clearDraft({ field: id }));
     this.store.dispatch(BenchActions.edit({ dish: withoutIngredient(dish, id) }));
   }
+  readonly joined = (i: Ingredient): NonNullable<Ingredient['joins']> | 'auto' => i.joins ?? 'auto';
   joins(i: Ingredient, value: NonNullable<Ingredient['joins']> | 'auto'): void {
     const dish = this.dish();
     if (dish)

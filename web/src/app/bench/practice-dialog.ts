@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { faults, type Fault, type PotFactors, type Practice } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
@@ -7,13 +6,14 @@ import { Checkbox } from 'primeng/checkbox';
 import { Dialog } from 'primeng/dialog';
 import { Format } from '../i18n/format';
 import { Choice } from '../ui/choice';
+import { Bound } from '../ui/bound';
 
 type Trouble = 'none' | 'one-surprise' | 'chosen';
 
 /** How to practise this dish: how fast the clock runs, what goes wrong, and who watches the pin. */
 @Component({
   selector: 'ek-practice-dialog',
-  imports: [FormsModule, TranslocoDirective, Button, Checkbox, Choice, Dialog],
+  imports: [Bound, TranslocoDirective, Button, Checkbox, Choice, Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -36,8 +36,8 @@ type Trouble = 'none' | 'one-surprise' | 'chosen';
                   <p-checkbox
                     [inputId]="'fault-' + f"
                     [binary]="true"
-                    [ngModel]="picked().includes(f)"
-                    (ngModelChange)="pick(f, $event)"
+                    [ekBound]="picked().includes(f)"
+                    (ekBoundChange)="pick(f, $event)"
                   />
                   {{ t('fault.' + f) }}
                 </label>

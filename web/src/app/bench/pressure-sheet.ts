@@ -1,12 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { potProfile, starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { BandKeyPipe } from '../ui/band-key.pipe';
 import { InputNumber } from 'primeng/inputnumber';
-import { ProgressBar } from 'primeng/progressbar';
 import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
@@ -20,17 +18,17 @@ import { LearnedNote } from './learned-note';
 import { TryIt } from './try-it';
 import { WholeCurves } from './whole-curves';
 import { WhyText } from './why-text';
+import { Bound } from '../ui/bound';
 
 /** 5 Pressure: equal doneness over minutes and release, two programs side by side, the curve of the pot. */
 @Component({
   selector: 'ek-pressure-sheet',
   imports: [
     BandKeyPipe,
-    FormsModule,
+    Bound,
     TranslocoDirective,
     Button,
     InputNumber,
-    ProgressBar,
     SelectButton,
     Chances,
     Chart,

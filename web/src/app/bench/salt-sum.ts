@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { showFraction, type Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Format } from '../i18n/format';
+import { Bound } from '../ui/bound';
 
 /** Salt from every source counted once, as percent of the finished dish, and what to add in the salt that is at hand. */
 @Component({
   selector: 'ek-salt-sum',
-  imports: [FormsModule, TranslocoDirective, Button, InputNumber],
+  imports: [Bound, TranslocoDirective, Button, InputNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -44,8 +44,8 @@ import { Format } from '../i18n/format';
         <li class="sum">
           <span>{{ t('salt.add') }}</span>
           <p-inputnumber
-            [ngModel]="round(plan().salt.addG)"
-            (ngModelChange)="set.emit($event)"
+            [ekBound]="round(plan().salt.addG)"
+            (ekBoundChange)="set.emit($event)"
             [min]="0"
             [max]="500"
             [maxFractionDigits]="1"

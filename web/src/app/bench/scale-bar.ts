@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { measurable, Problem, recordOf, scaleToGrain, toGrams, type NotScaled } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -7,11 +6,12 @@ import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Format } from '../i18n/format';
 import { BenchActions, benchFeature } from './bench.slice';
+import { Bound } from '../ui/bound';
 
 /** The batch by its grain or by the pot (by people it is scaled beside the pot), and what does not grow with it. */
 @Component({
   selector: 'ek-scale-bar',
-  imports: [FormsModule, TranslocoDirective, Button, InputNumber],
+  imports: [Bound, TranslocoDirective, Button, InputNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -21,8 +21,8 @@ import { BenchActions, benchFeature } from './bench.slice';
           <label>
             {{ t('scale.by-grain', { food: t('food.' + g.food) }) }}
             <p-inputnumber
-              [ngModel]="wish() ?? round(g.grams)"
-              (ngModelChange)="wish.set($event)"
+              [ekBound]="wish() ?? round(g.grams)"
+              (ekBoundChange)="wish.set($event)"
               [min]="1"
               [max]="9000"
               suffix=" g"

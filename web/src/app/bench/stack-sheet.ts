@@ -1,6 +1,5 @@
 import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { leastThinMl, type ScorchReason, type StackLayer } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -13,12 +12,13 @@ import { BenchActions, benchFeature } from './bench.slice';
 import { movedPlace, placesOf, withIngredient, withOverrides, withRemedy } from './edits';
 import { Equaliser } from './equaliser';
 import { TryIt } from './try-it';
+import { Bound } from '../ui/bound';
 
 /** 4 Stack: what lies on what, from the lid down, moved by hand or key; limits, scorching with its remedies, two stages. */
 @Component({
   selector: 'ek-stack-sheet',
   imports: [
-    FormsModule,
+    Bound,
     CdkDrag,
     CdkDragHandle,
     CdkDropList,

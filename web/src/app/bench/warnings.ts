@@ -122,13 +122,17 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
 export class Warnings {
   private readonly store = inject(Store);
   private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
+  private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
   private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   readonly open = signal(false);
   readonly all = computed(() => this.plan()?.warnings ?? []);
   readonly first = computed(() => this.all()[0]);
 
-  /** What would clear the stops, best first. */
-  readonly ways = computed(() => this.plan()?.proposals ?? []);
+  /** What would clear the stops, or make it better where it seldom comes out, best first. */
+  readonly ways = computed(() => {
+    const out = this.plan()?.proposals ?? [];
+    return out.length > 0 ? out : (this.asides().ways ?? []);
+  });
 
   wayParams(t: (key: string) => string, w: Way): Record<string, string | number> {
     return wayParams(w, this.foods(), t);

@@ -8,7 +8,6 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { bandKey, type LedgerRow } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -24,6 +23,7 @@ import { RatioPlot } from './ratio-plot';
 import { Schools } from './schools';
 import { TryIt } from './try-it';
 import { WhyText } from './why-text';
+import { Bound } from '../ui/bound';
 
 interface Row {
   row: LedgerRow;
@@ -43,7 +43,7 @@ const barPx = 330;
 /** 3 Water: every gram in and out with its reason, the liquid to add, the schools on one scale. */
 @Component({
   selector: 'ek-water-sheet',
-  imports: [FormsModule, TranslocoDirective, Button, InputNumber, SelectButton, RatioPlot, Schools, TryIt, WhyText],
+  imports: [Bound, TranslocoDirective, Button, InputNumber, SelectButton, RatioPlot, Schools, TryIt, WhyText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './water-sheet.html',
   styleUrl: './water-sheet.scss',

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import {
   baseAreaCm2,
   potInUse,
@@ -22,12 +21,13 @@ import { PotNamePipe } from '../ui/pot-name';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { OwnPotDialog } from './own-pot-dialog';
 import { Snapshots } from './snapshots';
+import { Bound } from '../ui/bound';
 
 /** The Kitchen: which pot, how high above the sea, and what that does to the heat inside. */
 @Component({
   selector: 'ek-kitchen-page',
   imports: [
-    FormsModule,
+    Bound,
     TranslocoDirective,
     Button,
     Choice,

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { actualOf, askedAfter, curveFromTaps, forecast, type RatingKey, type CookEvent } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -40,7 +39,6 @@ const kinds: Record<RatingKey, string> = {
   selector: 'ek-cook-page',
   imports: [
     PotNamePipe,
-    FormsModule,
     RouterLink,
     TranslocoDirective,
     Textarea,

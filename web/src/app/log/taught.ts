@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { LearnedValue } from '@einkorn/core';
+import { notKnownCode, type LearnedValue } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -48,6 +48,8 @@ export class Taught {
         ?.next.filter((n) => n.pot === this.kitchen().potId)
         .slice(0, 2) ?? [],
   );
+  readonly notKnownCode = notKnownCode;
+  readonly rounded = Math.round;
   readonly drift = computed(() => this.learned()?.drift.filter((d) => d.pot === this.kitchen().potId) ?? []);
 
   private rows(values: Readonly<Record<string, LearnedValue>>) {

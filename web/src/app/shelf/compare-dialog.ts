@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import type { Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Dialog } from 'primeng/dialog';
@@ -7,6 +6,7 @@ import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
 import { MiniPot } from '../ui/mini-pot';
 import { planRows, type PlanRow } from '../ui/plan-rows';
+import { Bound } from '../ui/bound';
 
 export interface Comparable {
   id: string;
@@ -17,7 +17,7 @@ export interface Comparable {
 /** Two dishes side by side: the figures of both plans in this kitchen. */
 @Component({
   selector: 'ek-compare-dialog',
-  imports: [FormsModule, TranslocoDirective, Dialog, Select, MiniPot],
+  imports: [Bound, TranslocoDirective, Dialog, Select, MiniPot],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -44,8 +44,8 @@ export interface Comparable {
                       [options]="others()"
                       optionLabel="title"
                       optionValue="id"
-                      [ngModel]="x.id"
-                      (ngModelChange)="second.set($event)"
+                      [ekBound]="x.id"
+                      (ekBoundChange)="second.set($event)"
                       [ariaLabel]="t('compare.with')"
                       appendTo="body"
                     />

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { importDish, Problem, worstMeat, type Dish, type Issue, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -21,6 +20,7 @@ import { saveFile } from '../ui/save-file';
 import { ShelfActions, shelfFeature, type ShelfFilter } from './shelf.slice';
 import { VaryDialog } from './vary-dialog';
 import { PotNamePipe } from '../ui/pot-name';
+import { Bound } from '../ui/bound';
 
 /** The Shelf: dishes as dense rows, each with its pot in section and its verdicts in this kitchen. */
 @Component({
@@ -28,7 +28,7 @@ import { PotNamePipe } from '../ui/pot-name';
   imports: [
     PotNamePipe,
     BandKeyPipe,
-    FormsModule,
+    Bound,
     RouterLink,
     TranslocoDirective,
     Button,

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { foods, type Dish, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -9,11 +8,12 @@ import { Select } from 'primeng/select';
 import { differences } from '../ui/differences';
 import { PlanDiff } from '../ui/plan-diff';
 import { ShelfActions, shelfFeature } from './shelf.slice';
+import { Bound } from '../ui/bound';
 
 /** The same dish with another grain, pasta or meat: what changes in the plan, and a copy of it on the shelf. */
 @Component({
   selector: 'ek-vary-dialog',
-  imports: [FormsModule, TranslocoDirective, Button, Dialog, Select, PlanDiff],
+  imports: [Bound, TranslocoDirective, Button, Dialog, Select, PlanDiff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -33,8 +33,8 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
               [options]="parts()"
               optionLabel="label"
               optionValue="id"
-              [ngModel]="part()"
-              (ngModelChange)="pick($event)"
+              [ekBound]="part()"
+              (ekBoundChange)="pick($event!)"
               [ariaLabel]="t('vary.instead')"
               appendTo="body"
             />
@@ -46,8 +46,8 @@ import { ShelfActions, shelfFeature } from './shelf.slice';
               optionLabel="label"
               optionValue="id"
               [filter]="true"
-              [ngModel]="other()"
-              (ngModelChange)="take($event)"
+              [ekBound]="other()"
+              (ekBoundChange)="take($event!)"
               [ariaLabel]="t('vary.take')"
               appendTo="body"
             />

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { askedAfter, type Cook, type Outcome, type RatingKey, type Ratings } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
@@ -7,11 +6,12 @@ import { InputNumber } from 'primeng/inputnumber';
 import { Textarea } from 'primeng/textarea';
 import { Format } from '../i18n/format';
 import { RatingScale } from '../ui/rating-scale';
+import { Bound } from '../ui/bound';
 
 /** On the table: how it came out, what the thermometer said, a note, all at one's leisure. */
 @Component({
   selector: 'ek-after-panel',
-  imports: [FormsModule, TranslocoDirective, Button, InputNumber, Textarea, RatingScale],
+  imports: [Bound, TranslocoDirective, Button, InputNumber, Textarea, RatingScale],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section *transloco="let t" class="panel rate">
@@ -27,8 +27,8 @@ import { RatingScale } from '../ui/rating-scale';
         <label class="core"
           ><strong>{{ t('rate.core') }}</strong>
           <p-inputnumber
-            [ngModel]="coreC()"
-            (ngModelChange)="coreC.set($event)"
+            [ekBound]="coreC()"
+            (ekBoundChange)="coreC.set($event)"
             [min]="0"
             [max]="130"
             suffix=" °C"
@@ -40,7 +40,14 @@ import { RatingScale } from '../ui/rating-scale';
       }
       <label class="note"
         ><strong>{{ t('rate.note') }}</strong
-        ><textarea pTextarea rows="2" maxlength="4000" [ngModel]="note()" (ngModelChange)="note.set($event)"></textarea>
+        ><textarea
+          #noteField
+          pTextarea
+          rows="2"
+          maxlength="4000"
+          [value]="note()"
+          (input)="note.set(noteField.value)"
+        ></textarea>
       </label>
       @if (failure(); as f) {
         <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>

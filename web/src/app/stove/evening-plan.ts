@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { evening, potsOffered, type Clash, type EveningTask, type Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
@@ -13,6 +12,7 @@ import { patternOf } from '../ui/patterns';
 import { stepParams } from '../ui/step-text';
 import { EveningActions, eveningFeature, planKey, type Course } from './evening.slice';
 import { PotNames } from '../ui/pot-name';
+import { Bound } from '../ui/bound';
 
 const most = 3;
 const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/;
@@ -20,7 +20,7 @@ const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/;
 /** Two or three dishes on one table: when each begins, what the one pair of hands does when, and what clashes. */
 @Component({
   selector: 'ek-evening-plan',
-  imports: [FormsModule, TranslocoDirective, Button, InputText, Select],
+  imports: [Bound, TranslocoDirective, Button, InputText, Select],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './evening-plan.html',
   styleUrl: './evening-plan.scss',

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import type { Practice } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
 import type { Dials } from './live';
+import { Bound } from '../ui/bound';
 
 /** What the devices of this cook show, and for a practice how fast its clock runs and what was switched wrong. */
 @Component({
   selector: 'ek-practice-bar',
-  imports: [FormsModule, TranslocoDirective, SelectButton],
+  imports: [Bound, TranslocoDirective, SelectButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -19,8 +19,8 @@ import type { Dials } from './live';
         <p-selectbutton
           size="small"
           [options]="speeds"
-          [ngModel]="speed() || p.speed"
-          (ngModelChange)="chosen.emit($event)"
+          [ekBound]="speed() || p.speed"
+          (ekBoundChange)="chosen.emit($event)"
           [allowEmpty]="false"
           [ariaLabel]="t('practice.speed')"
         >

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import {
   firstSymptoms,
   foods,
@@ -22,6 +21,7 @@ import { InputNumber } from 'primeng/inputnumber';
 import { Select } from 'primeng/select';
 import { SelectButton } from 'primeng/selectbutton';
 import { Format } from '../i18n/format';
+import { Bound } from '../ui/bound';
 
 /** What was wrong in the words of the log, what is done about it, and what that does to the clock of the cook. */
 export interface PutRight {
@@ -43,7 +43,7 @@ const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number
 /** Something is wrong: which of a dozen things, at most three questions, then the move computed for this pot. */
 @Component({
   selector: 'ek-rescue-dialog',
-  imports: [FormsModule, TranslocoDirective, Button, Dialog, InputNumber, Select, SelectButton],
+  imports: [Bound, TranslocoDirective, Button, Dialog, InputNumber, Select, SelectButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rescue-dialog.html',
   styleUrl: './rescue-dialog.scss',

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { isKind, type CookEvent } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { InputNumber } from 'primeng/inputnumber';
+import { Bound } from '../ui/bound';
 
 /**
  * The thermometer decides. The step is done with a number; without one it can only be skipped openly, and that is written
@@ -12,7 +12,7 @@ import { InputNumber } from 'primeng/inputnumber';
  */
 @Component({
   selector: 'ek-thermometer-dialog',
-  imports: [FormsModule, TranslocoDirective, Button, Dialog, InputNumber],
+  imports: [Bound, TranslocoDirective, Button, Dialog, InputNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -33,8 +33,8 @@ import { InputNumber } from 'primeng/inputnumber';
             [min]="0"
             [max]="130"
             [maxFractionDigits]="1"
-            [ngModel]="value()"
-            (ngModelChange)="value.set($event)"
+            [ekBound]="value()"
+            (ekBoundChange)="value.set($event)"
             [inputStyle]="{ width: '10rem', fontSize: '30px', fontWeight: 700, textAlign: 'center' }"
           />
           @if (devices()) {

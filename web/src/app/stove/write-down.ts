@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import type { CookEvent, EventKind, Happening } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
@@ -8,6 +7,7 @@ import { InputNumber } from 'primeng/inputnumber';
 import { InputText } from 'primeng/inputtext';
 import { eventFigure, eventNote } from '../i18n/event-words';
 import { Format } from '../i18n/format';
+import { Bound } from '../ui/bound';
 
 const moments = ['heat-on', 'hot', 'countdown', 'whistle', 'valve-open'] as const;
 const mostTimerMin = 600;
@@ -15,7 +15,7 @@ const mostTimerMin = 600;
 /** Whatever else happened: a moment, a measured value, a word, a timer of one's own. One tap each, with its time. */
 @Component({
   selector: 'ek-write-down',
-  imports: [FormsModule, TranslocoDirective, Button, Dialog, InputNumber, InputText],
+  imports: [Bound, TranslocoDirective, Button, Dialog, InputNumber, InputText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './write-down.html',
   styles: `

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { SelectButton } from 'primeng/selectbutton';
+import { Bound } from './bound';
 
 export interface ChoiceOption<V> {
   value: V;
@@ -11,7 +11,7 @@ let made = 0;
 /** A named choice of one among a few, all of them to be seen. */
 @Component({
   selector: 'ek-choice',
-  imports: [FormsModule, SelectButton],
+  imports: [Bound, SelectButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <span [id]="id">{{ label() }}</span>
@@ -20,8 +20,8 @@ let made = 0;
       optionLabel="label"
       optionValue="value"
       [allowEmpty]="false"
-      [ngModel]="value()"
-      (ngModelChange)="value.set($event)"
+      [ekBound]="value()"
+      (ekBoundChange)="value.set($event)"
       [ariaLabelledBy]="id"
     />
   `,

@@ -29,6 +29,8 @@ export interface Answers {
   written: Judged;
   schools: School[];
   map: DonenessMap;
+  /** what would make a plan better that seldom comes out */
+  ways: Plan['proposals'];
   proposals: Proposal[];
   chances: Uncertainty;
   ratios: Ratios | null;
