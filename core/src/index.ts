@@ -48,6 +48,7 @@ export { leastThinMl } from './plan/scorch';
 export { starchOf, stopCount, worstMeat, type Starch } from './plan/verdict';
 export { en as englishWords } from './words/en';
 export { notKnownCode } from './words/sentence';
+export { heatKey } from './plan/finish-minutes';
 export { waysToBetterOdds } from './plan/mend';
 export { evaluate, plan, planInFull, type PlanOptions } from './plan/plan';
 export { asWritten, withWritten, writtenKeys, type Written, type WrittenKey } from './plan/as-written';

@@ -1,4 +1,5 @@
 import type { Dish } from '../src/dish/schema';
+import { heatKey } from '../src/plan/finish-minutes';
 import { gather } from '../src/plan/gather';
 import { plan } from '../src/plan/plan';
 import { defaultThicknessMm } from '../src/plan/shape';
@@ -153,4 +154,44 @@ test('dry lentils drink their water and are soft with the rice; without enough m
   const short = plan({ ...whole, overrides: { holdMin: 0 } }, seaLevel);
   expect(short.plants).toMatchObject([{ ingredient: 'lentils-whole', verdict: 'hard' }]);
   expect(short.warnings.map((w) => w.code)).toContain('plant-hard');
+});
+
+test('a soup that its recipe makes a little thick is not made with four times as much', () => {
+  const dish = board(
+    'noodle-soup',
+    { food: 'rice-medium', g: 350 },
+    { food: 'shrimp', g: 300 },
+    { food: 'mussels', g: 500 },
+    { food: 'broth-fish', g: 1250 },
+  );
+  const p = plan(dish, seaLevel);
+  expect(p.liquid.addMl + p.topUpMl).toBeGreaterThan(1100);
+  expect(p.liquid.addMl + p.topUpMl).toBeLessThan(2200);
+});
+
+test('cream and yogurt at the end do not take the water from the rice of a tomato dish', () => {
+  const dish = board(
+    'one-pot-grain',
+    { food: 'rice-basmati', g: 370 },
+    { food: 'chicken-thigh', g: 680, prep: { shape: 'cube', thicknessMm: 25 } },
+    { food: 'tomato-crushed-canned', g: 400 },
+    { food: 'water', g: 600 },
+    { food: 'yogurt', g: 120 },
+    { food: 'cream-heavy', g: 120 },
+  );
+  const p = plan(dish, seaLevel);
+  expect(p.grain!.band).toBe('fluffy');
+  expect(p.program.chance!.texture).toBeGreaterThan(60);
+});
+
+test('a fillet that has to be heated in the open pot is not stirred', () => {
+  const dish = board(
+    'one-pot-grain',
+    { food: 'rice-brown-long', g: 275 },
+    { food: 'salmon', g: 340, prep: { state: 'frozen' } },
+    { food: 'water', g: 600 },
+  );
+  const step = plan(dish, seaLevel).finish.find((f) => f.code === 'seafood')!;
+  expect(step).toMatchObject({ heat: 'saute', lidOn: true });
+  expect(heatKey(step)).toBe('saute-lid');
 });

@@ -1,3 +1,4 @@
+import type { FinishStep } from './document';
 import { hasFlag, type Gathered, type Item } from './item';
 
 /** A dish that is served hot is kept at or over this, degC: published minimum for keeping hot, recalled. */
@@ -41,3 +42,7 @@ export function warmFinishMin(g: Gathered): number {
   if (any((i) => i.food.kind === 'dairy')) minutes += finishMinutes.dairy;
   return minutes;
 }
+
+/** The key of the words for the heat of a finish step: over a flame one stirs, unless the lid lies on. */
+export const heatKey = ({ heat, lidOn }: Pick<FinishStep, 'heat' | 'lidOn'>): string =>
+  heat === 'saute' && lidOn ? 'saute-lid' : (heat ?? '');

@@ -90,13 +90,13 @@ export class FinishWriter {
   }
 
   /** Things that are cooked or heated through: the mixture is brought to `aimC`, then they get their own minutes. */
-  cookIn(code: FinishCode, items: readonly Item[], aimC: number, ownMin: number): void {
+  cookIn(code: FinishCode, items: readonly Item[], aimC: number, ownMin: number, lidOn = false): void {
     this.stirIn(items);
     const coldC = this.mix.state.tempC;
     const upMin = this.heatTo(aimC);
     this.add(code, upMin + ownMin, items, {
       tempC: Math.round(coldC),
-      ...(upMin > 0.25 ? { heat: 'saute' } : {}),
+      ...(upMin > 0.25 ? { heat: 'saute' as const, ...(lidOn ? { lidOn } : {}) } : {}),
       ...this.reaching(items),
     });
   }

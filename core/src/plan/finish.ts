@@ -115,7 +115,15 @@ function seafoodIn(w: FinishWriter, raw: readonly Item[]): void {
   const restC = w.wouldBeC(raw) - coolsK;
   const restMin = least(restC);
   if (restC > Math.max(...raw.map(minimumC)) + overK && restMin <= mostRestMin) w.restIn('seafood', raw, restMin);
-  else w.cookIn('seafood', raw, gentlyC, least(gentlyC));
+  // A fillet that is stirred falls apart.
+  else
+    w.cookIn(
+      'seafood',
+      raw,
+      gentlyC,
+      least(gentlyC),
+      raw.some((i) => i.food.meat!.cut === 'fish'),
+    );
 }
 
 /** Florets get their minutes under the lid; leaves and frozen things go in on the residual heat. */

@@ -21,6 +21,8 @@ const looseWeight = 60;
 /** Below this wanted share the sauce gives way to the grain, which may be so much softer than wished, points [derived]. */
 const ampleShare = 0.1;
 const moistPoints = 3;
+/** No sauce is worth a grain that is so much drier than aimed at, points [derived]. */
+const dryPoints = 1;
 /** Loose water around pasta as the lid opens, g a gram dry: with none left it would have drunk more, and is hard inside [derived]. */
 const looseGPerPastaG = 0.1;
 /** Grams of sauce that weigh as much as a point of texture [derived]. */
@@ -48,7 +50,7 @@ export function missOf({ g, src }: Pick<Bench, 'g' | 'src'>, texture: Texture): 
   if (g.sauceShare >= saucyFrom || pasta) {
     // A grain that only wants to be moist is not drowned for its sauce: the wetter it gets, the less sauce it is left.
     const bound = !pasta && !g.rule.stirred && g.sauceShare < ampleShare;
-    // Cream and cheese at the end are sauce, and no water that the pasta could drink under the lid.
+    // Cream and cheese at the end are sauce, and no water that the starch could drink under the lid.
     const leastLooseG = pasta ? looseGPerPastaG * g.grain.grams : 0;
     return {
       of: (o) =>
@@ -57,7 +59,7 @@ export function missOf({ g, src }: Pick<Bench, 'g' | 'src'>, texture: Texture): 
             o.sauceG - wantedSauceG(g, o.finishedG),
             bound ? gramsPerPoint * (o.texture.index - aim - moistPoints) : -Infinity,
           ),
-          pasta ? o.clock.freeG - leastLooseG : Infinity,
+          pasta ? o.clock.freeG - leastLooseG : gramsPerPoint * (o.texture.index - aim + dryPoints),
         ),
       close: tolerance.sauceG,
     };

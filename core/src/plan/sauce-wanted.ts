@@ -42,14 +42,17 @@ export function saucePerStarch(dish: Dish, items: readonly Item[], grain: Item |
 const lostShare = 0.14;
 
 /**
- * Shares of free liquid that such dishes are served with [common practice]. Where a recipe's own liquid gives less than
- * the least it was no wish (a cup to start with); more than the most was meant for an open pot.
+ * Shares of free liquid that such dishes are served with [common practice]: a recipe's own liquid that gives less, or was
+ * meant for an open pot and gives more, is brought to their ends.
  */
 const servedShares: Partial<Record<Family, { least: number; most: number }>> = {
   'noodle-soup': { least: 0.35, most: 0.75 },
   porridge: { least: 0.3, most: 0.75 },
   casserole: { least: 0.08, most: 0.3 },
 };
+
+/** So little of the least that is served was no wish: a cup to start with. */
+const noWish = 0.5;
 
 /**
  * How much sauce a soup, a stew or a loose porridge wants by the liquid that its recipe names, as a share of the finished
@@ -70,5 +73,6 @@ function writtenSauceShare(family: Family, items: readonly Item[], pouredG: numb
     .reduce((s, i) => s + i.grams * uptakeGPerG(i.food.grain!.rawMoisture[0], i.food.grain!.aimMoisture[0]), 0);
   const finishedG = eaten.filter((i) => !i.main).reduce((s, i) => s + i.grams, 0) + pouredG * (1 - lostShare);
   const share = (pouredG * (1 - lostShare) + given - drunk) / finishedG;
-  return share < served.least ? null : Math.min(served.most, share);
+  if (share < noWish * served.least) return null;
+  return Math.min(served.most, Math.max(served.least, share));
 }

@@ -28,8 +28,10 @@ export interface Weighed {
   grams: number;
 }
 
-/** Liquid and tinned tomato, g per g of pasta: a pot of pasta in its sauce has 2 to 3.5, a thick soup 5 [common practice]. */
-const soupyFrom = 4.6;
+/** Liquid and half of the tinned tomato, g per g of pasta: a pot of pasta in its sauce has 2 to 4, a thick soup 5 [common practice]. */
+const soupyFrom = 4.2;
+/** Liquid, g per g of grain: rice and whole kernels in an open pot get 2 to 4; from here it is a stew, then a soup [common practice]. */
+const grainIn = { stew: 4.6, soup: 6 } as const;
 
 /**
  * Recognises the family of a dish from its title, its foods (g) and its steps: the title decides where it names the dish,
@@ -45,11 +47,13 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
   const meat = grams((f) => f.record.kind === 'meat' && f.food !== 'egg');
   const liquid = grams((f) => f.record.kind === 'liquid' || f.food === 'milk');
   const seeds = grams((f) => f.record.plant?.staysHard === true);
+  const tinned = grams((f) => /^tomato-(?:diced|crushed)-canned$/.test(f.food));
   const hasFood = (id: string): boolean => all.some((f) => f.food === id);
   const because = (family: Family, why: RecognisedFamily['because']): RecognisedFamily => ({ family, because: why });
 
   if (grain > 0 && /\bbiryani|biriani|briyani/.test(name)) return because('biryani', 'title');
   if (grain > 0 && /risott?o/.test(name)) return because('risotto', 'title');
+  if (grain > 0 && /pot[\s-]in[\s-]pot/.test(name)) return because('pot-in-pot', 'title');
   if (grain > 0 && /porridge|pudding|congee|khichdi|arroz con leche|oatmeal|gachas/.test(name))
     return because('porridge', 'title');
   if (hasFood('lasagne-sheet') || (pasta > 0 && /lasagn|lasan/.test(name))) return because('layered-pasta', 'sheets');
@@ -58,7 +62,7 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
     (pasta > 0 || grain > 0)
   )
     return because('noodle-soup', 'soup');
-  if (pasta > 0 && liquid > soupyFrom * pasta) return because('noodle-soup', 'soup');
+  if (pasta > 0 && liquid - tinned / 2 > soupyFrom * pasta) return because('noodle-soup', 'soup');
   if (pasta > grain) return because('one-pot-pasta', 'pasta');
   if (grain > 0 && grams((f) => f.food.startsWith('oats')) >= grain * 0.5) return because('porridge', 'oats');
   if (grain > 0 && /\bon (?:the|a) (?:rack|trivet)|trivet over|rejilla/.test(does) && meat > 0)
@@ -72,6 +76,8 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
     return because('pot-in-pot', 'inner-bowl');
   if (grain > 0 && hasFood('rice-arborio') && liquid > 2 * grain) return because('risotto', 'risotto-rice');
   if (grain > 0 && /casserole|guiso|estofado|stew|cazuela/.test(name)) return because('casserole', 'title');
+  if (grain > 0 && liquid - tinned / 2 > grainIn.soup * grain) return because('noodle-soup', 'soup');
+  if (grain > 0 && meat > 0 && liquid - tinned / 2 > grainIn.stew * grain) return because('casserole', 'soup');
   if (grain > 0 && meat > 0) {
     const layered =
       /jambalaya|layer/.test(name) ||

@@ -75,6 +75,8 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
     return says(/\b(?:crushed|triturad|pureed|sieved)/) ? 'tomato-crushed-canned' : 'tomato-diced-canned';
   // Unpacked "diced tomatoes" by weight or number are fresh ones that a knife has met.
   if (food === 'tomato-diced-canned' && /^diced tomato/.test(name) && measure === null && says(/^\d/)) return 'tomato';
+  // Four onions fried golden are onions for the pan, not a packet of crisp ones.
+  if (food === 'onion-fried' && measure === null && says(/^\d/)) return 'onion';
   if (food === 'mushroom' && says(/\b(?:dried|sec[oa]s?)\b/)) return 'mushroom-dried';
   if (food === 'herb-fresh' && says(/\b(?:dried|dry|sec[oa]s?)\b/)) return 'herb-dried';
   if (food === 'herb-dried' && says(/\b(?:fresh|fresc[oa]s?|sprigs?|bunch|ramitas?|manojo)\b/)) return 'herb-fresh';

@@ -103,7 +103,7 @@ const useWords =
   /\b(?:for|as) (?:the )?(?:marinade|topping|garnish)|to (?:serve|finish)|para (?:el |la )?(?:marinada|adobo|servir)$/;
 
 /** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */
-const beforeAnother = /\s*(?:\+|&|,?\s+(?:plus|and|m[aá]s|y)\s|,)\s*(?=\d)/i;
+const beforeAnother = /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d)/i;
 /** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */
 const beforeSeasoning = /,\s*(?=(?:salt|sal|pepper|pimienta)(?:\s+(?:to taste|al gusto))?$)/i;
 
@@ -123,7 +123,7 @@ const partsOf = (line: string): string[] =>
 function amountsOf(plain: string): string[] | null {
   const use = useWords.exec(plain)?.[0] ?? '';
   const parts = partsOf(plain);
-  if (parts.length < 2 || !/\d/.test(parts[0]!)) return null;
+  if (parts.length < 2 || !/\d|^(?:a |una? )?(?:pinch|handful|pizca|punado)\b/.test(parts[0]!)) return null;
   const names = (part: string): boolean =>
     (['en', 'es'] as const).some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
   // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
@@ -266,6 +266,7 @@ function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
     ...(isGrain && read.soakMin !== undefined ? { soakMin: read.soakMin } : {}),
     ...(isHot && (pours || read.state === 'cooked') ? { hot: true } : {}),
     ...(read.state && statesOf(food).includes(read.state) ? { state: read.state } : {}),
+    ...(food.id === 'onion' && /\b(?:fried|frit[oa]s?)\b/.test(plain) ? { state: 'browned' as const } : {}),
   };
   const packet = food.packetMin && /(\d+)(?:\s*(?:-|to|a)\s*(\d+))?[\s-]*min/.exec(plain);
   if (packet && prep.soakMin === undefined)

@@ -105,7 +105,7 @@ export function readPrep(folded: string): ReadPrep {
 
   function takeSoak(): void {
     const m =
-      /\b(?:soaked|remojad[oa]s?|en remojo)\b(?:\s*(?:for|in water for|durante|por)?\s*(?:about )?(\d+)\s*(h(?:ours?|oras?|rs?)?|min(?:utes?|utos?)?)\b)?/.exec(
+      /\b(?:soaked|remojad[oa]s?|en remojo)\b(?:\s*(?:for|in water for|durante|por)?\s*(?:about )?(\d+)\s*(h(?:ours?|oras?|rs?)?|min(?:ute|uto)?s?)\b)?/.exec(
         text,
       );
     if (!m) return;

@@ -112,7 +112,10 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
     report.push({ severity: 'caution', text: say.tooMany(mostLines, parts.lines.length) });
   const method = readMethod(parts.steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
-  const { family, because } = recogniseFamily(parts.title, weighed, parts.steps);
+  const { family, because } = recogniseFamily(parts.title, weighed, [
+    ...parts.steps,
+    ...parts.lines.map((l) => l.text),
+  ]);
   const serves = parts.serves ?? peopleFor(weighed);
   if (parts.serves === null) report.push({ severity: 'info', text: say.serves(serves) });
   const dish = dishOf(parts, read, method, family, serves);
@@ -162,6 +165,7 @@ function dishOf(
   serves: number,
 ): Dish | null {
   const ingredients: Ingredient[] = [];
+  const bowlLiquid = family === 'pot-in-pot' ? liquidOfBowl(read) : null;
   for (const l of read) {
     if (!isPlanned(l)) continue;
     const { food, ownFood, amount, prep, joins } = l;
@@ -173,6 +177,7 @@ function dishOf(
       amount: amount!,
       ...(prep ? { prep } : {}),
       ...(joins ? { joins } : {}),
+      ...(l === bowlLiquid ? { place: 'inner-bowl' as const } : {}),
     });
   }
   const dish = {
@@ -194,6 +199,13 @@ function dishOf(
   };
   const checked = dishSchema.safeParse(dish);
   return checked.success ? checked.data : null;
+}
+
+/** The liquid that goes into the bowl with the grain: the line that says so, or the only one there is. */
+function liquidOfBowl(read: readonly ReadLine[]): ReadLine | null {
+  const liquids = read.filter((l) => isPlanned(l) && isPlainLiquid(l.food!));
+  const said = liquids.find((l) => /\b(?:rice|grain|bowl|arroz|cuenco)\b/i.test(l.text));
+  return said ?? (liquids.length === 1 ? liquids[0]! : null);
 }
 
 const isCookedStarch = (l: ReadLine): boolean => l.prep?.state === 'cooked' && foodIn(l)?.grain !== undefined;

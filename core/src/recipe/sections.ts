@@ -99,9 +99,9 @@ export function partsOf(text: string): RecipeParts {
     if (
       out.title === '' &&
       section === 'start' &&
-      !looksLikeIngredient(plain) &&
+      !looksLikeIngredient(withoutAside(plain)) &&
       plain.length <= 120 &&
-      !isStep(line, plain)
+      !isStep(line, withoutAside(plain))
     ) {
       out.title = line.replace(/\*\*|__/g, '');
       continue;
@@ -130,6 +130,9 @@ export function partsOf(text: string): RecipeParts {
     else out.notes.push(line);
   }
 }
+
+/** "Biryani (3 whistles)": what stands in brackets at its end makes no step and no ingredient of a title. */
+const withoutAside = (plain: string): string => plain.replace(/\s*\([^)]*\)$/, '');
 
 /** What a line that says for how many it is says besides: a title ("Pork rice (feeds 5)", "Biryani for two"), or nothing. */
 function titleBeside(line: string): string {

@@ -18,6 +18,8 @@ export function plainLine(line: string): string {
     .replace(/^\s*(?:[-*•·▢□☐◦–—]|\[\s?[xX]?\])\s+/u, '')
     .replace(/\*\*|__|`/g, '')
     .replace(/\s*([½¼¾⅓⅔⅛⅜⅝⅞])/gu, (_, c: string) => ` ${vulgar[c]}`)
+    // "1,5 l" is one and a half; "1,000 g" is a thousand.
+    .replace(/(\d),(\d{1,2})(?!\d)/g, '$1.$2')
     .replaceAll('⁄', '/')
     .replace(/[–—]/g, '-')
     .replace(/[’‘]/g, "'")

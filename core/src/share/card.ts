@@ -4,12 +4,11 @@ import { recordOf } from '../food/own-food';
 import { toGrams } from '../quantity/convert';
 import { bandKey } from '../plan/band-key';
 import type { FinishStep, Plan } from '../plan/document';
+import { heatKey } from '../plan/finish-minutes';
 import { sentenceOf } from '../words/sentence';
 import { foodName, ingredientName } from '../recipe/food-names';
 
 /* A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time. */
-
-const heatWords = { saute: 'low sauté, stirring', 'keep-warm': 'keep warm, lid on' } as const;
 
 const min = (m: number): string => `${Math.round(m * 2) / 2} min`;
 /** A few threads of saffron weigh nothing that a scale would show. */
@@ -143,7 +142,7 @@ function finishLine({ names }: Card, f: FinishStep): string {
     f.ml ? `${f.ml} mL` : '',
     f.ingredients.length > 0 ? names(f.ingredients) : '',
     f.tempC !== undefined && f.ingredients.length > 0 ? `${f.tempC} °C then` : '',
-    f.heat ? heatWords[f.heat] : '',
+    f.heat ? sentenceOf('heat', heatKey(f)) : '',
     f.minimumC ? `to ${f.minimumC} °C` : '',
   ].filter(Boolean);
   return `${f.text}, ${min(f.minutes ?? 0)}${notes.length > 0 ? `: ${notes.join('; ')}` : ''}`;

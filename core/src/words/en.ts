@@ -134,6 +134,11 @@ export const en = {
     'swap-grain': 'Take {{ to }} instead.',
     'swap-cut': 'Take {{ to }} instead.',
   },
+  heat: {
+    saute: 'low sauté, stirring',
+    'saute-lid': 'low heat, lid on',
+    'keep-warm': 'lid on, keep warm',
+  },
   'card-place': {
     liquid: 'under all',
     base: 'at the base',

@@ -275,6 +275,8 @@ export const linesEn: readonly LineFact[] = [
   ['24 frozen meatballs', 'meatball', 600, { state: 'frozen' }],
   ['1 cup wild rice blend', 'rice-brown-long', 185, { asks: true }],
   ['3 lb whole chicken, cut up', 'chicken-leg', 1361, { asks: true, shape: 'whole' }],
+  ['2 lb basmati rice, soaked 20 mins', 'rice-basmati', 907, { soakMin: 20 }],
+  ['4 onions fried golden', 'onion', 600, { state: 'browned' }],
   ['2 onions, sliced, fried dark', 'onion', 300, { state: 'browned' }],
   ['200 g split peas', null, null, { refused: true }],
   ['1 cup instant rice', null, null, { refused: true }],

@@ -107,6 +107,8 @@ export const linesEs: readonly LineFact[] = [
   ['2 tazas de frijoles negros cocidos', 'beans-canned', 375],
   ['un chorrito de vinagre', 'vinegar', 10.1],
   ['1 taza de lentejas', 'lentils-whole', 200],
+  ['1,5 l de fumet de pescado', 'broth-fish', 1508],
+  ['1,25 l de agua', 'water', 1248],
   ['100 g de lentejas rojas', 'lentils-split', 100],
   ['200 g de garbanzos', null, null, { refused: true }],
   ['1 pollo entero troceado (1,5 kg)', 'chicken-leg', 1500, { asks: true, shape: 'cube' }],

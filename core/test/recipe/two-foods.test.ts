@@ -155,3 +155,32 @@ test('five times its weight in liquid and tinned tomato is a soup, by its name t
     family: 'one-pot-pasta',
   });
 });
+
+test('"a pinch of one in a quarter cup of another" are two foods, and one inch cubes are none', () => {
+  expect(readLine('pinch saffron in 1/4 cup milk').map((l) => [l.food, Math.round(l.grams ?? 0)])).toEqual([
+    ['saffron', 0],
+    ['milk', 61],
+  ]);
+  expect(readLine('1 lb chicken breast in 1 inch cubes').map((l) => l.food)).toEqual(['chicken-breast']);
+});
+
+test('what stands in brackets behind a title makes neither a step nor an ingredient of it', () => {
+  const { dish } = readRecipe(
+    'Beef biryani in the cooker (3 whistles)\n1 kg beef chuck\n500 g basmati rice\n500 ml water',
+  );
+  expect(dish).toMatchObject({ title: 'Beef biryani in the cooker (3 whistles)', family: 'biryani' });
+});
+
+test('rice in a bowl: the title says so, and its water goes into the bowl with it', () => {
+  const { dish } = readRecipe(
+    'Chicken curry, pot in pot\n600 g chicken thighs in 3 cm cubes\n400 g crushed tomatoes\n300 g basmati rice\n450 ml water for the rice',
+  );
+  expect(dish!.family).toBe('pot-in-pot');
+  expect(dish!.ingredients.filter((i) => i.place).map((i) => [i.food, i.place])).toEqual([['water', 'inner-bowl']]);
+});
+
+test('grain with five times its weight in liquid is a stew around meat, with more a soup', () => {
+  const of = (ml: number) =>
+    readRecipe(`Oxtail and barley\n1 kg oxtail\n300 g pearl barley\n${ml} ml beef stock`).dish!;
+  expect([600, 1500, 2000].map((ml) => of(ml).family)).toEqual(['one-pot-grain', 'casserole', 'noodle-soup']);
+});

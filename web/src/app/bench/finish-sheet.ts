@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { TranslocoDirective } from '@jsverse/transloco';
-import { hotC } from '@einkorn/core';
+import { heatKey, hotC } from '@einkorn/core';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
 import { BenchActions, benchFeature } from './bench.slice';
@@ -17,6 +17,7 @@ import { TryIt } from './try-it';
   styleUrl: './finish-sheet.scss',
 })
 export class FinishSheet {
+  readonly heatKey = heatKey;
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   readonly hotC = hotC;
