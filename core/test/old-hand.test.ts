@@ -195,3 +195,16 @@ test('a fillet that has to be heated in the open pot is not stirred', () => {
   expect(step).toMatchObject({ heat: 'saute', lidOn: true });
   expect(heatKey(step)).toBe('saute-lid');
 });
+
+test('rice in ten times its weight of water is a congee: its grains burst, and mush is no fault of it', () => {
+  const rice = { food: 'rice-jasmine', g: 185 } as const;
+  const congee = plan(board('porridge', rice, { food: 'water', g: 1850 }), seaLevel);
+  const pudding = plan(board('porridge', rice, { food: 'water', g: 800 }), seaLevel);
+  // Trade: 20 to 30 min under pressure with a natural release, against 3 to 6.
+  expect(congee.program.holdMin).toBeGreaterThanOrEqual(15);
+  expect(congee.program.holdMin).toBeLessThanOrEqual(30);
+  expect(congee.program.release.kind).not.toBe('quick');
+  expect(pudding.program.holdMin).toBeLessThan(8);
+  expect(congee.warnings.map((w) => w.code)).not.toContain('mush');
+  expect(congee.program.chance!.texture).toBeGreaterThan(90);
+});

@@ -16,6 +16,12 @@ import { browns, has, isFinishSauce, juiceLeft, type Gathered, type Item } from 
 export const isLoosePorridge = ({ rule, grain }: Pick<Gathered, 'rule' | 'grain'>): boolean =>
   rule === familyRules.porridge && grain !== null && grain.food.grain!.aimMoisture[0] < wholeKernelMoisture;
 
+/** From so much liquid to the rice, g per g as the recipe writes it, a porridge is one of burst grains: 1 : 8 to 1 : 10 by volume [common practice]. */
+const burstFrom = 6.5;
+/** Congee and its like: the grains are to fall apart, and no time is too long for them. */
+export const isBurstPorridge = (g: Pick<Gathered, 'rule' | 'grain' | 'main'>): boolean =>
+  isLoosePorridge(g) && g.main.grams >= burstFrom * g.grain!.grams;
+
 /** Free sauce that the finished dish wants, as a share of it: by its family, its tomato, or the liquid that its recipe names. */
 export function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[], grain: Item | null): number {
   if (dish.family === 'casserole' && items.some(browns)) return bakedShare;

@@ -1,7 +1,7 @@
 import { aimIndexOf, hardCore, pastaEdges, soakFactorOf, wishShift, wishTime, type Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import { type Gathered } from './item';
-import { isLoosePorridge } from './sauce-wanted';
+import { isBurstPorridge, isLoosePorridge } from './sauce-wanted';
 import { grainEdges, saucyFrom, slowingOf } from './water';
 
 export interface TargetE {
@@ -16,6 +16,8 @@ export interface TargetE {
 /** From this share of free liquid on a dish is a soup; its grain has a hard core under so much of its boiling time [derived]. */
 export const soupFrom = 0.3;
 const soupLeast = 0.8;
+/** A rice bursts at so many times its reference: 20 to 30 min under pressure, an hour and more in an open pot [common practice]. */
+const burstTimes = { least: 2, want: 3.2 } as const;
 /** A grain this much over its reference has left its band: e^(2/3), two texture points of time [derived]. */
 const mostOfReference = Math.exp(2 / 3);
 /** Doneness of `hardCore` is reached at this share of the least minutes: 1 - e^(-2.5 x) = .85 [derived]. */
@@ -34,6 +36,10 @@ export function targetE(g: Gathered, texture: Texture, addMl: number): TargetE {
   const soup = g.sauceShare >= soupFrom && !pasta;
   const want = (soup ? rec.boilMin[0] : rec.eRef[0]) * f * wish;
   const least = (soup ? soupLeast * rec.boilMin[0] : rec.eMin[0]) * f;
+  if (isBurstPorridge(g)) {
+    const [burstLeast, burst] = [burstTimes.least * rec.eRef[0], burstTimes.want * rec.eRef[0]];
+    return { least: burstLeast, want: burst, most: Infinity, hard: burstLeast };
+  }
   const end = pasta ? rec.eMax[0] : Math.min(rec.eMax[0], rec.eRef[0] * mostOfReference);
   return { least, want, most: Math.max(want, end * f), hard: pasta ? least : hardShare * least };
 }
@@ -66,6 +72,7 @@ export function wantedBand(g: Gathered, texture: Texture): WantedBand {
   // Where the sauce sets the water the wish moves the time, and the moisture follows it half way.
   const by = saucy ? wishShift[texture] / 2 : 0;
   // A porridge of kernels is right from fluffy on and best where soft begins.
+  if (isBurstPorridge(g)) return { from: edges[3]! + by, aim: edges[4]! + by, to: Infinity };
   if (isLoosePorridge(g)) return { from: edges[2]! + by, aim: edges[3]! + by, to: edges[4]! };
   return { from: edges[i - 1]! + by, aim: aim + by, to: edges[i]! + by };
 }

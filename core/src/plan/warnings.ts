@@ -9,6 +9,7 @@ import { boilsUp, hasFlag, type Gathered } from './item';
 import { pastaX } from '../food/pasta';
 import { hardCore } from '../grain/texture';
 import type { Candidate } from './weigh';
+import { isBurstPorridge } from './sauce-wanted';
 import { leastThinMl } from './scorch';
 import { isFrozen } from './shape';
 import type { Geometry } from './stack';
@@ -169,7 +170,7 @@ function starchWarnings(c: Context, say: Say): void {
         times: Math.round(x * 10) / 10,
       });
     if (x < pastaX.least) say('caution', 'hard-core');
-  } else if (c.grainBand === 'mushy') say('caution', 'mush');
+  } else if (c.grainBand === 'mushy' && !isBurstPorridge(g)) say('caution', 'mush');
 }
 
 function panWarnings({ g, fry }: Context, say: Say): void {

@@ -103,7 +103,8 @@ const useWords =
   /\b(?:for|as) (?:the )?(?:marinade|topping|garnish)|to (?:serve|finish)|para (?:el |la )?(?:marinada|adobo|servir)$/;
 
 /** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */
-const beforeAnother = /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d)/i;
+const beforeAnother =
+  /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d|(?:a )?(?:handful|pinch) (?:of )?\p{L}|una? (?:pizca|punado) de)/iu;
 /** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */
 const beforeSeasoning = /,\s*(?=(?:salt|sal|pepper|pimienta)(?:\s+(?:to taste|al gusto))?$)/i;
 
@@ -129,7 +130,7 @@ function amountsOf(plain: string): string[] | null {
   // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
   const speaksOf = (part: string): boolean =>
     (['en', 'es'] as const).some((l) => foodsIn(wordsOf(withoutBrackets(part)), l).length > 0);
-  if (!names(parts[0]!) || !parts.every(speaksOf)) return null;
+  if (!names(parts[0]!) || !parts.every((part) => names(part) || speaksOf(part))) return null;
   return parts.map((part) => (use === '' || part.includes(use) ? part : `${part} ${use}`));
 }
 

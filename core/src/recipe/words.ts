@@ -24,6 +24,7 @@ export function plainLine(line: string): string {
     .replace(/[–—]/g, '-')
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
+    .replace(/(\d)\s*"(?=\s|$|,)/g, '$1 inch')
     .replace(/(\d)\s*T\b\.?/g, '$1 tbsp')
     .replace(/(\d)\s*t\b\.?/g, '$1 tsp');
   return fold(written).replace(/\s+/g, ' ').trim();

@@ -276,6 +276,7 @@ export const linesEn: readonly LineFact[] = [
   ['1 cup wild rice blend', 'rice-brown-long', 185, { asks: true }],
   ['3 lb whole chicken, cut up', 'chicken-leg', 1361, { asks: true, shape: 'whole' }],
   ['2 lb basmati rice, soaked 20 mins', 'rice-basmati', 907, { soakMin: 20 }],
+  ['2 lb pork shoulder in 2" chunks', 'pork-shoulder', 907, { shape: 'cube', thicknessMm: 50.8 }],
   ['4 onions fried golden', 'onion', 600, { state: 'browned' }],
   ['2 onions, sliced, fried dark', 'onion', 300, { state: 'browned' }],
   ['200 g split peas', null, null, { refused: true }],

@@ -184,3 +184,13 @@ test('grain with five times its weight in liquid is a stew around meat, with mor
     readRecipe(`Oxtail and barley\n1 kg oxtail\n300 g pearl barley\n${ml} ml beef stock`).dish!;
   expect([600, 1500, 2000].map((ml) => of(ml).family)).toEqual(['one-pot-grain', 'casserole', 'noodle-soup']);
 });
+
+test('a handful among several is a line of its own, and what is refused takes no neighbour with it', () => {
+  const lines = readLine('1 potato, 1 carrot, handful beans, 1/2 cup peas');
+  expect(lines.map((l) => [l.food, l.refused])).toEqual([
+    ['potato', false],
+    ['carrot', false],
+    [null, true],
+    ['peas-frozen', false],
+  ]);
+});
