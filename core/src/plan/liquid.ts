@@ -23,8 +23,8 @@ const ampleShare = 0.1;
 const moistPoints = 3;
 /** No sauce is worth a grain that is so much drier than aimed at, points [derived]. */
 const dryPoints = 1;
-/** Loose water around pasta as the lid opens, g a gram dry: with none left it would have drunk more, and is hard inside [derived]. */
-const looseGPerPastaG = 0.1;
+/** Loose water around a starch as the lid opens, g a gram dry: with none left it would have drunk more, and is hard inside [derived]. */
+const looseGPerG = 0.1;
 /** Grams of sauce that weigh as much as a point of texture [derived]. */
 const gramsPerPoint = 15;
 const mostSteps = 24;
@@ -50,17 +50,22 @@ export function missOf({ g, src }: Pick<Bench, 'g' | 'src'>, texture: Texture): 
   if (g.sauceShare >= saucyFrom || pasta) {
     // A grain that only wants to be moist is not drowned for its sauce: the wetter it gets, the less sauce it is left.
     const bound = !pasta && !g.rule.stirred && g.sauceShare < ampleShare;
-    // Cream and cheese at the end are sauce, and no water that the starch could drink under the lid.
-    const leastLooseG = pasta ? looseGPerPastaG * g.grain.grams : 0;
+    const sauceBy = (o: GrainOutcome): number =>
+      Math.max(
+        o.sauceG - wantedSauceG(g, o.finishedG),
+        bound ? gramsPerPoint * (o.texture.index - aim - moistPoints) : -Infinity,
+      );
+    // Cream and cheese at the end are sauce, and no water that the starch could drink under the lid: some of that stays
+    // loose, or a grain has reached its aim without.
+    const leastLooseG = looseGPerG * g.grain.grams;
+    const grainAim = aimIndexOf(rec, 'fluffy');
+    const drankBy = (o: GrainOutcome): number =>
+      Math.max(
+        o.clock.freeG - leastLooseG,
+        pasta ? -Infinity : gramsPerPoint * (o.texture.index - grainAim + dryPoints),
+      );
     return {
-      of: (o) =>
-        Math.min(
-          Math.max(
-            o.sauceG - wantedSauceG(g, o.finishedG),
-            bound ? gramsPerPoint * (o.texture.index - aim - moistPoints) : -Infinity,
-          ),
-          pasta ? o.clock.freeG - leastLooseG : gramsPerPoint * (o.texture.index - aim + dryPoints),
-        ),
+      of: (o) => Math.min(sauceBy(o), drankBy(o)),
       close: tolerance.sauceG,
     };
   }
