@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { dirname, join, relative } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { spawn } from 'node:child_process';
+import { writeLicences } from './licences.mjs';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -91,7 +92,10 @@ export const buildWeb = () =>
       'web/tsconfig.app.json',
       'package-lock.json',
     ],
-    () => run(process.execPath, [join(root, 'node_modules/@angular/cli/bin/ng.js'), 'build'], join(root, 'web')),
+    async () => {
+      await run(process.execPath, [join(root, 'node_modules/@angular/cli/bin/ng.js'), 'build'], join(root, 'web'));
+      writeLicences(root, join(root, 'web/dist/browser/licences.txt'));
+    },
   );
 
 /** Runs a program, its output shown only when it fails. */

@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { healthOf } from './keep/health';
@@ -11,6 +10,7 @@ import { Bus } from './live/bus';
 import { cookRoutes } from './routes/cooks';
 import { deviceRoutes } from './routes/devices';
 import { dishRoutes } from './routes/dishes';
+import { neverStored, pageRules, requestId } from './routes/headers';
 import { kitchenRoutes } from './routes/kitchen';
 import { logRoutes } from './routes/log';
 import { planRoutes } from './routes/plan';
@@ -42,30 +42,15 @@ export function createApp(
 ): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: log, autoLogging: false }));
+  app.use(pinoHttp({ logger: log, autoLogging: false, genReqId: requestId }));
   app.use(sameHouse(lan));
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          'default-src': ["'self'"],
-          'script-src': ["'self'"],
-          // The control library and the charts write style elements while they run.
-          'style-src': ["'self'", "'unsafe-inline'"],
-          'img-src': ["'self'", 'data:', 'blob:'],
-          'worker-src': ["'self'", 'blob:'],
-          'upgrade-insecure-requests': null,
-        },
-      },
-      // The kitchen's own network has no certificate.
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(pageRules);
   app.use(compression());
   app.use(
     '/api',
     rateLimit({ windowMs: 60_000, limit: mostRequestsPerMin, standardHeaders: true, legacyHeaders: false }),
   );
+  app.use('/api', neverStored);
   // A log of ten years is a large file; nothing else is.
   app.use('/api/log', express.json({ limit: '30mb' }));
   app.use('/api', express.json({ limit: '2mb' }));

@@ -21,14 +21,18 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, _next) =
   const problem =
     known ?? new Problem('internal', 'Something went wrong in Einkorn itself. Your dish is safe; try again.');
   const status = known ? (statusByCode[problem.code] ?? 400) : 500;
-  res.status(status).type('application/problem+json').json({
-    type: 'about:blank',
-    title: problem.message,
-    status,
-    detail: problem.message,
-    code: problem.code,
-    issues: problem.issues,
-  });
+  res
+    .status(status)
+    .type('application/problem+json')
+    .json({
+      type: 'about:blank',
+      title: problem.message,
+      status,
+      detail: problem.message,
+      instance: `urn:uuid:${res.get('X-Request-Id')}`,
+      code: problem.code,
+      issues: problem.issues,
+    });
 };
 
 function asProblem(error: unknown): Problem | null {
