@@ -17,6 +17,7 @@ import { planRoutes } from './routes/plan';
 import { noRoute, problems } from './routes/problems';
 import { recipeRoutes } from './routes/recipe';
 import { sameHouse } from './routes/same-house';
+import { setAsideRoutes } from './routes/set-aside';
 import { snapshotRoutes } from './routes/snapshots';
 import type { Store } from './store/connect';
 import { Learning } from './sums/learning';
@@ -69,6 +70,7 @@ export function createApp(
   app.use('/api/log', logRoutes(store, sums, learning));
   app.use('/api/kitchen', kitchenRoutes(store, bus, learning));
   app.use('/api/snapshots', snapshotRoutes(store));
+  app.use('/api/set-aside', setAsideRoutes(store));
   app.use('/api', noRoute);
   if (webFolder && existsSync(webFolder)) {
     app.use(express.static(webFolder, { index: false, maxAge: '1y', immutable: true, setHeaders: neverKeepPage }));

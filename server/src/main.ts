@@ -52,6 +52,8 @@ const server = app.listen(port, lan ? '0.0.0.0' : '127.0.0.1', () => {
   stopDevices = runSimulatedDevices(`http://localhost:${at}`);
   console.log(`Einkorn is ready: http://localhost:${at}`);
   console.log(`Version ${version}, data in ${folder}`);
+  if (store.setAside > 0)
+    console.log(`Records that could not be read: ${store.setAside}. They were set aside, see the Kitchen.`);
   if (lan) console.log('It is open to everybody in this house (EINKORN_LAN=1): anyone there can read and write.');
 });
 server.on('error', (e: NodeJS.ErrnoException) => {

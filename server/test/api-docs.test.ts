@@ -29,7 +29,7 @@ afterAll(async () => {
 function routesOf(): string[] {
   const app = readFileSync(join(source, 'app.ts'), 'utf8');
   const own = [...app.matchAll(/app\.(get|post)\('(\/api[^']*)'/g)].map((m) => `${m[1]!.toUpperCase()} ${m[2]}`);
-  const mounted = [...app.matchAll(/app\.use\('(\/api\/[a-z]+)', (\w+)\(/g)];
+  const mounted = [...app.matchAll(/app\.use\('(\/api\/[a-z-]+)', (\w+)\(/g)];
   const files = readdirSync(join(source, 'routes')).map((f) => readFileSync(join(source, 'routes', f), 'utf8'));
   const inside = mounted.flatMap(([, path, router]) => {
     const file = files.find((text) => text.includes(`export function ${router}(`))!;

@@ -281,3 +281,43 @@ test('the doctor says what is wrong and what to do, and changes nothing', async 
   writeFileSync(databaseIn(folder), 'x'.repeat(4096));
   expect((await wrong())[0]).toContain('not a database any more');
 });
+
+describe('a record that cannot be read', () => {
+  const apiOf = (store: Store) => request(createApp(store, pino({ level: 'silent' })));
+
+  test('is set aside with what it was; everything else is there, and the server starts', async () => {
+    const first = await open();
+    await seedDemo(first);
+    const shelf = await titles(first);
+    const [dish, other] = await first.models.Dishes.findAll({ order: [['id', 'ASC']], limit: 2 });
+    const cook = await first.models.Cooks.findOne();
+    const cooks = await first.models.Cooks.count();
+    const breaks = [
+      [`UPDATE dishes SET doc = '{ "title": ' WHERE id = :id`, dish!.id],
+      [`UPDATE dishes SET doc = '{"title":"no dish"}' WHERE id = :id`, other!.id],
+      [`UPDATE cooks SET plan = 'cut o' WHERE id = :id`, cook!.id],
+      [`UPDATE settings SET doc = '{"altitudeM":"high"}' WHERE "key" = :id`, 'kitchen'],
+    ] as const;
+    await first.models.Settings.upsert({ key: 'kitchen', doc: {} });
+    for (const [sql, id] of breaks) await first.sequelize.query(sql, { replacements: { id } });
+    await close();
+
+    const again = await open();
+    expect(again.setAside).toBe(4);
+    expect(await titles(again)).toHaveLength(shelf.length - 2);
+    expect(await again.models.Cooks.count()).toBe(cooks - 1);
+    const api = apiOf(again);
+    expect((await api.get('/api/kitchen').set('Host', 'localhost')).body.altitudeM).toBe(0);
+    const { body } = await api.get('/api/set-aside').set('Host', 'localhost');
+    const whys = (body as { kind: string; why: string }[]).map((r) => `${r.kind} ${r.why}`).sort();
+    expect(whys).toEqual(['cooks no-json', 'dishes no-dish', 'dishes no-json', 'settings no-kitchen']);
+    const ofCook = (body as { id: number; kind: string }[]).find((r) => r.kind === 'cooks')!;
+    const text = await api.get(`/api/set-aside/${ofCook.id}`).set('Host', 'localhost');
+    expect(text.headers['content-disposition']).toContain('attachment');
+    expect(text.body).toMatchObject({ kind: 'cooks', record: { id: cook!.id, plan: 'cut o' } });
+    expect((text.body as { events: unknown[] }).events.length).toBeGreaterThan(0);
+    await close();
+    // Once is enough: nothing is looked at twice, and nothing more is taken out.
+    expect((await open()).setAside).toBe(0);
+  });
+});

@@ -6,6 +6,7 @@ const statusByCode: Record<string, number> = {
   'dish-missing': 404,
   'cook-missing': 404,
   'snapshot-missing': 404,
+  'set-aside-missing': 404,
   'route-missing': 404,
   'foreign-host': 403,
   'foreign-origin': 403,

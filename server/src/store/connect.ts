@@ -5,12 +5,15 @@ import { takeSnapshot } from '../keep/snapshots';
 import { unsoundness } from './copy';
 import { defineModels, type Models } from './models';
 import { migrate } from './migrations';
+import { setAsideUnreadable } from './set-aside';
 
 export interface Store {
   /** the folder of the database and its snapshots */
   folder: string;
   /** it never held anything before */
   fresh: boolean;
+  /** records that could not be read at this start, and were set aside */
+  setAside: number;
   sequelize: Sequelize;
   models: Models;
   /** runs writes one after another: SQLite has one writer, and taps and devices come at the same moment */
@@ -43,17 +46,19 @@ export async function openStore(folder: string): Promise<Store> {
   // A server that was killed has not folded its last writes into the file yet.
   const killed = existsSync(`${databaseIn(folder)}-wal`);
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: databaseIn(folder), logging: false });
+  let setAside = 0;
   try {
     if (!fresh) await readThrough(sequelize, folder);
     await sequelize.query('PRAGMA journal_mode = WAL');
     await sequelize.query('PRAGMA foreign_keys = ON');
     if (killed) await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
     await migrate(sequelize, () => takeSnapshot(sequelize, folder, { why: 'migration' }));
+    if (!fresh) setAside = await setAsideUnreadable(sequelize);
   } catch (e) {
     await sequelize.close();
     throw e;
   }
-  return { folder, fresh, sequelize, models: defineModels(sequelize), ...queue() };
+  return { folder, fresh, setAside, sequelize, models: defineModels(sequelize), ...queue() };
 }
 
 async function readThrough(sequelize: Sequelize, folder: string): Promise<void> {

@@ -107,6 +107,20 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
         FROM cooks`);
     },
   },
+  {
+    name: '008-set-aside',
+    up: async (q) => {
+      const { STRING, INTEGER, BIGINT, TEXT } = DataTypes;
+      await q.createTable('set_aside', {
+        id: { type: INTEGER, primaryKey: true, autoIncrement: true },
+        kind: { type: STRING, allowNull: false },
+        key: { type: STRING, allowNull: false },
+        doc: { type: TEXT, allowNull: false },
+        why: { type: STRING, allowNull: false },
+        atMs: { type: BIGINT, allowNull: false },
+      });
+    },
+  },
 ];
 
 /**

@@ -41,6 +41,15 @@ export interface LogQuery {
 }
 
 /** A copy of the whole database that the server keeps. */
+/** A record that the server could not read, and why. */
+export interface SetAside {
+  id: number;
+  kind: string;
+  key: string;
+  why: 'no-json' | 'no-dish' | 'no-kitchen';
+  atMs: number;
+}
+
 export interface Snapshot {
   name: string;
   atMs: number;
@@ -55,6 +64,9 @@ export class Api {
 
   dishes(archived = false): Observable<StoredDish[]> {
     return this.http.get<StoredDish[]>(archived ? '/api/dishes?archived=true' : '/api/dishes');
+  }
+  setAside(): Observable<SetAside[]> {
+    return this.http.get<SetAside[]>('/api/set-aside');
   }
   snapshots(): Observable<Snapshot[]> {
     return this.http.get<Snapshot[]>('/api/snapshots');

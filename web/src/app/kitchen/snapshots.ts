@@ -33,6 +33,21 @@ const shown = 5;
       } @else if (snapshots.hasValue()) {
         <p role="status">{{ t('keeping.none') }}</p>
       }
+      @if (setAside.hasValue() && setAside.value().length > 0) {
+        <h3>{{ t('set-aside.title') }}</h3>
+        <ul>
+          @for (r of setAside.value(); track r.id) {
+            <li>
+              <span>{{ t('set-aside.' + r.why) }}</span>
+              <span class="quiet">{{ fmt.date(r.atMs) }}, {{ r.kind }} {{ r.key }}</span>
+              <a [href]="'/api/set-aside/' + r.id" [download]="'set-aside-' + r.id + '.json'">{{
+                t('keeping.save')
+              }}</a>
+            </li>
+          }
+        </ul>
+        <p class="quiet">{{ t('set-aside.note') }}</p>
+      }
       @if (failed(); as f) {
         <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
       }
@@ -72,6 +87,7 @@ export class Snapshots {
   private readonly api = inject(Api);
   readonly fmt = inject(Format);
   readonly snapshots = rxResource({ stream: () => this.api.snapshots() });
+  readonly setAside = rxResource({ stream: () => this.api.setAside() });
   readonly busy = signal(false);
   private readonly refused = signal<Failure | null>(null);
   readonly all = computed(() => (this.snapshots.hasValue() ? this.snapshots.value() : []));

@@ -1,0 +1,120 @@
+import { kitchenSchema, Problem, readDish } from '@einkorn/core';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import type { Store } from './connect';
+
+/*
+ * A record that cannot be read must not keep the others from being read. It is looked for once, as the store opens, taken out
+ * of its table and kept as the text that it was, so that nothing is lost and somebody can mend it.
+ */
+
+/** A record that was set aside. */
+export interface SetAside {
+  id: number;
+  /** the table that it stood in, and its key there */
+  kind: string;
+  key: string;
+  why: 'no-json' | 'no-dish' | 'no-kitchen';
+  atMs: number;
+}
+
+interface Found {
+  kind: string;
+  key: string;
+  why: SetAside['why'];
+}
+
+/** Tables with the columns that must hold JSON, and their key. Events lie below their cook and go with it. */
+const tables = [
+  { kind: 'dishes', key: 'id', columns: ['doc'] },
+  { kind: 'cooks', key: 'id', columns: ['dish', 'plan', 'outcome', 'practice'] },
+  { kind: 'settings', key: 'key', columns: ['doc'] },
+] as const;
+
+const rows = <T extends object>(sequelize: Sequelize, sql: string, transaction?: Transaction): Promise<T[]> =>
+  sequelize.query<T>(sql, { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) });
+
+/** Rows whose text is no JSON; the database itself looks, so that no plan of ten years is read for it. */
+async function withoutJson(sequelize: Sequelize): Promise<Found[]> {
+  const found: Found[] = [];
+  for (const { kind, key, columns } of tables) {
+    const broken = columns.map((c) => `("${c}" IS NOT NULL AND NOT json_valid("${c}"))`).join(' OR ');
+    for (const r of await rows<{ key: string }>(sequelize, `SELECT "${key}" AS "key" FROM ${kind} WHERE ${broken}`))
+      found.push({ kind, key: r.key, why: 'no-json' });
+  }
+  const events = `SELECT DISTINCT "cookId" AS "key" FROM events WHERE NOT json_valid(doc)`;
+  for (const r of await rows<{ key: string }>(sequelize, events))
+    if (!found.some((f) => f.kind === 'cooks' && f.key === r.key))
+      found.push({ kind: 'cooks', key: r.key, why: 'no-json' });
+  return found;
+}
+
+const isDish = (doc: unknown): boolean => {
+  try {
+    readDish(doc);
+    return true;
+  } catch (e) {
+    if (e instanceof Problem) return false;
+    throw e;
+  }
+};
+
+/** Dishes and settings that are JSON and are not what they should be. There are few, and each is read at every start. */
+async function notAsTheyShould(sequelize: Sequelize): Promise<Found[]> {
+  const dishes = await rows<{ id: string; doc: string }>(sequelize, 'SELECT id, doc FROM dishes WHERE json_valid(doc)');
+  const kitchens = await rows<{ key: string; doc: string }>(
+    sequelize,
+    `SELECT "key", doc FROM settings WHERE "key" = 'kitchen' AND json_valid(doc)`,
+  );
+  return [
+    ...dishes
+      .filter((r) => !isDish(JSON.parse(r.doc)))
+      .map((r): Found => ({ kind: 'dishes', key: r.id, why: 'no-dish' })),
+    ...kitchens
+      .filter((r) => !kitchenSchema.safeParse(JSON.parse(r.doc)).success)
+      .map((r): Found => ({ kind: 'settings', key: r.key, why: 'no-kitchen' })),
+  ];
+}
+
+/** Takes what cannot be read out of its table. Returns how many records that were. */
+export async function setAsideUnreadable(sequelize: Sequelize, nowMs = Date.now()): Promise<number> {
+  const found = [...(await withoutJson(sequelize)), ...(await notAsTheyShould(sequelize))];
+  if (found.length === 0) return 0;
+  await sequelize.transaction(async (transaction) => {
+    for (const { kind, key, why } of found) {
+      const id = kind === 'settings' ? 'key' : 'id';
+      const options = { replacements: { key }, transaction };
+      const record = await sequelize.query<object>(`SELECT * FROM ${kind} WHERE "${id}" = :key`, {
+        ...options,
+        type: QueryTypes.SELECT,
+      });
+      const events =
+        kind === 'cooks'
+          ? await sequelize.query<object>('SELECT * FROM events WHERE "cookId" = :key ORDER BY seq', {
+              ...options,
+              type: QueryTypes.SELECT,
+            })
+          : [];
+      const text = JSON.stringify({ kind, record: record[0], ...(events.length > 0 ? { events } : {}) });
+      await sequelize.query(
+        'INSERT INTO set_aside (kind, "key", doc, why, "atMs") VALUES (:kind, :key, :text, :why, :nowMs)',
+        { transaction, replacements: { kind, key, text, why, nowMs } },
+      );
+      await sequelize.query(`DELETE FROM ${kind} WHERE "${id}" = :key`, options);
+    }
+  });
+  return found.length;
+}
+
+/** What was set aside, newest first. */
+export const listSetAside = ({ sequelize }: Store): Promise<SetAside[]> =>
+  rows<SetAside>(sequelize, 'SELECT id, kind, "key", why, "atMs" FROM set_aside ORDER BY id DESC');
+
+/** The record as the text that it was, with everything that stood beside it. */
+export async function textOfSetAside({ sequelize }: Store, id: number): Promise<string> {
+  const [row] = await sequelize.query<{ doc: string }>('SELECT doc FROM set_aside WHERE id = :id', {
+    replacements: { id },
+    type: QueryTypes.SELECT,
+  });
+  if (!row) throw new Problem('set-aside-missing', 'There is no such record among those that were set aside.');
+  return row.doc;
+}
