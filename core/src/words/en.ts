@@ -20,7 +20,7 @@ export const en = {
     spray: 'Let off like this the valve may spray ({{ chance }} in 100): release in short bursts, away from the face.',
     'saute-ends': 'Frying takes more than 30 min: an electric cooker ends its sauté by itself.',
     thermometer:
-      'Check the thickest piece with a thermometer: {{ minimum }} °C in the middle decides (published minimum, recalled: your authority decides), not this prediction.',
+      'Thermometer: {{ minimum }} °C in the middle of the thickest piece decides (published minimum, recalled: your authority decides), not this prediction.',
     altitude: 'At {{ altitude }} m the pot holds {{ temp }} °C at high; the minutes account for it.',
     manual: "The maker's manual, your food-safety authority and the pin decide: never force the lid.",
     'plant-hard': '{{ ingredient }} stays hard in the middle: smaller pieces or a longer hold.',
