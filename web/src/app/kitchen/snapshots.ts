@@ -33,6 +33,17 @@ const shown = 5;
       } @else if (snapshots.hasValue()) {
         <p role="status">{{ t('keeping.none') }}</p>
       }
+      @if (failed(); as f) {
+        <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
+      }
+      <p-button
+        size="large"
+        severity="secondary"
+        [label]="t(busy() ? 'keeping.taking' : 'keeping.take')"
+        [disabled]="busy()"
+        (onClick)="take()"
+      />
+      <p class="quiet">{{ t('keeping.note') }}</p>
       @if (setAside.hasValue() && setAside.value().length > 0) {
         <h3>{{ t('set-aside.title') }}</h3>
         <ul>
@@ -48,17 +59,6 @@ const shown = 5;
         </ul>
         <p class="quiet">{{ t('set-aside.note') }}</p>
       }
-      @if (failed(); as f) {
-        <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
-      }
-      <p-button
-        size="large"
-        severity="secondary"
-        [label]="t(busy() ? 'keeping.taking' : 'keeping.take')"
-        [disabled]="busy()"
-        (onClick)="take()"
-      />
-      <p class="quiet">{{ t('keeping.note') }}</p>
     </ng-container>
   `,
   styles: `
