@@ -169,6 +169,7 @@ await shot('log', { width: 1280, height: 1200 }, async (p) => {
 await shot('cook', wide, async (p) => {
   await p.goto(`${hut.url}/log/demo-cook-60`);
   await p.locator('.js-plotly-plot').waitFor();
+  await p.getByText('working it out').waitFor({ state: 'hidden' });
 });
 await shot('kitchen', wide, async (p) => {
   await p.goto(`${hut.url}/kitchen`);

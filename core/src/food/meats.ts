@@ -27,6 +27,8 @@ const rows: readonly Row[] = [
   ['chicken-breast', [0.755, 0.215, 0.02, 0.01], -1.5, 'poultry', 'white', 74, 0.19, 0.05, 0.15, 190, 25, []],
   ['chicken-thigh', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.17, 0.05, 0.2, 110, 22, [], 2],
   ['chicken-drumstick', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.11, 0.04, 0.2, 110, 45, [], 2],
+  // On its bone a thigh is a thick roll around it, and its meat is reached from outside only.
+  ['chicken-thigh-bone', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.13, 0.04, 0.2, 180, 42, [], 2],
   // Thigh and drumstick in one: heavier than a drumstick, hardly thicker.
   ['chicken-leg', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.11, 0.04, 0.2, 250, 48, [], 2],
   ['chicken-wing', [0.66, 0.18, 0.15, 0.01], -1.5, 'poultry', 'dark', 74, 0.12, 0.04, 0.2, 90, 30, [], 2],
@@ -105,6 +107,7 @@ const minimumSource = (id: string, species: Species, cut: MeatRecord['cut']): st
 /** Pieces that no weight and thickness describe [common practice]. */
 const shapes: Record<string, 'cylinder' | 'sphere'> = {
   'chicken-drumstick': 'cylinder',
+  'chicken-thigh-bone': 'cylinder',
   'chicken-leg': 'cylinder',
   shrimp: 'cylinder',
   egg: 'sphere',

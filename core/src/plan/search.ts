@@ -8,6 +8,7 @@ import type { Heated } from './heated';
 import { holdsOf } from './holds';
 import { liquidFor, type Miss } from './liquid';
 import { areSafe, isTenderAim, meatsOf, plantsOf, runMeats, runPlants, type Sure } from './meat';
+import { firstIndex, ShortestSafe } from './shortest-safe';
 import { targetE, type TargetE } from './target';
 import { grainOutcome, starchTemps, type GrainOutcome } from './water';
 import { better, weighed, type Candidate, type Done } from './weigh';
@@ -74,12 +75,8 @@ export class Search {
   private lastMl: number;
   /** the best program while every piece is taken as perfect */
   perfect: Candidate | null = null;
-  private lastSafe: number | null = null;
-  private hopeless: boolean | null = null;
-  /** programs that were looked at for safety: seconds of hold, natural minutes */
-  private readonly knownSafe: { hold: number; natural: number }[] = [];
-  private readonly knownUnsafe: { hold: number; natural: number }[] = [];
   private readonly pieces: number;
+  private readonly shortestSafe: ShortestSafe;
 
   constructor(
     readonly h: Heated,
@@ -95,6 +92,13 @@ export class Search {
     this.lastMl = fixed.liquidMl ?? h.addMl;
     this.leading = leadingPieces(h.g);
     this.pieces = meatsOf(this.leading).length + plantsOf(this.leading).length;
+    const { depthCm, earlier, ways } = h;
+    this.shortestSafe = new ShortestSafe({
+      last: grid.length - 1,
+      longest: this.releases.at(-1)!,
+      runOf: (i, release) => this.trial(grid[i]!, release).run,
+      isSafe: (run) => areSafe(this.leading, run, { depthCm, earlier, coarse: true, ways }),
+    });
   }
 
   /** The best program: the fewest stops, then the most points. */
@@ -115,7 +119,7 @@ export class Search {
     const k = this.releases.findIndex((r) => sameRelease(r, from.release));
     const start = this.indexOf(from.holdMin);
     const span = this.releases.filter((_, i) => k < 0 || Math.abs(i - k) <= 1).map((release) => ({ release, start }));
-    const best = this.among(span, near, (i, release) => [this.safeFrom(i, release)]);
+    const best = this.among(span, near, (i, release) => [this.shortestSafe.from(i, release)]);
     // A few millilitres seldom make a piece unsafe: then everything is looked at again.
     return best.stops > from.stops ? this.best(near) : best;
   }
@@ -162,88 +166,17 @@ export class Search {
     if (this.asked.fixed.holdMin !== undefined) return [-1];
     const byStarch = this.target ? start : 0;
     if (this.pieces === 0) return [byStarch];
-    const safe = this.safeFrom(byStarch, release);
+    const safe = this.shortestSafe.from(byStarch, release);
     const out = [safe];
     const from = safe === byStarch && !this.target ? 0 : safe;
     const good = (c: Candidate): boolean =>
       c.plants.every((p) => p.verdict !== 'hard') &&
       c.meats.every((m) => isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0));
-    if (!good(this.at(from, release)) && this.hopeless !== true) {
-      const i = this.firstIndex(from, (k) => good(this.at(k, release)));
+    if (!good(this.at(from, release)) && !this.shortestSafe.hopeless) {
+      const i = firstIndex(from, this.grid.length - 1, (k) => good(this.at(k, release)));
       if (good(this.at(i, release))) out.push(i);
     }
     return out;
-  }
-
-  /** The first index from `from` on that makes every piece safe: looked for near where it was for the release before. */
-  private safeFrom(from: number, release: Release): number {
-    const safe = (i: number): boolean => this.isSafe(i, release);
-    if (safe(from) || this.isHopeless()) return from;
-    const guess = Math.min(this.grid.length - 1, Math.max(from + 1, this.lastSafe ?? from + 2));
-    const found = safe(guess) ? this.lastFrom(guess, from, safe) : this.firstIndex(guess + 1, safe);
-    this.lastSafe = found;
-    return found;
-  }
-
-  /** Not even the longest hold with a release all by itself makes every piece safe: nothing is looked for then. */
-  private isHopeless(): boolean {
-    this.hopeless ??= !this.isSafe(this.grid.length - 1, this.releases.at(-1)!);
-    return this.hopeless;
-  }
-
-  /**
-   * Does a program make every piece safe? A longer hold with no shorter release is as safe as one that is known to be, and
-   * a shorter one as unsafe as one that is known not to be.
-   */
-  private isSafe(i: number, release: Release): boolean {
-    const { run } = this.trial(this.grid[i]!, release);
-    if (run.neverSealed || run.dry) return false;
-    const [hold, natural] = [run.releaseS - (run.countdownS ?? 0), naturalMinOf(run)];
-    if (this.knownSafe.some((s) => s.hold <= hold && s.natural <= natural)) return true;
-    if (this.knownUnsafe.some((s) => s.hold >= hold && s.natural >= natural)) return false;
-    const { depthCm, earlier, ways } = this.h;
-    const safe = areSafe(this.leading, run, { depthCm, earlier, coarse: true, ways });
-    (safe ? this.knownSafe : this.knownUnsafe).push({ hold, natural });
-    return safe;
-  }
-
-  /** From an index for which something holds downwards to the last one for which it still does, above `floor`. */
-  private lastFrom(index: number, floor: number, holdsAt: (i: number) => boolean): number {
-    let high = index;
-    let low = floor;
-    for (let span = 1; high - span > floor; span *= 2) {
-      if (!holdsAt(high - span)) {
-        low = high - span;
-        break;
-      }
-      high -= span;
-    }
-    while (high - low > 1) {
-      const mid = (low + high) >> 1;
-      if (holdsAt(mid)) high = mid;
-      else low = mid;
-    }
-    return high;
-  }
-
-  /** The first index from `from` on for which something holds, taken as lasting from there; the last where it never does. */
-  private firstIndex(from: number, holdsAt: (i: number) => boolean): number {
-    let low = Math.min(from, this.grid.length - 1);
-    let high = this.grid.length - 1;
-    // The end of the grid is far and costs a long hold: widen the span first.
-    for (let span = 4; low + span < high; span *= 2) {
-      if (holdsAt(low + span)) {
-        high = low + span;
-        break;
-      }
-      low += span;
-    }
-    while (low < high) {
-      const mid = (low + high) >> 1;
-      if (holdsAt(mid)) high = mid;
-      else low = mid + 1;
-    }
-    return low;
   }
 
   /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */

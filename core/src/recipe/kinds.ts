@@ -40,6 +40,7 @@ export const openChoices = (name: string, line: string): readonly string[] =>
 const chickens = new Set([
   'chicken-breast',
   'chicken-thigh',
+  'chicken-thigh-bone',
   'chicken-drumstick',
   'chicken-leg',
   'turkey-breast',
@@ -65,6 +66,8 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   )
     return 'broth-low-salt';
   if (isJointed(name, line)) return jointChoices[0];
+  if (food === 'chicken-thigh' && says(/\b(?:bone[\s-]?in|on the bone|with bones?|con hueso)\b/))
+    return 'chicken-thigh-bone';
   if (
     chickens.has(food) &&
     says(/\b(?:leftover|rotisserie|(?:pre|already )?[\s-]?cooked|cocid[oa]|asado|sobras?)\b/) &&

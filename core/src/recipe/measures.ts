@@ -208,15 +208,17 @@ export function measured(
   return null;
 }
 
-/** What one of a whole spice weighs, g, by its name [common practice]. */
-const spicePieces: readonly (readonly [RegExp, number])[] = [
+/** What one of a whole spice or a dried fruit weighs, g, by its name [common practice]. */
+const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/peppercorn|pimienta/, 0.05],
   [/clove|clavo/, 0.1],
   [/cardamom/, 0.2],
   [/bay|laurel|leaf|leaves|hoja/, 0.2],
   [/cinnamon|canela/, 3],
   [/lemongrass/, 15],
+  [/apricot|orejon|prune|ciruela|\bdates?\b|datil/, 8],
+  [/\bfigs?\b|higo/, 15],
 ];
 
 export const pieceByName = (name: string): number | undefined =>
-  /garlic|ajo\b/.test(name) ? undefined : spicePieces.find(([re]) => re.test(name))?.[1];
+  /garlic|ajo\b/.test(name) ? undefined : namedPieces.find(([re]) => re.test(name))?.[1];

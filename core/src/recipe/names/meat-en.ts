@@ -4,6 +4,7 @@ export const meatEn: Readonly<Record<string, string>> = {
     'chicken breast, chicken breast fillet, chicken breast half, chicken tender, chicken tenderloin, breast of chicken, breast, chicken fillet, chicken breast meat, chicken breast cutlet, chicken mini fillet, chicken cutlet',
   'chicken-thigh':
     'chicken thigh, thigh, chicken thigh fillet, chicken thigh meat, chicken piece, chicken leg meat, dark chicken meat, chicken, chicken meat, chicken part',
+  'chicken-thigh-bone': 'bone in chicken thigh, bone in thigh, chicken thigh bone in, thigh bone in',
   'chicken-drumstick': 'chicken drumstick, drumstick, chicken drumette',
   'chicken-leg': 'chicken leg, chicken leg quarter, leg quarter, chicken leg piece, whole chicken leg, chicken quarter',
   'chicken-wing': 'chicken wing, wing',
@@ -18,7 +19,7 @@ export const meatEn: Readonly<Record<string, string>> = {
   'guinea-fowl': 'guinea fowl, guinea hen',
   rabbit: 'rabbit, rabbit leg, rabbit piece, rabbit meat',
   'beef-ground':
-    'ground beef, beef mince, minced beef, beef ground, mince, ground meat, ground chuck, lean ground beef, ground round, ground sirloin, keema, mincemeat, minced meat',
+    'ground beef, beef mince, minced beef, beef ground, mince, ground meat, ground chuck, lean ground beef, ground round, ground sirloin, keema, mincemeat, minced meat, hamburger, hamburger meat, burger meat',
   'beef-stew':
     'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek',
   'beef-steak':

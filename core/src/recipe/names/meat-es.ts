@@ -4,6 +4,7 @@ export const meatEs: Readonly<Record<string, string>> = {
     'pechuga de pollo, pechuga, filete de pollo, filete de pechuga, pechuga de pollo deshuesada, milanesa de pollo',
   'chicken-thigh':
     'contramuslo de pollo, contramuslo, muslo de pollo deshuesado, pollo, pollo troceado, encuentro de pollo, carne de pollo, entremuslo de pollo, presa de pollo, pieza de pollo, muslo deshuesado de pollo',
+  'chicken-thigh-bone': 'contramuslo con hueso, contramuslo de pollo con hueso',
   'chicken-drumstick': 'muslo de pollo, muslo, pierna de pollo, jamoncito de pollo, pata de pollo, muslito de pollo',
   'chicken-leg': 'cuarto trasero de pollo, muslo y contramuslo, traseros de pollo, pierna y muslo de pollo',
   'chicken-wing': 'alita de pollo, ala de pollo, alita',

@@ -29,7 +29,7 @@ export const starchEn: Readonly<Record<string, string>> = {
   rotini: 'rotini, fusilli, rotini pasta, fusilli pasta, pasta spiral, gemelli, cavatappi',
   farfalle: 'farfalle, bow tie pasta, bowtie pasta, bow tie, pasta bow, farfalle pasta',
   ditalini: 'ditalini, ditalini pasta, small pasta, soup pasta, tubetti',
-  elbows: 'elbow, elbow macaroni, macaroni, elbow pasta, macaroni pasta, mac',
+  elbows: 'elbow, elbow noodle, elbow macaroni, macaroni, elbow pasta, macaroni pasta, mac',
   shells: 'shell, pasta shell, medium shell, conchiglie, shell pasta',
   orzo: 'orzo, orzo pasta, risoni, kritharaki',
   spaghetti: 'spaghetti, spaghettini, spaghetti pasta',

@@ -75,6 +75,9 @@ const shown = 5;
       min-height: 44px;
       border-bottom: 1px solid var(--hair);
     }
+    h3 {
+      margin: var(--space-6) 0 0;
+    }
     li .quiet {
       flex: 1;
     }
