@@ -34,12 +34,13 @@ const soupyFrom = 4.2;
 const grainIn = { stew: 4.6, soup: 6 } as const;
 
 /**
- * Recognises the family of a dish from its title, its foods (g) and its steps: the title decides where it names the dish,
+ * Recognises the family of a dish from its title, its foods (g) and its steps, with what the lines of its list say beside them: the title decides where it names the dish,
  * then what the pot holds, then what the steps do [common practice].
  */
 export function recogniseFamily(title: string, foods: readonly Weighed[], steps: readonly string[]): RecognisedFamily {
   const name = fold(title);
-  const does = fold(steps.join(' '));
+  // A step does not run on into the next one.
+  const does = fold(steps.join('. '));
   const all = foods.map(({ food, grams }) => ({ food: food.id, grams, record: food }));
   const grams = (is: (f: (typeof all)[number]) => boolean): number => all.filter(is).reduce((n, f) => n + f.grams, 0);
   const pasta = grams((f) => f.record.kind === 'pasta');

@@ -194,3 +194,10 @@ test('a handful among several is a line of its own, and what is refused takes no
     ['peas-frozen', false],
   ]);
 });
+
+test('what one line fries is not the rice of the next', () => {
+  const { dish } = readRecipe('Weeknight rice\n1 lb stir fry beef\n1 cup basmati rice\n1 1/4 cups water');
+  expect(dish!.family).toBe('one-pot-grain');
+  const plain = readRecipe('Supper\n2 tbsp oil for the fry pan\n1 cup basmati rice\n1 1/4 cups water');
+  expect(plain.dish!.family).toBe('plain-grain');
+});
