@@ -1,6 +1,5 @@
 import { kitchenSchema, Problem, readDish } from '@einkorn/core';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import type { Store } from './connect';
 
 /*
  * A record that cannot be read must not keep the others from being read. It is looked for once, as the store opens, taken out
@@ -106,11 +105,11 @@ export async function setAsideUnreadable(sequelize: Sequelize, nowMs = Date.now(
 }
 
 /** What was set aside, newest first. */
-export const listSetAside = ({ sequelize }: Store): Promise<SetAside[]> =>
+export const listSetAside = (sequelize: Sequelize): Promise<SetAside[]> =>
   rows<SetAside>(sequelize, 'SELECT id, kind, "key", why, "atMs" FROM set_aside ORDER BY id DESC');
 
 /** The record as the text that it was, with everything that stood beside it. */
-export async function textOfSetAside({ sequelize }: Store, id: number): Promise<string> {
+export async function textOfSetAside(sequelize: Sequelize, id: number): Promise<string> {
   const [row] = await sequelize.query<{ doc: string }>('SELECT doc FROM set_aside WHERE id = :id', {
     replacements: { id },
     type: QueryTypes.SELECT,
