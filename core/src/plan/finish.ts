@@ -114,16 +114,11 @@ function seafoodIn(w: FinishWriter, raw: readonly Item[]): void {
   const least = (mixC: number): number => Math.max(minutes.seafood, ...raw.map((i) => throughMin(i, mixC)));
   const restC = w.wouldBeC(raw) - coolsK;
   const restMin = least(restC);
-  if (restC > Math.max(...raw.map(minimumC)) + overK && restMin <= mostRestMin) w.restIn('seafood', raw, restMin);
+  const isWarm = restC > Math.max(...raw.map(minimumC)) + overK;
   // A fillet that is stirred falls apart.
-  else
-    w.cookIn(
-      'seafood',
-      raw,
-      gentlyC,
-      least(gentlyC),
-      raw.some((i) => i.food.meat!.cut === 'fish'),
-    );
+  const lidOn = raw.some((i) => i.food.meat!.cut === 'fish');
+  if (isWarm && restMin <= mostRestMin) w.restIn('seafood', raw, restMin);
+  else w.cookIn('seafood', raw, gentlyC, least(gentlyC), lidOn);
 }
 
 /** Florets get their minutes under the lid; leaves and frozen things go in on the residual heat. */

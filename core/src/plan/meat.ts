@@ -97,7 +97,8 @@ export type Sure = Map<string, SafeProgram[]>;
 /** Beyond doubt: so much over the minimum at the 95th percentile, K. */
 const beyondK = 4;
 
-const holdAndNatural = (run: CookRun): { holdS: number; naturalS: number } => ({
+/** How long a run held and was let fall by itself, s: of two along one heat-up, the one that is longer in both cooks more. */
+export const holdAndNatural = (run: CookRun): { holdS: number; naturalS: number } => ({
   holdS: run.releaseS - (run.countdownS ?? 0),
   naturalS: 60 * naturalMinOf(run),
 });

@@ -57,7 +57,7 @@ const servedShares: Partial<Record<Family, { least: number; most: number }>> = {
   casserole: { least: 0.08, most: 0.3 },
 };
 
-/** So little of the least that is served was no wish: a cup to start with. */
+/** So little of the least that is served was no wish: a cup to start with [from memory]. */
 const noWish = 0.5;
 
 /**

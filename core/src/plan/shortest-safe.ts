@@ -1,4 +1,5 @@
-import { naturalMinOf, type CookRun, type Release } from '../pot/cook';
+import type { CookRun, Release } from '../pot/cook';
+import { holdAndNatural } from './meat';
 
 /** What the holds of one heated pot are looked through with; holds are told by their index on the grid. */
 interface Looked {
@@ -12,10 +13,7 @@ interface Looked {
 }
 
 /** A program that was looked at. */
-interface Seen {
-  holdS: number;
-  naturalMin: number;
-}
+type Seen = ReturnType<typeof holdAndNatural>;
 
 /**
  * The shortest holds that make every piece safe, release by release. A longer hold with no shorter release is as safe as one
@@ -53,9 +51,9 @@ export class ShortestSafe {
   private isSafe(index: number, release: Release): boolean {
     const run = this.looked.runOf(index, release);
     if (run.neverSealed || run.dry) return false;
-    const now: Seen = { holdS: run.releaseS - (run.countdownS ?? 0), naturalMin: naturalMinOf(run) };
-    if (this.safe.some((s) => s.holdS <= now.holdS && s.naturalMin <= now.naturalMin)) return true;
-    if (this.unsafe.some((s) => s.holdS >= now.holdS && s.naturalMin >= now.naturalMin)) return false;
+    const now = holdAndNatural(run);
+    if (this.safe.some((s) => s.holdS <= now.holdS && s.naturalS <= now.naturalS)) return true;
+    if (this.unsafe.some((s) => s.holdS >= now.holdS && s.naturalS >= now.naturalS)) return false;
     const isSafe = this.looked.isSafe(run);
     (isSafe ? this.safe : this.unsafe).push(now);
     return isSafe;

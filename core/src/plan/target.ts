@@ -71,8 +71,8 @@ export function wantedBand(g: Gathered, texture: Texture): WantedBand {
   );
   // Where the sauce sets the water the wish moves the time, and the moisture follows it half way.
   const by = saucy ? wishShift[texture] / 2 : 0;
-  // A porridge of kernels is right from fluffy on and best where soft begins.
   if (isBurstPorridge(g)) return { from: edges[3]! + by, aim: edges[4]! + by, to: Infinity };
+  // A porridge of kernels is right from fluffy on and best where soft begins.
   if (isLoosePorridge(g)) return { from: edges[2]! + by, aim: edges[3]! + by, to: edges[4]! };
   return { from: edges[i - 1]! + by, aim: aim + by, to: edges[i]! + by };
 }

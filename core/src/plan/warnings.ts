@@ -1,4 +1,4 @@
-import { sentence, type Code } from '../words/sentence';
+import { sentence, type Code, type Params } from '../words/sentence';
 import { steamC } from '../water/atmosphere';
 import type { PotProfile } from '../pot/profile';
 import { bowlLimit, dryLimits, type LiquidBounds } from './bounds';
@@ -180,7 +180,7 @@ function panWarnings({ g, fry }: Context, say: Say): void {
 }
 
 /** What fills the English text: an ingredient by the words of its id. */
-const inWords = ({ ingredient, ...rest }: Record<string, string | number>): Record<string, string | number> =>
+const inWords = ({ ingredient, ...rest }: Params): Params =>
   ingredient === undefined ? rest : { ...rest, ingredient: String(ingredient).replaceAll('-', ' ') };
 
 const pct = (x: number): number => Math.round(x * 100);

@@ -105,8 +105,7 @@ export function weighed(h: Heated, d: Done): Candidate {
     release: 1 - sprayChance(h, d.naturalMin),
   });
   for (const m of d.meats) charge('cost-meat', eatingCost(m, d.naturalMin), m.item.ingredient.id);
-  const seeds = new Set(g.items.filter((i) => i.food.plant?.staysHard).map((i) => i.ingredient.id));
-  for (const p of d.plants) charge('cost-plant', plantCost(p, seeds.has(p.ingredient)), p.ingredient);
+  for (const p of d.plants) charge('cost-plant', plantCost(p, isSeed(g, p.ingredient)), p.ingredient);
   charge('cost-wait', price.perWaitMin * ((d.run.openS - (d.run.countdownS ?? 0)) / 60));
   for (const part of ['texture', 'pieces', 'base', 'release'] as const)
     if (part !== 'texture' || g.grain)
@@ -138,10 +137,13 @@ function eatingCost(m: MeatRun, naturalMin: number): number {
   return large + (v.texture === 'firm' ? price.firmMeat : 0);
 }
 
-function plantCost(p: PlantVerdict, isSeed: boolean): number {
+const isSeed = (g: Heated['g'], id: string): boolean =>
+  g.items.find((i) => i.ingredient.id === id)?.food.plant?.staysHard === true;
+
+function plantCost(p: PlantVerdict, seed: boolean): number {
   if (p.verdict === 'hard') return price.hardPlant * (1 - 0.5 * Math.min(1, p.doneTimes));
   if (p.verdict === 'soft') return price.softPlant * Math.min(3, p.softShare);
-  if (isSeed) return (price.hardPlant / 2) * Math.max(0, 1 - (p.doneTimes - 1) / (seedTimes - 1));
+  if (seed) return (price.hardPlant / 2) * Math.max(0, 1 - (p.doneTimes - 1) / (seedTimes - 1));
   // Middle of the window: well over the least, well under the most.
   const under = Math.max(0, plantTimes - p.doneTimes) / plantTimes;
   const near = Math.max(0, p.softShare - 0.7) / 0.3;

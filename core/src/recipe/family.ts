@@ -47,8 +47,8 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
   const grain = grams((f) => f.record.kind === 'grain');
   const meat = grams((f) => f.record.kind === 'meat' && f.food !== 'egg');
   const liquid = grams((f) => f.record.kind === 'liquid' || f.food === 'milk');
+  const thin = liquid - grams((f) => /^tomato-(?:diced|crushed)-canned$/.test(f.food)) / 2;
   const seeds = grams((f) => f.record.plant?.staysHard === true);
-  const tinned = grams((f) => /^tomato-(?:diced|crushed)-canned$/.test(f.food));
   const hasFood = (id: string): boolean => all.some((f) => f.food === id);
   const because = (family: Family, why: RecognisedFamily['because']): RecognisedFamily => ({ family, because: why });
 
@@ -63,7 +63,7 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
     (pasta > 0 || grain > 0)
   )
     return because('noodle-soup', 'soup');
-  if (pasta > 0 && liquid - tinned / 2 > soupyFrom * pasta) return because('noodle-soup', 'soup');
+  if (pasta > 0 && thin > soupyFrom * pasta) return because('noodle-soup', 'soup');
   if (pasta > grain) return because('one-pot-pasta', 'pasta');
   if (grain > 0 && grams((f) => f.food.startsWith('oats')) >= grain * 0.5) return because('porridge', 'oats');
   if (grain > 0 && /\bon (?:the|a) (?:rack|trivet)|trivet over|rejilla/.test(does) && meat > 0)
@@ -77,8 +77,8 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
     return because('pot-in-pot', 'inner-bowl');
   if (grain > 0 && hasFood('rice-arborio') && liquid > 2 * grain) return because('risotto', 'risotto-rice');
   if (grain > 0 && /casserole|guiso|estofado|stew|cazuela/.test(name)) return because('casserole', 'title');
-  if (grain > 0 && liquid - tinned / 2 > grainIn.soup * grain) return because('noodle-soup', 'soup');
-  if (grain > 0 && meat > 0 && liquid - tinned / 2 > grainIn.stew * grain) return because('casserole', 'soup');
+  if (grain > 0 && thin > grainIn.soup * grain) return because('noodle-soup', 'soup');
+  if (grain > 0 && meat > 0 && thin > grainIn.stew * grain) return because('casserole', 'soup');
   if (grain > 0 && meat > 0) {
     const layered =
       /jambalaya|layer/.test(name) ||

@@ -1,13 +1,13 @@
 import type { Measure } from './amount';
 import type { NamedFood } from './food-names';
 
+/** A chicken that is not said to be any part of one, as the source of a regular expression. */
+const birds = 'chickens?|chicken (?:pieces?|parts?)|pollo|pollo troceado|(?:presas?|piezas?) de pollo';
+
 /** Names that leave open which food is meant, and what they may be; the first is taken until the cook says [common practice]. */
 const openNames: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^(?:rice|white rice|arroz|arroz blanco)s?$/, ['rice-long', 'rice-basmati', 'rice-jasmine', 'rice-medium']],
-  [
-    /^(?:chickens?|chicken (?:meat|pieces?|parts?)|pollo|pollo troceado|carne de pollo|(?:presas?|piezas?) de pollo)$/,
-    ['chicken-thigh', 'chicken-breast', 'chicken-drumstick'],
-  ],
+  [new RegExp(`^(?:${birds}|chicken meat|carne de pollo)$`), ['chicken-thigh', 'chicken-breast', 'chicken-drumstick']],
   [/^(?:turkey|pavo)$/, ['turkey-thigh', 'turkey-breast', 'turkey-ground']],
   [/^(?:beef|res|ternera|carne|carne de (?:res|vaca|ternera))$/, ['beef-stew', 'beef-ground']],
   [/^(?:pork|cerdo|carne de (?:cerdo|puerco)|puerco)$/, ['pork-shoulder', 'pork-loin', 'pork-ground']],
@@ -23,9 +23,8 @@ const openNames: readonly (readonly [RegExp, readonly string[]])[] = [
 const jointed =
   /\b(?:whole|jointed|cut up|joints?|bone[\s-]?in pieces|into \w+ pieces|enter[oa]|trocead[oa]|despresad[oa]|presas?|en cuartos|en octavos)\b/;
 const jointChoices = ['chicken-leg', 'chicken-drumstick', 'chicken-thigh', 'chicken-breast'] as const;
-const isJointed = (name: string, line: string): boolean =>
-  /^(?:chickens?|chicken (?:pieces?|parts?)|pollo|pollo troceado|(?:presas?|piezas?) de pollo)$/.test(name) &&
-  jointed.test(line);
+const isBird = new RegExp(`^(?:${birds})$`);
+const isJointed = (name: string, line: string): boolean => isBird.test(name) && jointed.test(line);
 
 /** Names of a whole animal or its meat: a bare number of them says nothing about how much it is. */
 export const isUncounted = (name: string): boolean =>
@@ -115,9 +114,11 @@ const noPulse =
   /\b(?:green|string|french|runner|wax) beans?\b|\bjudias? verdes?\b|\bvanilla beans?\b|\bbean (?:paste|sauce|sprouts?|dip)\b|\bblack bean (?:garlic )?sauce\b|\b(?:broad|fava|soya|edamame|refried|baked|sprouted) (?:black )?beans?\b|\bchili beans? in sauce\b|\bfrijol(?:es)? refritos?\b|\b(?:alubias?|frijol(?:es)?) en salsa de tomate\b/;
 
 const lentils = /\b(?:lentils?|lentejas?|(?:mung|moong|masoor) (?:dal|dhal|daal))\b|\bsplit (?:mung|lentils?)\b/;
-const fromTin =
-  /\b(?:can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?)\b/;
+/** Words of what comes cooked, out of a tin or a jar, as the source of a regular expression. */
+export const cookedWords =
+  'can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?';
+const isCooked = new RegExp(String.raw`\b(?:${cookedWords})\b`);
 
 /** Pulses, canned or cooked: what a dry-pulse name is once the line says so. Lentils are dry where nothing says otherwise. */
 export const isPulse = (line: string): boolean =>
-  pulse.test(line) && !noPulse.test(line) && (fromTin.test(line) || !lentils.test(line));
+  pulse.test(line) && !noPulse.test(line) && (isCooked.test(line) || !lentils.test(line));

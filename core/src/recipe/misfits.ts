@@ -1,4 +1,5 @@
 import type { Language } from './food-names';
+import { cookedWords } from './kinds';
 import { withoutBrackets } from './words';
 
 /** A thing that does not belong in such a pot, with the reason and the way out. */
@@ -12,7 +13,9 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
     id: 'dry-pulse',
     named:
       /\b(?:(?:dry|dried|soaked)\s+(?:\w+\s+)?(?:bean|chickpea|pea|kidney bean|black bean)s?|(?:toor|tur|chana|urad|arhar)\s*(?:dal|dhal|daal|beans?)?|split peas?|(?:whole |green )?(?:mung|moong) beans?|(?<!(?:moong|mung|masoor|red|lentil|orange) )\bd(?:a|ha|aa)ls?\b|chickpeas?|garbanzo beans?|(?:kidney|black|pinto|navy|cannellini|borlotti|lima|butter|great northern|haricot|soy) beans?|beans|garbanzos?|alubias?|frijol(?:es)?|judias? (?:blancas?|pintas?|secas?)|habas secas|porotos?)\b/,
-    not: /\b(?:split mung|can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|sprouts?|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?|refried|refritos?|baked|broad|fava|edamame|soya bean green|sprouted|en salsa de tomate|in sauce|green beans?|string beans?|french beans?|runner beans?|judias? verdes?|vanilla|coffee|paste|sauce|broth|14|15(?:\.5)?|400)\b/,
+    not: new RegExp(
+      String.raw`\b(?:${cookedWords}|split mung|sprouts?|refried|refritos?|baked|broad|fava|edamame|soya bean green|sprouted|en salsa de tomate|in sauce|green beans?|string beans?|french beans?|runner beans?|judias? verdes?|vanilla|coffee|paste|sauce|broth|14|15(?:\.5)?|400)\b`,
+    ),
     reason: {
       en: 'Dry beans and peas are not planned: soak them and boil them hard first (raw kidney beans hold a toxin), or use canned ones. Lentils and split mung are.',
       es: 'Las judías y los garbanzos secos no se planifican: remójelos y hiérvalos fuerte antes (la judía roja cruda tiene una toxina), o use los de bote. Las lentejas sí.',

@@ -16,12 +16,6 @@ export interface SetAside {
   atMs: number;
 }
 
-interface Found {
-  kind: string;
-  key: string;
-  why: SetAside['why'];
-}
-
 /** Tables with the columns that must hold JSON, and their key. Events lie below their cook and go with it. */
 const tables = [
   { kind: 'dishes', key: 'id', columns: ['doc'] },
@@ -29,8 +23,17 @@ const tables = [
   { kind: 'settings', key: 'key', columns: ['doc'] },
 ] as const;
 
-const rows = <T extends object>(sequelize: Sequelize, sql: string, transaction?: Transaction): Promise<T[]> =>
-  sequelize.query<T>(sql, { type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) });
+interface Found {
+  kind: (typeof tables)[number]['kind'];
+  key: string;
+  why: SetAside['why'];
+}
+
+const rows = <T extends object>(
+  sequelize: Sequelize,
+  sql: string,
+  options: { replacements?: Record<string, unknown>; transaction?: Transaction } = {},
+): Promise<T[]> => sequelize.query<T>(sql, { ...options, type: QueryTypes.SELECT });
 
 /** Rows whose text is no JSON; the database itself looks, so that no plan of ten years is read for it. */
 async function withoutJson(sequelize: Sequelize): Promise<Found[]> {
@@ -80,20 +83,14 @@ export async function setAsideUnreadable(sequelize: Sequelize, nowMs = Date.now(
   if (found.length === 0) return 0;
   await sequelize.transaction(async (transaction) => {
     for (const { kind, key, why } of found) {
-      const id = kind === 'settings' ? 'key' : 'id';
+      const id = tables.find((t) => t.kind === kind)!.key;
       const options = { replacements: { key }, transaction };
-      const record = await sequelize.query<object>(`SELECT * FROM ${kind} WHERE "${id}" = :key`, {
-        ...options,
-        type: QueryTypes.SELECT,
-      });
+      const [record] = await rows(sequelize, `SELECT * FROM ${kind} WHERE "${id}" = :key`, options);
       const events =
         kind === 'cooks'
-          ? await sequelize.query<object>('SELECT * FROM events WHERE "cookId" = :key ORDER BY seq', {
-              ...options,
-              type: QueryTypes.SELECT,
-            })
+          ? await rows(sequelize, 'SELECT * FROM events WHERE "cookId" = :key ORDER BY seq', options)
           : [];
-      const text = JSON.stringify({ kind, record: record[0], ...(events.length > 0 ? { events } : {}) });
+      const text = JSON.stringify({ kind, record, ...(events.length > 0 ? { events } : {}) });
       await sequelize.query(
         'INSERT INTO set_aside (kind, "key", doc, why, "atMs") VALUES (:kind, :key, :text, :why, :nowMs)',
         { transaction, replacements: { kind, key, text, why, nowMs } },
@@ -110,9 +107,8 @@ export const listSetAside = (sequelize: Sequelize): Promise<SetAside[]> =>
 
 /** The record as the text that it was, with everything that stood beside it. */
 export async function textOfSetAside(sequelize: Sequelize, id: number): Promise<string> {
-  const [row] = await sequelize.query<{ doc: string }>('SELECT doc FROM set_aside WHERE id = :id', {
+  const [row] = await rows<{ doc: string }>(sequelize, 'SELECT doc FROM set_aside WHERE id = :id', {
     replacements: { id },
-    type: QueryTypes.SELECT,
   });
   if (!row) throw new Problem('set-aside-missing', 'There is no such record among those that were set aside.');
   return row.doc;
