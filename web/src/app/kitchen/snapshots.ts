@@ -79,7 +79,7 @@ const shown = 5;
       margin: var(--space-6) 0 0;
     }
     li .quiet {
-      flex: 1;
+      flex: 1 1 16rem;
     }
     a {
       padding: var(--space-4);
