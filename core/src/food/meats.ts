@@ -29,6 +29,8 @@ const rows: readonly Row[] = [
   ['chicken-drumstick', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.11, 0.04, 0.2, 110, 45, [], 2],
   // On its bone a thigh is a thick roll around it, and its meat is reached from outside only.
   ['chicken-thigh-bone', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.13, 0.04, 0.2, 180, 42, [], 2],
+  // Half a breast on its bone is a good deal thicker than the fillet that is cut from it.
+  ['chicken-breast-bone', [0.75, 0.205, 0.035, 0.01], -1.5, 'poultry', 'white', 74, 0.15, 0.05, 0.15, 320, 38, []],
   // Thigh and drumstick in one: heavier than a drumstick, hardly thicker.
   ['chicken-leg', [0.745, 0.19, 0.055, 0.01], -1.5, 'poultry', 'dark', 74, 0.11, 0.04, 0.2, 250, 48, [], 2],
   ['chicken-wing', [0.66, 0.18, 0.15, 0.01], -1.5, 'poultry', 'dark', 74, 0.12, 0.04, 0.2, 90, 30, [], 2],
@@ -37,8 +39,10 @@ const rows: readonly Row[] = [
   ['turkey-breast', [0.745, 0.235, 0.01, 0.01], -1.5, 'poultry', 'white', 74, 0.19, 0.05, 0.15, 250, 25, []],
   ['turkey-thigh', [0.745, 0.195, 0.05, 0.01], -1.5, 'poultry', 'dark', 74, 0.17, 0.05, 0.2, 250, 25, [], 2],
   ['turkey-ground', [0.72, 0.19, 0.08, 0.01], -1.5, 'poultry', 'ground', 74, 0.17, 0.05, 0.2, 450, 12, []],
-  ['duck-leg', [0.7, 0.19, 0.1, 0.01], -1.5, 'poultry', 'dark', 74, 0.16, 0.05, 0.2, 250, 30, ['renders'], 8],
-  ['guinea-fowl', [0.745, 0.23, 0.015, 0.01], -1.5, 'poultry', 'white', 74, 0.18, 0.05, 0.15, 200, 22, []],
+  // Drumstick, whole leg or thigh on the bone of a turkey.
+  ['turkey-leg', [0.74, 0.2, 0.05, 0.01], -1.5, 'poultry', 'dark', 74, 0.12, 0.04, 0.2, 400, 62, [], 4],
+  ['duck-leg', [0.7, 0.19, 0.1, 0.01], -1.5, 'poultry', 'dark', 74, 0.16, 0.05, 0.2, 250, 45, ['renders'], 8],
+  ['guinea-fowl', [0.745, 0.23, 0.015, 0.01], -1.5, 'poultry', 'white', 74, 0.18, 0.05, 0.15, 250, 40, []],
   ['rabbit', [0.73, 0.215, 0.045, 0.01], -1.5, 'game', 'stew', 71, 0.18, 0.05, 0.12, 200, 28, [], 10],
   ['beef-ground', [0.64, 0.18, 0.17, 0.01], -1.7, 'red', 'ground', 71, 0.17, 0.05, 0.2, 450, 12, []],
   ['beef-stew', [0.71, 0.2, 0.08, 0.01], -1.7, 'red', 'stew', 63, 0.22, 0.06, 0.15, 30, 28, [], 22],
@@ -105,10 +109,14 @@ const minimumSource = (id: string, species: Species, cut: MeatRecord['cut']): st
       : sources[cut];
 
 /** Pieces that no weight and thickness describe [common practice]. */
-const shapes: Record<string, 'cylinder' | 'sphere'> = {
+const shapes: Record<string, NonNullable<MeatRecord['shape']>> = {
+  'chicken-breast-bone': 'oblong',
   'chicken-drumstick': 'cylinder',
   'chicken-thigh-bone': 'cylinder',
   'chicken-leg': 'cylinder',
+  'turkey-leg': 'cylinder',
+  'duck-leg': 'cylinder',
+  'guinea-fowl': 'cylinder',
   shrimp: 'cylinder',
   egg: 'sphere',
   meatball: 'sphere',

@@ -123,5 +123,5 @@ export interface MeatRecord {
   safeMinimumSource: string;
   defaultThicknessMm: Sourced;
   /** what a whole piece looks like, where its weight and thickness alone would mislead */
-  shape?: 'cylinder' | 'sphere';
+  shape?: 'cylinder' | 'sphere' | 'oblong';
 }

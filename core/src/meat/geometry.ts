@@ -66,7 +66,7 @@ function exponentOf(inverseFo: number): number {
   return Math.max(0, (-c1 + Math.sqrt(c1 * c1 - 4 * c2 * (y0 - inverseFo))) / (2 * c2));
 }
 
-export type PieceShape = 'slab' | 'strip' | 'cube' | 'ground' | 'whole' | 'sphere' | 'cylinder';
+export type PieceShape = 'slab' | 'strip' | 'cube' | 'ground' | 'whole' | 'sphere' | 'cylinder' | 'oblong';
 
 /** Area exponent of a cook's shape by its smallest size [a cook's words; proportions common practice]. */
 export function shapeExponent(shape: PieceShape): number {
@@ -76,6 +76,8 @@ export function shapeExponent(shape: PieceShape): number {
       return brickExponent(1, 1, 1);
     case 'strip':
       return brickExponent(12, 20, 60);
+    case 'oblong':
+      return ellipsoidExponent(38, 68, 120);
     case 'cylinder':
       return 1;
     case 'sphere':

@@ -4,9 +4,11 @@ import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
 import { boundBy, geometryOf, type LiquidBounds } from './bounds';
 import { curveOf } from './curve';
-import { planFormat, type Plan } from './document';
-import { finishPlan, heldBack } from './finish';
+import { planFormat, type MeatVerdict, type Plan } from './document';
+import { finishPlan, heldBack, type FinishInput } from './finish';
+import type { Gathered } from './item';
 import { ledgerRows } from './ledger';
+import { isTooSmallToProbe, meatsOf } from './meat';
 import {
   curdling,
   deglazePart,
@@ -71,7 +73,7 @@ function written(x: Chosen): Plan {
     run: r.run,
     pot,
     altitudeM: b.kitchen.altitudeM,
-    hasMeat: meats.some((m) => m.kind !== 'none'),
+    measured: measuredAs(g, meats),
     bigBatch: isBigBatch(g, outcome),
     topUpMl,
   });
@@ -129,6 +131,13 @@ function written(x: Chosen): Plan {
 
 /** Spread of the liquid where no starch drinks it, g: the pot's own losses [derived]. */
 const liquidOnlySdG = 20;
+
+/** Crumbs and slices are measured in the middle of the pot; as soon as one piece can be probed, the thickest is. */
+function measuredAs(g: Gathered, verdicts: readonly MeatVerdict[]): FinishInput['measured'] {
+  const measured = meatsOf(g).filter((_, i) => verdicts[i]!.kind !== 'none');
+  if (measured.length === 0) return null;
+  return measured.every(isTooSmallToProbe) ? 'check-pot' : 'check';
+}
 
 /** Where the cook set a row by hand, keep what the sum itself would have said. */
 function withOwnSum(ledger: Plan['liquid']['ledger'], own: Cooked, dish: Dish): void {

@@ -26,7 +26,8 @@ export interface FinishInput {
   run: CookRun;
   pot: PotProfile;
   altitudeM: number;
-  hasMeat: boolean;
+  /** how meat under the lid is measured; null where there is none to measure */
+  measured: 'check' | 'check-pot' | null;
   bigBatch: boolean;
   /** liquid that waited for the open pot, boiling hot, mL */
   topUpMl: number;
@@ -77,9 +78,9 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
 function opening(w: FinishWriter, g: Gathered, x: FinishInput): void {
   w.stand(minutes.open);
   w.add('open', minutes.open);
-  if (x.hasMeat) {
+  if (x.measured) {
     w.stand(minutes.check);
-    w.add('check', minutes.check);
+    w.add(x.measured, minutes.check);
   }
   if (x.topUpMl > 0) {
     w.pour([{ item: g.main, grams: x.topUpMl * g.main.food.bulkGPerMl[0], tempC: hotTopUpC }]);

@@ -17,7 +17,7 @@ export function gather(dish: Dish): Gathered {
   const hasFat = dish.ingredients.some((i) => recordOf(i).kind === 'fat');
   const rows = dish.ingredients.map((ingredient) => weigh(ingredient, rule, hasFat));
   const inBowl = dish.family === 'pot-in-pot';
-  const items = fishOverGrain(withoutIdleFat(inOwnOrder(together(rows))), rule);
+  const items = fishOverGrain(withoutIdlePan(inOwnOrder(together(rows))), rule);
   // In a bowl over a stew the water to set is the bowl's own, not the stew's.
   const settable = (i: Item): boolean =>
     isPlainLiquid(i.food.id) && i.joins !== 'finish' && (!inBowl || i.ingredient.place === 'inner-bowl');
@@ -68,10 +68,13 @@ function fishOverGrain(items: Item[], rule: FamilyRule): Item[] {
   );
 }
 
-/** Fat alone is nothing to fry: it goes in with the rest. */
-function withoutIdleFat(items: Item[]): Item[] {
-  const fries = items.some((i) => i.food.kind !== 'fat' && (i.joins === 'fry' || i.panOnly));
-  return fries ? items : items.map((i) => (i.joins === 'fry' ? { ...i, joins: 'stack' as const } : i));
+/** Fat alone is nothing to fry, and herbs and spices without fat would only burn: they go in with the rest. */
+function withoutIdlePan(items: Item[]): Item[] {
+  const inPan = items.filter((i) => i.joins === 'fry' || i.panOnly);
+  const hasFat = inPan.some((i) => i.food.kind === 'fat');
+  const asked = inPan.some((i) => i.food.kind !== 'fat' && i.ingredient.joins === 'fry');
+  const fries = inPan.some((i) => i.food.kind !== 'fat' && (hasFat || i.food.kind !== 'seasoning'));
+  return fries || asked ? items : items.map((i) => (i.joins === 'fry' ? { ...i, joins: 'stack' as const } : i));
 }
 
 function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {

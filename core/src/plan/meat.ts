@@ -41,6 +41,11 @@ export interface MeatRun {
 /** Meat that is simulated: raw or part-cooked pieces that go under pressure. */
 export const meatsOf = (g: Gathered): Item[] => g.items.filter((i) => i.food.kind === 'meat' && goesUnderLid(i));
 
+/** No thermometer finds the middle of a piece thinner than this, mm [common practice]. */
+const probedFromMm = 12;
+/** Is meat in crumbs or thin slices, so that it is measured in the middle of the pot? */
+export const isTooSmallToProbe = (item: Item): boolean => item.thicknessMm <= probedFromMm;
+
 export const placementOf = (g: Gathered, item: Item): Placement => {
   const place = placeOf(g, item);
   if (place === 'rack') return 'steam';

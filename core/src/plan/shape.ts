@@ -1,6 +1,6 @@
 import type { Ingredient } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
-import { shapeExponent, type PieceShape } from '../meat/geometry';
+import { brickExponent, shapeExponent, type PieceShape } from '../meat/geometry';
 
 /** A piece as the heat sees it. */
 export interface Piece {
@@ -18,6 +18,9 @@ export interface Piece {
 
 /** More than so many cubes of its own thickness, and a piece is flat [derived]. */
 const flatFrom = 3;
+/** Meat that is usually cut is in one piece when it weighs so many of its cubes; such a joint is about 2 : 1.4 : 1 [common practice]. */
+const jointFrom = 8;
+const jointSides = [1, 1.4, 2] as const;
 /** A frozen packet of mince is a block of about 4 : 2 : 1 [common practice]. */
 const blockCubes = 8;
 const otherMm = 10;
@@ -56,6 +59,7 @@ export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number)
   const block =
     food.meat?.cut === 'ground' && !food.meat.shape && isFrozen(ingredient) && prep.thicknessMm === undefined;
   const said = prep.shape === 'whole' ? undefined : prep.shape;
+  if (!said && isJoint(food, prep.pieceG)) return jointOf(food, prep.pieceG!, prep.thicknessMm);
   const shape = block ? 'slab' : (said ?? defaultShape(food));
   const thicknessMm =
     prep.thicknessMm ??
@@ -71,6 +75,16 @@ export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number)
     guessed: prep.thicknessMm === undefined,
     shape,
   };
+}
+
+const isJoint = (food: FoodRecord, pieceG: number | undefined): boolean =>
+  food.meat?.cut === 'stew' && pieceG !== undefined && pieceG >= jointFrom * (food.pieceG?.[0] ?? Infinity);
+
+function jointOf(food: FoodRecord, pieceG: number, measuredMm: number | undefined): Piece {
+  const [a, b, c] = jointSides;
+  const thicknessMm = measuredMm ?? Math.cbrt((1000 * pieceG) / food.densityGPerMl[0] / (a * b * c));
+  const exponent = brickExponent(a, b, c);
+  return { thicknessMm, exponent, cautiousExponent: exponent, guessed: measuredMm === undefined, shape: 'whole' };
 }
 
 export const isFrozen = (i: Ingredient): boolean => i.prep?.state === 'frozen' || i.prep?.state === 'half-frozen';

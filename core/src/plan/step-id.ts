@@ -26,6 +26,7 @@ export type TaskCode = (typeof taskCodes)[number];
 export const finishCodes = [
   'open',
   'check',
+  'check-pot',
   'top-up',
   'simmer',
   'simmer-pasta',

@@ -201,7 +201,7 @@ function finishSteps(finish: readonly FinishStep[]): Step[] {
         params: finishParams(f),
         ...(f.code === 'open'
           ? { caution: 'never-force' }
-          : f.code === 'check' || f.minimumC !== undefined
+          : f.code === 'check' || f.code === 'check-pot' || f.minimumC !== undefined
             ? { caution: 'thermometer' }
             : {}),
       },

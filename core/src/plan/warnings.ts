@@ -139,7 +139,8 @@ function meatWarnings({ g, meats, plants, finish }: Context, say: Say): void {
   }
   const ends = finish.map((f) => f.minimumC ?? 0);
   const minimum = Math.max(0, ...meats.map((m) => (m.kind === 'none' ? 0 : m.safeMinimumC)), ...ends);
-  if (minimum > 0) say('info', 'thermometer', { minimum });
+  const inPot = finish.some((f) => f.code === 'check-pot') && Math.max(0, ...ends) === 0;
+  if (minimum > 0) say('info', inPot ? 'thermometer-pot' : 'thermometer', { minimum });
 }
 /** Softening over this many times the most it bears [derived]. */
 const fallsApart = 1.4;

@@ -51,14 +51,19 @@ const heaps: Readonly<Record<string, number>> = {
 
 const vagueHead = /^(?:some|a few|a little|a bit of|several|plenty of|un poco de|algo de|algun[oa]s?|bastante)\b/;
 const oneOf =
-  /^(?:pinch|dash|splash|drizzle|handful|knob|bunch|sprig|pizca|chorrito|punado|manojo) (?:of |de )?(?=[a-z])/;
+  /^(?:(?:pinch|dash|splash|drizzle|handful|knob|bunch|sprig|pizca|chorrito|punado|manojo) (?:of |de )?|(?:glass|mug|cup|tin|can|packet|vaso|copa|taza|lata) (?:of|de) )(?=[a-z])/;
 const aboutHead =
   /^(?:about|approximately|approx|around|roughly|circa|ca|aprox|aproximadamente|unos|unas|alrededor de|up to|at least)\b\.?\s*/;
 const rangeHead = new RegExp(String.raw`^(${numberSource})\s*(?:-|\bto\b|\bor\b|\ba\b|\bo\b)\s*(${numberSource})`);
 const numberHead = new RegExp(`^(${numberSource})`);
 const timesHead = /^\s*(?:x|×|por)\s*(?=\d)/;
 const eachHead = new RegExp(String.raw`^[\s-]*(${numberSource})[\s-]*(g|gr|kg|ml|l|oz|ounces?|lbs?)\b\.?[\s-]*`);
-const plusAmount = new RegExp(String.raw`^(?:plus|and|\+|y|mas)\s*(${numberSource})\s*(\p{L}+)\.?(?!\p{L})`, 'u');
+const plusAmount = new RegExp(
+  String.raw`^(plus|and|\+|y|mas)?\s*(${numberSource})\s*(fl\.? oz|\p{L}+)\.?(?!\p{L})`,
+  'u',
+);
+/** Two amounts closer than this are one, said in two units [derived: rounding of "1 kg 2.2 lb"]. */
+const sameShare = 0.05;
 const isUnit = (m: Measure | null): m is UnitId => m !== null && m in units;
 const plusHalf = /^\s*(?:y|and)\s+(?:an?\s+|una?\s+)?(media|medio|half|quarter|cuarto)\b/;
 
@@ -196,14 +201,17 @@ class AmountReader {
     this.readSecond();
   }
 
-  /** "1 cup plus 2 tbsp": the second amount is added in the unit of the first. */
+  /** "1 cup plus 2 tbsp", "1 lb 8 oz": the second amount is added in the unit of the first; "1 kg 2.2 lb" is one amount. */
   private readSecond(): void {
     const m = plusAmount.exec(this.text);
-    const second = m ? measureOf(m[2]!) : null;
+    const second = m ? measureOf(m[3]!.replace(/^fl\.? oz$/, 'floz')) : null;
     if (!m || !isUnit(this.measure) || !isUnit(second)) return;
     const [a, b] = [units[this.measure], units[second]];
     if (a.kind !== b.kind || a.kind === 'count') return;
-    this.value! += (readNumber(m[1]!) * b.size) / a.size;
+    const more = (readNumber(m[2]!) * b.size) / a.size;
+    const isSame = m[1] === undefined && Math.abs(more - this.value!) < sameShare * this.value!;
+    if (m[1] === undefined && !isSame && b.size >= a.size) return;
+    if (!isSame) this.value! += more;
     this.text = this.text.slice(m[0].length).trimStart();
   }
 

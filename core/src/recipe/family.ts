@@ -28,8 +28,9 @@ export interface Weighed {
   grams: number;
 }
 
-/** Liquid and half of the tinned tomato, g per g of pasta: a pot of pasta in its sauce has 2 to 4, a thick soup 5 [common practice]. */
+/** Liquid and half of the tomato from a tin or jar, g per g of pasta: a pot of pasta in its sauce has 2 to 4, a thick soup 5; meat counts as a sixth of pasta, for it has its sauce too [common practice]. */
 const soupyFrom = 4.2;
+const meatAsPasta = 1 / 6;
 /** Liquid, g per g of grain: rice and whole kernels in an open pot get 2 to 4; from here it is a stew, then a soup [common practice]. */
 const grainIn = { stew: 4.6, soup: 6 } as const;
 
@@ -47,7 +48,7 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
   const grain = grams((f) => f.record.kind === 'grain');
   const meat = grams((f) => f.record.kind === 'meat' && f.food !== 'egg');
   const liquid = grams((f) => f.record.kind === 'liquid' || f.food === 'milk');
-  const thin = liquid - grams((f) => /^tomato-(?:diced|crushed)-canned$/.test(f.food)) / 2;
+  const thin = liquid - grams((f) => /^tomato-(?:diced-canned|crushed-canned|sauce)$/.test(f.food)) / 2;
   const seeds = grams((f) => f.record.plant?.staysHard === true);
   const hasFood = (id: string): boolean => all.some((f) => f.food === id);
   const because = (family: Family, why: RecognisedFamily['because']): RecognisedFamily => ({ family, because: why });
@@ -55,7 +56,7 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
   if (grain > 0 && /\bbiryani|biriani|briyani/.test(name)) return because('biryani', 'title');
   if (grain > 0 && /risott?o/.test(name)) return because('risotto', 'title');
   if (grain > 0 && /pot[\s-]in[\s-]pot/.test(name)) return because('pot-in-pot', 'title');
-  if (grain > 0 && /porridge|pudding|congee|khichdi|arroz con leche|oatmeal|gachas/.test(name))
+  if (grain > 0 && /porridge|pudding|congee|khich[ua]?[rd]i|arroz con leche|oatmeal|gachas/.test(name))
     return because('porridge', 'title');
   if (hasFood('lasagne-sheet') || (pasta > 0 && /lasagn|lasan/.test(name))) return because('layered-pasta', 'sheets');
   if (
@@ -63,7 +64,7 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
     (pasta > 0 || grain > 0)
   )
     return because('noodle-soup', 'soup');
-  if (pasta > 0 && thin > soupyFrom * pasta) return because('noodle-soup', 'soup');
+  if (pasta > 0 && thin > soupyFrom * (pasta + meatAsPasta * meat)) return because('noodle-soup', 'soup');
   if (pasta > grain) return because('one-pot-pasta', 'pasta');
   if (grain > 0 && grams((f) => f.food.startsWith('oats')) >= grain * 0.5) return because('porridge', 'oats');
   if (grain > 0 && /\bon (?:the|a) (?:rack|trivet)|trivet over|rejilla/.test(does) && meat > 0)
@@ -77,8 +78,10 @@ export function recogniseFamily(title: string, foods: readonly Weighed[], steps:
     return because('pot-in-pot', 'inner-bowl');
   if (grain > 0 && hasFood('rice-arborio') && liquid > 2 * grain) return because('risotto', 'risotto-rice');
   if (grain > 0 && /casserole|guiso|estofado|stew|cazuela/.test(name)) return because('casserole', 'title');
-  if (grain > 0 && thin > grainIn.soup * grain) return because('noodle-soup', 'soup');
-  if (grain > 0 && meat > 0 && thin > grainIn.stew * grain) return because('casserole', 'soup');
+  // Lentils drink beside the grain.
+  const drinks = grain + seeds;
+  if (grain > 0 && thin > grainIn.soup * drinks) return because('noodle-soup', 'soup');
+  if (grain > 0 && meat > 0 && thin > grainIn.stew * drinks) return because('casserole', 'soup');
   if (grain > 0 && meat > 0) {
     const layered =
       /jambalaya|layer/.test(name) ||

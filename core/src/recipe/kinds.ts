@@ -38,13 +38,16 @@ export const openChoices = (name: string, line: string): readonly string[] =>
 
 const chickens = new Set([
   'chicken-breast',
+  'chicken-breast-bone',
   'chicken-thigh',
   'chicken-thigh-bone',
   'chicken-drumstick',
   'chicken-leg',
   'turkey-breast',
   'turkey-thigh',
+  'turkey-leg',
 ]);
+const onBone = /\b(?:bone[\s-]?in|on the bone|with bones?|con hueso)\b/;
 const spoons = new Set<Measure | null>(['tsp', 'tbsp', 'pinch', 'dash']);
 /** What preserved food comes in, with a net mass on it. */
 const tins = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton', 'box']);
@@ -65,8 +68,9 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   )
     return 'broth-low-salt';
   if (isJointed(name, line)) return jointChoices[0];
-  if (food === 'chicken-thigh' && says(/\b(?:bone[\s-]?in|on the bone|with bones?|con hueso)\b/))
-    return 'chicken-thigh-bone';
+  if (food === 'chicken-thigh' && says(onBone)) return 'chicken-thigh-bone';
+  if (food === 'turkey-thigh' && says(onBone)) return 'turkey-leg';
+  if (food === 'chicken-breast' && says(onBone)) return 'chicken-breast-bone';
   if (
     chickens.has(food) &&
     says(/\b(?:leftover|rotisserie|(?:pre|already )?[\s-]?cooked|cocid[oa]|asado|sobras?)\b/) &&

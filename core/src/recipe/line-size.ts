@@ -1,8 +1,8 @@
 import type { Ingredient } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
-import { readNumber, type Amount } from '../quantity/parse';
+import type { Amount } from '../quantity/parse';
 import { units, type UnitId } from '../quantity/units';
-import { measureOf, sizeFactor, type HeadAmount, type Measure } from './amount';
+import { headAmount, sizeFactor, type HeadAmount, type Measure } from './amount';
 import type { Language } from './food-names';
 import { isUncounted } from './kinds';
 import type { Named } from './line-food';
@@ -63,8 +63,10 @@ export function sizedAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
     const pieces = inside.each || isContainer(measure) || (/^[\d\s/.]+\(/.test(f.plain) && measure === null);
     if (pieces) return known(timesEach(value, inside, { prep, food, measure }));
     // What a scale says is surer than a cup or a count; of two masses the first is kept.
-    if (measure === null || !(measure in units) || units[measure as UnitId].kind !== 'mass')
+    if (measure === null || !(measure in units) || units[measure as UnitId].kind !== 'mass') {
+      if (measure === null || measure === 'piece') shareOfTotal(value, inside, { prep, food });
       return known({ value: inside.value, unit: inside.unit });
+    }
   }
   return plainAmount(f, food, known);
 }
@@ -106,6 +108,8 @@ const inUsualTins = new Set([
   'milk-condensed',
   'artichoke',
   'pumpkin-puree',
+  'peas-frozen',
+  'corn',
 ]);
 
 /** A bare number counts pieces where the food comes in such; of what is poured or weighed it says nothing. */
@@ -115,6 +119,7 @@ function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: nu
   if (
     !each ||
     isUncounted(f.hit.name) ||
+    isNumberOfJoints(f, food) ||
     (food.kind === 'meat' && food.meat?.cut === 'ground' && !food.meat.shape && food.id !== 'sausage-fresh')
   )
     return { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
@@ -125,6 +130,15 @@ function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: nu
     );
   return known({ value: Math.round(value * each * sizeFactor[size]), unit: 'g' }, trust.usualSize);
 }
+
+/** The piece of a stewing cut is a cube: "2 shanks", "1 lamb shoulder" and "2 racks of ribs" are no such cubes. */
+const isNumberOfJoints = (f: LineFacts, food: FoodRecord): boolean =>
+  /\bracks?\b|\bcostillares?\b/.test(f.plain) ||
+  (food.meat?.cut === 'stew' &&
+    food.pieceG![0] <= cubeG &&
+    !/\b(?:cubes?|chunks?|pieces?|dados|trozos)\b/.test(f.plain));
+/** A stewing cube weighs no more, g [common practice]. */
+const cubeG = 40;
 
 const sizeIn = (text: string): HeadAmount['size'] =>
   /\b(?:small|pequen[oa]s?)\b/.test(text) ? 'small' : /\b(?:large|big|grandes?)\b/.test(text) ? 'large' : null;
@@ -142,6 +156,9 @@ const isContainer = (m: Measure | null): boolean =>
   m === 'packet' ||
   (m !== null && !(m in units) && measures[m as MeasureId].onLabel === true);
 
+/** The heaviest piece that a dish holds, g. */
+export const mostPieceG = 3000;
+
 /** So many of one size: the mass is the product, and of meat the piece's own weight is kept, for its thickness follows. */
 function timesEach(
   value: number,
@@ -151,22 +168,32 @@ function timesEach(
   const kind = units[each.unit].kind;
   if (food.kind === 'meat' && !isContainer(measure) && kind === 'mass' && !prep.shape) {
     const pieceG = Math.round(each.value * units[each.unit].size);
-    if (pieceG >= 1 && pieceG <= 3000) prep.pieceG = pieceG;
+    if (pieceG >= 1 && pieceG <= mostPieceG) prep.pieceG = pieceG;
   }
   return { value: Math.round(value * each.value * 1000) / 1000, unit: each.unit };
 }
+
+/** "4 breasts (about 1.2 kg)": one of them weighs its share, and its thickness follows. */
+function shareOfTotal(count: number, total: Amount, { prep, food }: { prep: Prep; food: FoodRecord }): void {
+  const typicalG = food.pieceG?.[0];
+  if (food.kind !== 'meat' || prep.shape || !typicalG || units[total.unit].kind !== 'mass') return;
+  const pieceG = Math.round((total.value * units[total.unit].size) / count);
+  // Far from any such piece, the number was not one of pieces.
+  if (pieceG >= typicalG / shareSpan && pieceG <= typicalG * shareSpan) prep.pieceG = pieceG;
+}
+/** Pieces as sold differ from the usual one by no more than this factor [common practice]. */
+const shareSpan = 5;
 
 /** A size in brackets or after a comma: "(14.5 oz)", "about 170 g each". */
 function sizeBeside(f: LineFacts): (Amount & { each: boolean }) | null {
   for (const text of [...f.asides, ...f.bare.split(',').slice(1)]) {
     const m = sizeInside.exec(text);
-    const unit = m ? measureOf(m[3]!.replace(/^fl oz$/, 'floz')) : null;
-    if (!m || !unit || !(unit in units)) continue;
+    if (!m) continue;
     // An extra part ("plus 30 g for the top") is not the size of the whole.
     if (/\b(?:plus|extra|more|mas)\b/.test(text)) continue;
-    const low = readNumber(m[1]!);
-    const value = m[2] ? (low + readNumber(m[2])) / 2 : low;
-    if (Number.isFinite(value) && value > 0) return { value, unit: unit as UnitId, each: eachWords.test(text) };
+    const { value, measure } = headAmount(text.slice(m.index + m[0].indexOf(m[1]!)));
+    if (value !== null && measure !== null && measure in units)
+      return { value, unit: measure as UnitId, each: eachWords.test(text) };
   }
   return null;
 }

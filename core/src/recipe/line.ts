@@ -10,7 +10,17 @@ import { amountOf } from './amount-place';
 import { foodsIn, namesOf, type Language } from './food-names';
 import { isTin, openChoices } from './kinds';
 import { foodOf } from './line-food';
-import { eachWords, sizedAmount, sizeInside, tasteWords, trust, type LineFacts } from './line-size';
+import {
+  eachWords,
+  mostPieceG,
+  sizedAmount,
+  sizeInside,
+  tasteWords,
+  trust,
+  type LineFacts,
+  type Sized,
+} from './line-size';
+import { pieceByName } from './measures';
 import { misfitIn } from './misfits';
 import { nearFoods } from './near-foods';
 import { ownFoodIn } from './own-foods';
@@ -49,7 +59,8 @@ export interface ReadLine {
 
 /** Below this a line asks. */
 export const askedBelow = 0.7;
-/** Of a tin of pulses, the share that is not brine [common practice: 240 g of 400 g]. */
+/** Of a tin of these, the share that is not brine, where the line says that it is drained [common practice: 240 g of 400 g]. */
+const inBrine = new Set(['beans-canned', 'peas-frozen', 'corn']);
 const drainedShare = 0.6;
 
 /**
@@ -90,10 +101,11 @@ function seasoningsOf(plain: string): string[] | null {
     .replace(taste, '')
     .split(/\s*(?:,|&|\+|\band\b|\by\b)\s*/)
     .filter((p) => p !== '');
-  const seasons = (p: string): boolean =>
-    (['en', 'es'] as const).some((l) => findFood(headFood(p, l)?.food ?? 'water').kind === 'seasoning');
-  return parts.length > 1 && parts.every(seasons) ? parts.map((p) => `${p} ${taste}`.trim()) : null;
+  return parts.length > 1 && parts.every(isSeasoning) ? parts.map((p) => `${p} ${taste}`.trim()) : null;
 }
+
+const isSeasoning = (part: string): boolean =>
+  (['en', 'es'] as const).some((l) => findFood(headFood(part, l)?.food ?? 'water').kind === 'seasoning');
 
 /** "400 g tin butter beans, drained": the mass is that of the tin. */
 const tinWords = /\b(?:tin|can|lata|bote)s?\b/;
@@ -124,7 +136,8 @@ const partsOf = (line: string): string[] =>
 function amountsOf(plain: string): string[] | null {
   const use = useWords.exec(plain)?.[0] ?? '';
   const parts = partsOf(plain);
-  if (parts.length < 2 || !/\d|^(?:a |una? )?(?:pinch|handful|pizca|punado)\b/.test(parts[0]!)) return null;
+  const starts = /\d|^(?:a |una? )?(?:pinch|handful|pizca|punado)\b/.test(parts[0] ?? '');
+  if (parts.length < 2 || !(starts || isSeasoning(parts[0]!))) return null;
   const names = (part: string): boolean =>
     (['en', 'es'] as const).some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
   // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
@@ -183,7 +196,7 @@ function settle(f: LineFacts): ReadLine {
   const said = [...f.asides, f.around].join(' , ');
   const read = readPrep(said);
   const prep = fittingPrep(read.prep, food, f.plain);
-  const sized = sizedAmount(f, food, prep);
+  const sized = withSecond(f, sizedAmount(f, food, prep));
   const notes: NoteId[] = [];
   let certain = sized.certain;
   const doubt = (id: NoteId, factor: number): void => {
@@ -206,7 +219,7 @@ function settle(f: LineFacts): ReadLine {
   let amount = sized.amount;
   if (
     amount &&
-    f.food === 'beans-canned' &&
+    inBrine.has(f.food) &&
     read.drained &&
     units[amount.unit].kind === 'mass' &&
     (isTin(f.head.measure) || tinWords.test(f.plain))
@@ -215,6 +228,9 @@ function settle(f: LineFacts): ReadLine {
     notes.push('drained');
   }
   const grams = amount ? Math.round(toGrams(amount, measurable(food, prep.pieceG)) * 100) / 100 : sized.grams;
+  const namedG = food.kind === 'meat' ? pieceByName(f.hit.name) : undefined;
+  if (namedG && !prep.shape) prep.pieceG ??= namedG;
+  if (isInOnePiece(f, food, prep)) Object.assign(prep, wholePrep(f, grams));
   const use = read.joins;
   return {
     text: f.plain,
@@ -239,6 +255,31 @@ function settle(f: LineFacts): ReadLine {
     choices: [...open],
     refused: false,
   };
+}
+
+/** "1 cup 200 g rice": which of two amounts is meant must be asked. */
+const withSecond = (f: LineFacts, sized: Sized): Sized =>
+  /^\d[\d.,/]*(?!\s*%|[\d.,/])/.test(f.head.rest)
+    ? { ...sized, certain: sized.certain * trust.twoFoods, note: 'second-amount' }
+    : sized;
+
+/** Words for a piece of meat that nobody has cut yet. */
+const joint =
+  /\b(?:whole|joint|in one piece|single piece|(?:chuck|rump|pot|shoulder|loin|leg|rib|beef|pork|lamb) roast|roasting|enter[oa]|en una pieza|de una pieza)\b/;
+/** Cuts that are sold in a piece as well as cut up; whole thighs and breasts are as they are sold. */
+const comesInJoints = (food: FoodRecord): boolean =>
+  food.meat?.cut === 'stew' || ['pork-loin', 'beef-steak', 'turkey-breast'].includes(food.id);
+const isInOnePiece = (f: LineFacts, food: FoodRecord, prep: Prep): boolean =>
+  prep.state !== 'cooked' &&
+  comesInJoints(food) &&
+  joint.test(f.plain) &&
+  (prep.shape ?? 'whole') === 'whole' &&
+  prep.pieceG === undefined;
+/** What one of so many weighs; without a number of them, it is one. */
+function wholePrep(f: LineFacts, grams: number | null): Prep {
+  const counted = f.head.measure === null && f.head.value !== null && Number.isInteger(f.head.value);
+  const pieceG = Math.round((grams ?? 0) / (counted ? f.head.value! : 1));
+  return { shape: 'whole', ...(pieceG >= 1 && pieceG <= mostPieceG ? { pieceG } : {}) };
 }
 
 const everySize = new RegExp(sizeInside, 'g');

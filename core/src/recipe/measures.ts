@@ -208,7 +208,7 @@ export function measured(
   return null;
 }
 
-/** What one of a whole spice or a dried fruit weighs, g, by its name [common practice]. */
+/** What one of a whole spice, a dried fruit or the tender of a breast weighs, g, by its name [common practice]. */
 const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/peppercorn|pimienta/, 0.05],
   [/clove|clavo/, 0.1],
@@ -216,6 +216,7 @@ const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/bay|laurel|leaf|leaves|hoja/, 0.2],
   [/cinnamon|canela/, 3],
   [/lemongrass/, 15],
+  [/^chicken (?:breast )?(?:tender|mini fillet|inner fillet|goujon)/, 50],
   [/apricot|orejon|prune|ciruela|\bdates?\b|datil/, 8],
   [/\bfigs?\b|higo/, 15],
 ];

@@ -27,6 +27,10 @@ const notes = {
     en: 'Two foods share one amount: give each its own line.',
     es: 'Dos alimentos comparten una cantidad: dé una línea a cada uno.',
   },
+  'second-amount': {
+    en: 'Two amounts stand here: say which is meant.',
+    es: 'Hay dos cantidades: diga cuál vale.',
+  },
   'first-of-two': { en: 'Of the two named, {food} is counted.', es: 'De los dos nombrados se cuenta {food}.' },
   'size-unknown': {
     en: 'How much is in one {measure} is not said.',

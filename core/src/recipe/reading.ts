@@ -9,13 +9,14 @@ import { asksOf, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { namesOf, type Language } from './food-names';
 import { readLine, type ReadLine } from './line';
+import { cutInSteps } from './cut-in-steps';
 import { readMethod, type Method } from './method';
 import { withoutMarkup } from './page';
 import { saying } from './sayings';
 import type { RecipeParts } from './sections';
 import { noRecipe, sourceOf } from './source-text';
 import { findRecipe, partsOfRecipe } from './structured';
-import { fold } from './words';
+import { fold, singulars, wordsOf } from './words';
 
 export const readingFormat = 'einkorn.reading/1';
 
@@ -110,6 +111,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
     );
   if (parts.lines.length > mostLines)
     report.push({ severity: 'caution', text: say.tooMany(mostLines, parts.lines.length) });
+  for (const line of read) asStepsCutIt(line, parts.steps);
   const method = readMethod(parts.steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
   const { family, because } = recogniseFamily(parts.title, weighed, [
@@ -135,6 +137,22 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
   };
 }
 
+/** Meat whose line says no cut is as thick as the steps cut it. */
+function asStepsCutIt(line: ReadLine, steps: readonly string[]): void {
+  const food = foodIn(line);
+  const said = line.prep ?? {};
+  if (food?.kind !== 'meat' || food.meat?.cut === 'ground' || food.meat?.cut === 'egg') return;
+  if (said.thicknessMm !== undefined || (said.shape ?? 'whole') !== 'whole') return;
+  const names = new Set((['en', 'es'] as const).flatMap((l) => namesOf(food.id, l)).flatMap(wordsOf));
+  const nouns = wordsOf(fold(line.text))
+    .flatMap(singulars)
+    .filter((w) => names.has(w));
+  const cut = cutInSteps(steps, new Set([...nouns, 'meat', 'carne']));
+  if (!cut) return;
+  const { pieceG: _, ...rest } = said;
+  line.prep = { ...rest, ...cut };
+}
+
 /** The record of the food of a line; null where none was understood. */
 const foodIn = (l: ReadLine): FoodRecord | null => (l.food === null ? null : recordOf({ ...l, food: l.food }));
 
@@ -152,7 +170,9 @@ function peopleFor(foods: readonly Weighed[]): number {
   const sheets = foods.filter((f) => f.food.id === 'lasagne-sheet').reduce((n, f) => n + f.grams, 0);
   const seedsG = foods.filter((f) => f.food.plant?.staysHard).reduce((n, f) => n + f.grams, 0);
   const starch = (of('grain') + seedsG) / eats.grainG + (of('pasta') - sheets) / eats.pastaG + sheets / eats.sheetsG;
-  const people = Math.round(starch) || Math.round(of('meat') / eats.meatG) || 4;
+  const meat = of('meat') / eats.meatG;
+  // A pot with much meat and little pasta feeds more than its pasta alone.
+  const people = Math.round(starch > 0 ? Math.max(starch, (starch + meat) / 2) : meat) || 4;
   return Math.min(60, Math.max(1, people));
 }
 

@@ -19,6 +19,8 @@ export const en = {
     scorch: 'The base is likely to scorch or the cooker to warn of burning. See the reasons.',
     spray: 'Let off like this the valve may spray ({{ chance }} in 100): release in short bursts, away from the face.',
     'saute-ends': 'Frying takes more than 30 min: an electric cooker ends its sauté by itself.',
+    'thermometer-pot':
+      'Thermometer: {{ minimum }} °C in the middle of the pot decides (published minimum, recalled: your authority decides), not this prediction.',
     thermometer:
       'Thermometer: {{ minimum }} °C in the middle of the thickest piece decides (published minimum, recalled: your authority decides), not this prediction.',
     altitude: 'At {{ altitude }} m the pot holds {{ temp }} °C at high; the minutes account for it.',
@@ -63,6 +65,7 @@ export const en = {
   'finish-step': {
     open: 'Pin down: open the lid away from you',
     check: 'Thermometer in the thickest piece, away from bone: at least {{ c }} °C',
+    'check-pot': 'Thermometer in the middle of the pot, in several places: at least {{ c }} °C',
     'stir-in': 'Stir in, residual heat is enough',
     dairy: 'Off the boil, stir in',
     herbs: 'At the very end',

@@ -94,7 +94,8 @@ export function unsafe(t: Typed): string | null {
   const b = benchOfPlan(setBench(dish, kitchen), p);
   const item = b.g.items.find((i) => i.rows.includes('meat'))!;
   if (item.state === 'cooked') return null;
-  if (!p.warnings.some((w) => w.code === 'thermometer')) return 'no thermometer';
+  const measured = p.finish.some((f) => f.code === 'check' || f.code === 'check-pot');
+  if (!measured || !p.warnings.some((w) => w.code.startsWith('thermometer'))) return 'no thermometer';
   const h = heat(b, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS: 1 });
   const run = h.heated.finish(p.program.holdMin, p.program.release);
   const before = b.first?.earlier.tempC.get('meat') ?? new Float64Array(0);

@@ -14,6 +14,13 @@ test.each([
     ],
   ],
   [
+    'saffron in 3 tbsp warm milk',
+    [
+      ['saffron', 0, undefined],
+      ['milk', 46, undefined],
+    ],
+  ],
+  [
     '1 onion and 2 carrots',
     [
       ['onion', 150, undefined],
@@ -156,6 +163,20 @@ test('five times its weight in liquid and tinned tomato is a soup, by its name t
   });
 });
 
+test('much meat in tomato and broth with its pasta is no soup', () => {
+  const lines =
+    '1 1/2 lb ground beef\n2 cups elbow macaroni\n1 can tomato sauce (15 oz)\n1 can diced tomatoes, 14.5 oz';
+  const { dish } = readRecipe(`Weeknight pot\n${lines}\n2 1/2 cups beef broth`);
+  expect(dish).toMatchObject({ family: 'one-pot-pasta' });
+  // 225 g of pasta alone would be two people; with 680 g of meat it is more.
+  expect(dish!.serves).toBe(3);
+});
+
+test('lentils drink beside the rice: their pot is no soup', () => {
+  const { dish } = readRecipe('Rice and dal\n1 cup basmati rice\n1 cup moong dal\n6 cups water');
+  expect(dish?.family).not.toBe('noodle-soup');
+});
+
 test('"a pinch of one in a quarter cup of another" are two foods, and one inch cubes are none', () => {
   expect(readLine('pinch saffron in 1/4 cup milk').map((l) => [l.food, Math.round(l.grams ?? 0)])).toEqual([
     ['saffron', 0],
@@ -200,4 +221,29 @@ test('what one line fries is not the rice of the next', () => {
   expect(dish!.family).toBe('one-pot-grain');
   const plain = readRecipe('Supper\n2 tbsp oil for the fry pan\n1 cup basmati rice\n1 1/4 cups water');
   expect(plain.dish!.family).toBe('plain-grain');
+});
+
+const meatOf = (recipe: string) => readRecipe(recipe).dish!.ingredients[0]!.prep;
+
+// A joint was once planned as so many cubes of 28 mm.
+test.each([
+  ['2 lb pork shoulder, whole piece', { shape: 'whole', pieceG: 907 }],
+  ['3 lb chuck roast', { shape: 'whole', pieceG: 1361 }],
+  ['2 kg beef short ribs', undefined],
+  ['1 kg pork shoulder, cubed', { shape: 'cube' }],
+  ['8 chicken tenders', { pieceG: 50 }],
+])('%s is as thick as it comes', (line, prep) => {
+  expect(meatOf(`Pot\n${line}\n2 cups brown rice`)).toEqual(prep);
+});
+
+test.each([
+  ['1 kg lamb shoulder', 'Cut the lamb into 2-inch chunks.', { shape: 'cube', thicknessMm: 50.8 }],
+  ['3 lb beef chuck roast', 'Cube the beef and brown it.', { shape: 'cube' }],
+  ['500 g chicken breast', 'Slice the chicken into thin strips.', { shape: 'strip' }],
+  ['500 g chicken breast', 'Chop the onion and add the chicken.', undefined],
+  ['1 kg beef short ribs', 'Dice the onion. Add the beef, cut side down.', undefined],
+  ['600 g de cerdo', 'Corte el cerdo en dados de 3 cm.', { shape: 'cube', thicknessMm: 30 }],
+])('%s, and in the steps: %s', (line, step, prep) => {
+  const read = meatOf(`Pot\n\nIngredients\n${line}\n2 cups brown rice\n\nSteps\n1. ${step}`);
+  expect(read).toEqual(prep);
 });

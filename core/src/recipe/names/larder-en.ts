@@ -107,7 +107,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'spice-ground':
     'ground spice, spice ground, cumin, ground cumin, cumin powder, coriander powder, ground coriander, paprika, smoked paprika, sweet paprika, hot paprika, turmeric, turmeric powder, ground turmeric, chili powder, chilli powder, cayenne, cayenne pepper, curry powder, garam masala, cinnamon, ground cinnamon, nutmeg, ground nutmeg, allspice, ground ginger, ginger powder, garlic powder, onion powder, black pepper, ground black pepper, pepper, ground pepper, white pepper, chili flake, chilli flake, red pepper flake, red chili flake, crushed red pepper, cajun seasoning, cajun, cajun spice, creole seasoning, taco seasoning, five spice, chinese five spice, biryani masala, masala, kashmiri chili powder, red chili powder, cardamom powder, ground cardamom, ground clove, sumac, zaatar, ras el hanout, baharat, berbere, poultry seasoning, spice mix, seasoning, fenugreek powder, mustard powder, amchur, ~asafoetida, hing, lemon pepper, pepper flake, mixed spice, fajita seasoning, italian seasoning blend, sazon, adobo seasoning, ~mace, pumpkin pie spice, jerk seasoning, spice blend, chaat masala, tandoori masala, chicken masala, meat masala, chipotle powder, ancho chile powder, red pepper powder, aleppo pepper',
   'spice-whole':
-    'whole spice, spice whole, cinnamon stick, stick cinnamon, star anise, cardamom pod, cardamom, green cardamom, black cardamom, clove, whole clove, cumin seed, mustard seed, coriander seed, fennel seed, peppercorn, black peppercorn, bay leaf, bay, dried bay leaf, caraway seed, nigella seed, vanilla pod, vanilla bean, fenugreek seed, juniper berry, curry leaf, mace blade, shah jeera, caraway, annatto seed, dried lime, kaffir lime leaf, lime leaf, cassia bark, szechuan peppercorn, green cardamom pod',
+    'whole spice, spice whole, cinnamon stick, stick cinnamon, star anise, cardamom pod, cardamom, green cardamom, black cardamom, clove, whole clove, cumin seed, mustard seed, coriander seed, fennel seed, peppercorn, black peppercorn, bay leaf, bay, dried bay leaf, caraway seed, nigella seed, vanilla pod, vanilla bean, fenugreek seed, juniper berry, curry leaf, mace blade, shah jeera, caraway, annatto seed, dried lime, kaffir lime leaf, lime leaf, cassia bark, szechuan peppercorn, green cardamom pod, panch phoron, five seed spice, whole garam masala',
   'citrus-zest':
     'lemon zest, zest of lemon, lime zest, orange zest, lemon peel, orange peel, grated lemon zest, zest, lemon rind, zest of orange, zest of lime',
   'herb-fresh':
@@ -117,7 +117,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   mustard: 'mustard, dijon mustard, wholegrain mustard, whole grain mustard, yellow mustard, english mustard, dijon',
   pesto: 'pesto, basil pesto, pesto sauce, herb paste, green pesto, chimichurri',
   'curry-paste':
-    'curry paste, red curry paste, green curry paste, thai curry paste, chipotle paste, achiote paste, ~tikka paste, ~tandoori paste, ~rogan josh paste',
+    'curry paste, red curry paste, green curry paste, thai curry paste, chipotle paste, achiote paste, ~tikka paste, ~tandoori paste, ~rogan josh paste, massaman curry paste, laksa paste, panang curry paste, ~rendang paste, ~madras paste, ~korma paste, ~balti paste',
   'peanut-butter': 'peanut butter, almond butter, tahini, tahini paste, sesame paste, nut butter, cashew butter',
   breadcrumbs: 'breadcrumb, bread crumb, panko, panko breadcrumb, fresh breadcrumb',
   nuts: 'nut, almond, cashew, walnut, pine nut, peanut, pistachio, flaked almond, slivered almond, cashew nut, hazelnut, pecan, toasted almond, pumpkin seed, sunflower seed, almond flake, sliced almond, brazil nut, cashew paste',
@@ -262,7 +262,7 @@ export const larderEn: Readonly<Record<string, string>> = {
     'textured vegetable protein, soya mince, soy mince, soy curl, tvp, dried soya mince, textured soy protein, soya chunk, soy chunk',
   gnocchi: 'gnocchi, potato gnocchi, fresh gnocchi, shelf stable gnocchi',
   'tuna-canned':
-    'canned tuna, tinned tuna, tuna canned, tuna in oil, tuna in brine, ~canned salmon, ~tinned salmon, ~tinned sardine, ~sardine, tuna in olive oil, ~canned sardine, ~smoked mackerel, tuna in water, tuna in spring water',
+    'canned tuna, tinned tuna, tuna canned, tuna in oil, tuna in brine, ~canned salmon, ~tinned salmon, ~tinned sardine, ~sardine, tuna in olive oil, ~canned sardine, ~smoked mackerel, tuna in water, tuna in spring water, tuna',
   anchovy: 'anchovy, anchovy fillet, anchovy paste, ~shrimp paste, ~bagoong, ~belacan, ~dried shrimp',
   gherkin:
     'gherkin, pickle, pickled gherkin, cornichon, dill pickle, pickled cucumber, pickled jalapeno, ~pickled onion, ~preserved lemon, ~pepperoncini, ~banana pepper, ~pickled ginger, jarred jalapeno',

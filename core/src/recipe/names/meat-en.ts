@@ -1,10 +1,13 @@
 /** English names of meat, poultry, fish and eggs: see names-en. */
 export const meatEn: Readonly<Record<string, string>> = {
   'chicken-breast':
-    'chicken breast, chicken breast fillet, chicken breast half, chicken tender, chicken tenderloin, breast of chicken, breast, chicken fillet, chicken breast meat, chicken breast cutlet, chicken mini fillet, chicken cutlet',
+    'chicken breast, chicken breast fillet, chicken breast half, chicken tender, chicken tenderloin, breast of chicken, breast, chicken fillet, chicken breast meat, chicken breast cutlet, chicken mini fillet, chicken breast mini fillet, chicken inner fillet, chicken goujon, chicken cutlet',
   'chicken-thigh':
     'chicken thigh, thigh, chicken thigh fillet, chicken thigh meat, chicken piece, chicken leg meat, dark chicken meat, chicken, chicken meat, chicken part',
-  'chicken-thigh-bone': 'bone in chicken thigh, bone in thigh, chicken thigh bone in, thigh bone in',
+  'chicken-breast-bone':
+    'chicken breast on the bone, bone in chicken breast, split chicken breast, chicken breast bone in, bone in breast',
+  'chicken-thigh-bone':
+    'chicken thigh on the bone, bone in chicken thigh, bone in thigh, chicken thigh bone in, thigh bone in',
   'chicken-drumstick': 'chicken drumstick, drumstick, chicken drumette',
   'chicken-leg': 'chicken leg, chicken leg quarter, leg quarter, chicken leg piece, whole chicken leg, chicken quarter',
   'chicken-wing': 'chicken wing, wing',
@@ -13,23 +16,25 @@ export const meatEn: Readonly<Record<string, string>> = {
     'cooked chicken, chicken cooked, leftover chicken, rotisserie chicken, shredded chicken, roast chicken, poached chicken, pulled chicken, leftover roast chicken, cooked chicken meat, cooked chicken breast, cooked shredded chicken, shredded cooked chicken',
   'turkey-breast':
     'turkey breast, turkey fillet, turkey escalope, turkey tenderloin, turkey breast fillet, turkey steak',
-  'turkey-thigh': 'turkey thigh, turkey leg, turkey, turkey thigh meat, turkey drumstick',
+  'turkey-thigh': 'turkey thigh, turkey, turkey thigh meat, turkey leg meat',
+  'turkey-leg': 'turkey leg, turkey drumstick, turkey thigh on the bone, bone in turkey thigh, turkey thigh bone in',
   'turkey-ground': 'ground turkey, turkey mince, minced turkey, turkey ground',
   'duck-leg': 'duck leg, duck, duck thigh, duck leg quarter',
-  'guinea-fowl': 'guinea fowl, guinea hen',
+  'guinea-fowl': 'guinea fowl, guinea hen, guinea fowl leg, guinea fowl piece',
   rabbit: 'rabbit, rabbit leg, rabbit piece, rabbit meat',
   'beef-ground':
     'ground beef, beef mince, minced beef, beef ground, mince, ground meat, ground chuck, lean ground beef, ground round, ground sirloin, keema, mincemeat, minced meat, hamburger, hamburger meat, burger meat',
   'beef-stew':
-    'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek',
+    'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek, beef chuck roast, beef roast, pot roast, beef pot roast, rump roast, beef shoulder, beef joint, ox cheek, topside, silverside',
   'beef-steak':
     'beef steak, steak, sirloin, sirloin steak, beef sirloin, rump steak, beef rump, ribeye, rib eye, ribeye steak, fillet steak, beef fillet, beef tenderloin, flank steak, beef flank, skirt steak, flat iron steak, minute steak, frying steak, stir fry beef, beef strip, bavette, top round, strip steak, ~steak tip',
   'pork-ground': 'ground pork, pork mince, minced pork, pork ground',
   'pork-shoulder':
-    'pork shoulder, pork butt, boston butt, pork, diced pork, pork stew meat, pork collar, pork neck, carnitas meat',
+    'pork shoulder, pork butt, boston butt, country style rib, country style pork rib, pork, diced pork, pork stew meat, pork collar, pork neck, carnitas meat, pork shoulder roast, pork roast, pork joint, pork shoulder joint',
   'pork-loin':
-    'pork loin, pork chop, pork tenderloin, pork fillet, pork steak, pork cutlet, loin of pork, pork loin chop',
-  'lamb-leg': 'lamb leg, leg of lamb, lamb, diced lamb, lamb stew meat, lamb meat, lamb cube, stewing lamb',
+    'pork loin, pork chop, pork tenderloin, pork fillet, pork steak, pork cutlet, loin of pork, pork loin chop, pork loin roast, pork loin joint',
+  'lamb-leg':
+    'lamb leg, leg of lamb, lamb, diced lamb, lamb stew meat, lamb meat, lamb cube, stewing lamb, lamb leg steak, lamb roast, lamb joint, leg of lamb joint, leg of lamb roast',
   'lamb-shoulder': 'lamb shoulder, shoulder of lamb, lamb neck, neck of lamb, lamb neck fillet, lamb shoulder chop',
   'lamb-ground': 'ground lamb, lamb mince, minced lamb, lamb ground, lamb keema',
   'goat-leg': 'goat leg, goat, goat meat, kid meat, goat curry cut, goat shoulder',
@@ -40,14 +45,14 @@ export const meatEn: Readonly<Record<string, string>> = {
   meatball: 'meatball, beef meatball, pork meatball, italian meatball, swedish meatball, mini meatball, lamb meatball',
   'meatball-poultry': 'chicken meatball, turkey meatball, poultry meatball',
   'sausage-fresh':
-    'fresh sausage, sausage fresh, italian sausage, pork sausage, raw sausage, sausage, sausage meat, breakfast sausage, bratwurst, mexican chorizo, fresh chorizo, merguez, hot italian sausage, sweet italian sausage, bulk sausage, chipolata, banger',
+    'fresh sausage, sausage fresh, italian sausage, pork sausage, raw sausage, sausage, sausage meat, breakfast sausage, bratwurst, mexican chorizo, fresh chorizo, merguez, hot italian sausage, sweet italian sausage, italian sausage link, sausage link, pork sausage link, bulk sausage, chipolata, banger',
   ham: 'ham, cooked ham, ham steak, smoked ham, diced ham, ~gammon, ham hock meat',
   bacon:
     'bacon, smoked bacon, streaky bacon, back bacon, pancetta, lardon, bacon lardon, guanciale, bacon rasher, bacon bit',
   shrimp: 'shrimp, prawn, king prawn, tiger prawn, jumbo shrimp, raw prawn, large shrimp, scampi',
   'white-fish':
     'white fish, fish, cod, haddock, hake, pollock, tilapia, ~halibut, fish fillet, white fish fillet, cod fillet, haddock fillet, sea bass, ~monkfish, ~fish steak, snapper',
-  salmon: 'salmon, salmon fillet, salmon steak',
+  salmon: 'salmon, salmon fillet, salmon steak, ~tuna steak, ~fresh tuna, ~ahi',
   egg: 'egg, hen egg, whole egg, chicken egg',
   'chicken-liver': 'chicken liver, ~poultry liver, ~duck liver',
   'turkey-cooked':

@@ -4,6 +4,7 @@ export const meatEs: Readonly<Record<string, string>> = {
     'pechuga de pollo, pechuga, filete de pollo, filete de pechuga, pechuga de pollo deshuesada, milanesa de pollo',
   'chicken-thigh':
     'contramuslo de pollo, contramuslo, muslo de pollo deshuesado, pollo, pollo troceado, encuentro de pollo, carne de pollo, entremuslo de pollo, presa de pollo, pieza de pollo, muslo deshuesado de pollo',
+  'chicken-breast-bone': 'pechuga con hueso, pechuga de pollo con hueso',
   'chicken-thigh-bone': 'contramuslo con hueso, contramuslo de pollo con hueso',
   'chicken-drumstick': 'muslo de pollo, muslo, pierna de pollo, jamoncito de pollo, pata de pollo, muslito de pollo',
   'chicken-leg': 'cuarto trasero de pollo, muslo y contramuslo, traseros de pollo, pierna y muslo de pollo',
@@ -11,7 +12,8 @@ export const meatEs: Readonly<Record<string, string>> = {
   'chicken-ground': 'pollo picado, carne picada de pollo, pollo molido, carne molida de pollo',
   'chicken-cooked': 'pollo cocido, pollo asado, sobra de pollo, pollo desmenuzado, pollo desmechado, pollo deshebrado',
   'turkey-breast': 'pechuga de pavo, filete de pavo',
-  'turkey-thigh': 'muslo de pavo, pavo, contramuslo de pavo',
+  'turkey-thigh': 'contramuslo de pavo, pavo',
+  'turkey-leg': 'muslo de pavo, jamoncito de pavo, pierna de pavo',
   'turkey-ground': 'pavo picado, pavo molido, carne picada de pavo, carne molida de pavo',
   'duck-leg': 'muslo de pato, pato, confit de pato',
   'guinea-fowl': 'pintada, gallina de guinea',

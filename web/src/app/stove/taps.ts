@@ -44,7 +44,8 @@ export function nextTap(
   if ((current.step.id === 'vent' || current.step.id === 'first-vent') && !happened('valve-open')) return 'valve-open';
   // What went in at the end is measured anew: the reading before it says nothing.
   const isLate = current.step.text === 'finish-check-finish';
-  if (current.step.id !== 'finish-check' && !isLate) return 'done';
+  const isFirst = current.step.id === 'finish-check' || current.step.id === 'finish-check-pot';
+  if (!isFirst && !isLate) return 'done';
   const sinceMs = isLate ? current.startMs : (steps.find((s) => s.step.id === 'hold')?.endMs ?? current.startMs);
   const passes = taps
     .filter(isKind('probe-read'))
