@@ -11,7 +11,11 @@ const tailAmount = new RegExp(String.raw`^(.*?\p{L}.*?)[\s:,-]+(?:x\s*)?(${numbe
  * The amount of the line: at its head, after "juice of", in a later part ("roast chicken, 2 cups shredded"), or at its end
  * ("Chicken breast 500 g", "Arroz: 2 tazas"). A length at the head ("1 in thick pork chops") is no amount.
  */
-export function amountOf(bare: string): HeadAmount {
+export function amountOf(line: string): HeadAmount {
+  // "Juice 1/2 lemon" is the juice of it.
+  const bare = line
+    .replace(/^(juice|zest) (?=\d|half\b|one\b|an? )/, '$1 of ')
+    .replace(/^(zumo|jugo) (?=\d|medio|un )/, '$1 de ');
   const juice =
     /^(?:the |el |la )?(?:(?:zest|ralladura) (?:and|y) )?(juice|zest|zumo|jugo|ralladura)(?: (?:and|y) (?:zest|ralladura))? (of|from|de) (.+)$/.exec(
       bare,
@@ -24,10 +28,10 @@ export function amountOf(bare: string): HeadAmount {
     };
   }
   const thick = thickHead.exec(bare);
-  const line = thick && !/^ginger|^jengibre/.test(thick[2]!) ? `${thick[2]}, ${thick[1]}` : bare;
-  const head = headAmount(line);
+  const cutLast = thick && !/^ginger|^jengibre/.test(thick[2]!) ? `${thick[2]}, ${thick[1]}` : bare;
+  const head = headAmount(cutLast);
   if (head.value !== null || head.vague) return head;
-  return laterAmount(line) ?? head;
+  return laterAmount(cutLast) ?? head;
 }
 
 function laterAmount(line: string): HeadAmount | null {
@@ -39,6 +43,7 @@ function laterAmount(line: string): HeadAmount | null {
       at.value !== null &&
       at.measure !== null &&
       at.measure !== 'inch' &&
+      at.measure !== 'cm' &&
       !/^\d[\d/. -]*\s*(?:in|cm|mm|min)\b/.test(part)
     )
       return { ...at, rest: [...parts.slice(0, i), at.rest, ...parts.slice(i + 1)].filter(Boolean).join(', ') };

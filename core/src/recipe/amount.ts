@@ -28,7 +28,7 @@ export interface HeadAmount {
 }
 
 const sizes: Readonly<Record<string, Size>> = {
-  ...{ small: 'small', little: 'small', medium: 'medium', large: 'large', big: 'large', jumbo: 'large' },
+  ...{ small: 'small', little: 'small', medium: 'medium', med: 'medium', large: 'large', big: 'large', jumbo: 'large' },
   ...{ pequeno: 'small', pequena: 'small', pequenos: 'small', pequenas: 'small', mediano: 'medium', mediana: 'medium' },
   ...{ medianos: 'medium', medianas: 'medium', grande: 'large', grandes: 'large' },
 };

@@ -10,7 +10,8 @@ export interface Named {
   food: string;
   /** the words of the line beside name and amount */
   around: string;
-  alternative: boolean;
+  /** the other food where two are named, "ghee or oil" */
+  alternative: string | null;
 }
 
 /** The food of a line whose amount was taken off; null where no name is known. */
@@ -25,7 +26,7 @@ export function foodOf(head: HeadAmount, plain: string, language: Language): Nam
       others: [],
       rest: '',
     };
-    return { hit, food: 'beans-canned', around: head.rest.replace(pulseWords, ' '), alternative: false };
+    return { hit, food: 'beans-canned', around: head.rest.replace(pulseWords, ' '), alternative: null };
   }
   const phrases = phrasesOf(head);
   for (const [i, phrase] of phrases.entries()) {
@@ -44,18 +45,19 @@ function phrasesOf(head: HeadAmount): string[] {
 }
 
 /** "Chicken or vegetable broth" is a broth; "oil or ghee" is the first of the two. */
-function pick(phrase: string, language: Language): { hit: HeadFood; alternative: boolean } | null {
+function pick(phrase: string, language: Language): Pick<Named, 'hit' | 'alternative'> | null {
   const [left, right] = phrase.split(/\s+(?:or|o|u)\s+|\s*\/\s*(?=\p{L})/u);
   const whole = (p: string | undefined) => (p ? headFood(p, language) : null);
   if (left === undefined || right === undefined) {
     const hit = whole(phrase);
-    return hit && { hit, alternative: false };
+    return hit && { hit, alternative: null };
   }
   const second = whole(right);
   const shared = second && language === 'en' ? whole(`${left} ${second.name.split(' ').at(-1)}`) : null;
   const spans = shared?.name.includes(left.split(' ').at(-1)!) === true;
-  if (shared && second && spans && shared.food === second.food) return { hit: shared, alternative: false };
-  const first = whole(left);
+  if (shared && second && spans && shared.food === second.food) return { hit: shared, alternative: null };
+  // "White or brown rice" names two; the first is the one that shares the last word.
+  const first = whole(left) ?? (spans ? shared : null);
   const hit = first ?? second;
-  return hit && { hit, alternative: first !== null && second !== null && first.food !== second.food };
+  return hit && { hit, alternative: first && second && first.food !== second.food ? second.food : null };
 }

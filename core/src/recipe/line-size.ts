@@ -58,10 +58,10 @@ export function sizedAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
     ...(note ? { note } : f.head.range ? { note: 'range' as const } : {}),
   });
   const inside = sizeBeside(f);
-  if (f.head.each) return known(timesEach(value, f.head.each, { prep, food, measure }));
+  if (f.head.each) return known(timesEach(value, f.head.each, { prep, food, measure, plain: f.plain }));
   if (inside) {
     const pieces = inside.each || isContainer(measure) || (/^[\d\s/.]+\(/.test(f.plain) && measure === null);
-    if (pieces) return known(timesEach(value, inside, { prep, food, measure }));
+    if (pieces) return known(timesEach(value, inside, { prep, food, measure, plain: f.plain }));
     // What a scale says is surer than a cup or a count; of two masses the first is kept.
     if (measure === null || !(measure in units) || units[measure as UnitId].kind !== 'mass') {
       if (measure === null || measure === 'piece') shareOfTotal(value, inside, { prep, food });
@@ -156,6 +156,8 @@ const isContainer = (m: Measure | null): boolean =>
   m === 'packet' ||
   (m !== null && !(m in units) && measures[m as MeasureId].onLabel === true);
 
+/** A bird of that weight that comes in pieces is no piece of it. */
+const cutUp = /\b(?:jointed|cut (?:up|into)|pieces|trocead[oa]|despresad[oa])\b/;
 /** The heaviest piece that a dish holds, g. */
 export const mostPieceG = 3000;
 
@@ -163,10 +165,10 @@ export const mostPieceG = 3000;
 function timesEach(
   value: number,
   each: Amount,
-  { prep, food, measure }: { prep: Prep; food: FoodRecord; measure: Measure | null },
+  { prep, food, measure, plain }: { prep: Prep; food: FoodRecord; measure: Measure | null; plain: string },
 ): Amount {
   const kind = units[each.unit].kind;
-  if (food.kind === 'meat' && !isContainer(measure) && kind === 'mass' && !prep.shape) {
+  if (food.kind === 'meat' && !isContainer(measure) && kind === 'mass' && !prep.shape && !cutUp.test(plain)) {
     const pieceG = Math.round(each.value * units[each.unit].size);
     if (pieceG >= 1 && pieceG <= mostPieceG) prep.pieceG = pieceG;
   }
@@ -176,7 +178,8 @@ function timesEach(
 /** "4 breasts (about 1.2 kg)": one of them weighs its share, and its thickness follows. */
 function shareOfTotal(count: number, total: Amount, { prep, food }: { prep: Prep; food: FoodRecord }): void {
   const typicalG = food.pieceG?.[0];
-  if (food.kind !== 'meat' || prep.shape || !typicalG || units[total.unit].kind !== 'mass') return;
+  if (food.kind !== 'meat' || (prep.shape ?? 'whole') !== 'whole' || !typicalG || units[total.unit].kind !== 'mass')
+    return;
   const pieceG = Math.round((total.value * units[total.unit].size) / count);
   // Far from any such piece, the number was not one of pieces.
   if (pieceG >= typicalG / shareSpan && pieceG <= typicalG * shareSpan) prep.pieceG = pieceG;

@@ -5,7 +5,7 @@ import type { FoodRecord } from '../food/record';
 import { toGrams } from '../quantity/convert';
 import type { Amount } from '../quantity/parse';
 import { units } from '../quantity/units';
-import { measureOf } from './amount';
+import { headAmount, measureOf } from './amount';
 import { amountOf } from './amount-place';
 import { foodsIn, namesOf, type Language } from './food-names';
 import { isTin, openChoices } from './kinds';
@@ -72,6 +72,8 @@ const drainedShare = 0.6;
  */
 export function readLine(text: string, language: Language = 'en', ownFoods: readonly OwnFood[] = []): ReadLine[] {
   const plain = plainLine(text);
+  const each = eachOf(plain);
+  if (each) return each.flatMap((part) => readLine(part, language, ownFoods)).map((line) => ({ ...line, text }));
   const own = ownFoodIn(plain, ownFoods, language);
   if (own) return [{ ...asOwn(readInEither(own.plain, language), own.food), text }];
   const seasonings = seasoningsOf(plain);
@@ -83,6 +85,15 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
     // Each food of several has its own words, so that an answer is written to them alone.
     text: texts.length === parts.length ? texts[i]!.trim() : text,
   }));
+}
+
+/** "1/2 tsp each cumin, coriander and paprika" is three lines; null where not every one of them is a food. */
+function eachOf(plain: string): string[] | null {
+  const m = /^([\d\s/.-]+\p{L}+\.?) (?:each|de cada|cada un[oa])(?: of| de)?:? (.+)$/u.exec(plain);
+  if (!m) return null;
+  const foods = m[2]!.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '');
+  const known = (p: string): boolean => (['en', 'es'] as const).some((l) => headFood(p, l) !== null);
+  return foods.length > 1 && foods.every(known) ? foods.map((food) => `${m[1]} ${food}`) : null;
 }
 
 /** A line that was read as the food that stands in for it, as the cook's own food with its own weights. */
@@ -117,14 +128,26 @@ const useWords =
 /** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */
 const beforeAnother =
   /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d|(?:a )?(?:handful|pinch) (?:of )?\p{L}|una? (?:pizca|punado) de)/iu;
+/** Cubes that go into the water of the line. */
+const beforeCubes = /(?<=\b(?:water|agua)\b[^,]*)\s(?:with|con)\s(?=\d)/i;
 /** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */
 const beforeSeasoning = /,\s*(?=(?:salt|sal|pepper|pimienta)(?:\s+(?:to taste|al gusto))?$)/i;
 
 /** Another food that has its amount behind it: "2 chillies, ginger paste 2 tbsp". */
 const beforeAmountLast = /,\s*(?=\p{L}[\p{L}\s-]*\s\d[\d.,/]*\s*(?:g|kg|ml|l|lbs?|oz|cups?|tbsp|tsp|tazas?)\b\.?$)/iu;
 
+/** "2 tbsp butter, plus 1 tbsp for finishing": the second amount is of the first food. */
+const withItsFood = ([first = '', ...others]: string[]): string[] => [
+  first,
+  ...others.map((part) => {
+    const { value, measure, rest } = headAmount(part);
+    const isBare = value !== null && measure !== null && measure in units && /^(?:more|extra|for|to|para)\b/.test(rest);
+    return isBare ? `${part.slice(0, part.length - rest.length)} ${headAmount(first).rest}, ${rest}` : part;
+  }),
+];
+
 const partsOf = (line: string): string[] =>
-  [beforeAnother, beforeSeasoning, beforeAmountLast].reduce(
+  [beforeAnother, beforeCubes, beforeSeasoning, beforeAmountLast].reduce(
     (parts, before) => parts.flatMap((part) => part.split(before)),
     [line],
   );
@@ -135,7 +158,7 @@ const partsOf = (line: string): string[] =>
  */
 function amountsOf(plain: string): string[] | null {
   const use = useWords.exec(plain)?.[0] ?? '';
-  const parts = partsOf(plain);
+  const parts = withItsFood(partsOf(plain));
   const starts = /\d|^(?:a |una? )?(?:pinch|handful|pizca|punado)\b/.test(parts[0] ?? '');
   if (parts.length < 2 || !(starts || isSeasoning(parts[0]!))) return null;
   const names = (part: string): boolean =>
@@ -210,7 +233,9 @@ function settle(f: LineFacts): ReadLine {
   const isCooked = prep.state === 'cooked' && food.grain !== undefined;
   if (open.length > 0) doubt('which-kind', trust.open);
   if (f.hit.standsIn) doubt('stands-in', trust.standsIn);
-  if (f.alternative) doubt('first-of-two', trust.usualSize);
+  // Two grains want two programs: which of them must be asked; of two fats one is as good.
+  const grains = f.alternative !== null && food.grain !== undefined;
+  if (f.alternative) doubt('first-of-two', grains ? trust.open : trust.usualSize);
   if (isCooked) doubt('already-cooked', trust.open);
   const joined = f.hit.others.length > 0 && /\b(?:and|y)\b|&/.test(f.head.rest);
   if (joined) doubt('two-foods', trust.twoFoods);
@@ -252,7 +277,7 @@ function settle(f: LineFacts): ReadLine {
     ...(certain < askedBelow
       ? { doubt: grams === null || sized.certain < askedBelow ? ('amount' as const) : ('food' as const) }
       : {}),
-    choices: [...open],
+    choices: grains ? [f.food, f.alternative!] : [...open],
     refused: false,
   };
 }

@@ -48,6 +48,7 @@ export type MeasureId =
   | 'slice'
   | 'fillet'
   | 'inch'
+  | 'cm'
   | 'dozen';
 
 /** Sizes: common practice, but for the volumes, which are exact (US customary pint, quart and gallon). */
@@ -151,6 +152,7 @@ export const measures: Record<MeasureId, KitchenMeasure> = {
     ],
   },
   inch: { grams: { ginger: 10, 'spice-whole': 1 } },
+  cm: { grams: { ginger: 4, 'spice-whole': 0.4 } },
   dozen: {},
 };
 
@@ -189,6 +191,7 @@ export const measureWords: Readonly<Record<string, MeasureId>> = Object.fromEntr
       ['slice', 'slice slices rasher rashers strip loncha lonchas rebanada rebanadas rodaja rodajas lonja lonjas'],
       ['fillet', 'fillet fillets filete filetes'],
       ['inch', 'inch inches'],
+      ['cm', 'cm'],
       ['dozen', 'dozen docena docenas'],
     ] as const
   ).flatMap(([id, words]) => words.split(' ').map((w) => [w, id] as const)),

@@ -57,7 +57,8 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
   },
   {
     id: 'whole-bird',
-    named: /\b(?:whole (?:chicken|turkey|duck|bird)|chicken,? whole|roasting chicken|pollo entero|pavo entero)\b/,
+    named:
+      /\b(?:whole (?:chicken|turkey|duck|bird)(?! (?:breast|thigh|leg|wing|drumstick)s?)|chicken,? whole|roasting chicken|pollo entero|pavo entero)\b/,
     not: /\b(?:cut|jointed|pieces|cut up|troceado|broken down)\b/,
     reason: {
       en: 'A whole bird is thicker than what is planned here (90 mm): cut it into pieces and name them.',

@@ -14,6 +14,28 @@ test.each([
     ],
   ],
   [
+    '1/2 tsp each cumin, coriander and salt',
+    [
+      ['spice-ground', 1, undefined],
+      ['spice-ground', 1, undefined],
+      ['salt', 3, undefined],
+    ],
+  ],
+  [
+    '500ml boiling water with 2 stock cubes',
+    [
+      ['water', 499, undefined],
+      ['stock-concentrate', 20, undefined],
+    ],
+  ],
+  [
+    '2 tbsp butter, plus 1 tbsp for finishing',
+    [
+      ['butter', 28, undefined],
+      ['butter', 14, 'finish'],
+    ],
+  ],
+  [
     'saffron in 3 tbsp warm milk',
     [
       ['saffron', 0, undefined],
