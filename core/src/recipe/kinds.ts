@@ -28,7 +28,7 @@ const isJointed = (name: string, line: string): boolean => isBird.test(name) && 
 
 /** Names of a whole animal or its meat: a bare number of them says nothing about how much it is. */
 export const isUncounted = (name: string): boolean =>
-  /^(?:(?:rotisserie |roast |cooked |leftover )?(?:chicken|turkey|duck|rabbit)|beef|pork|lamb|goat|venison|fish|pollo(?: asado| cocido)?|pavo|pato|conejo|cerdo|cordero|pescado|carne)$/.test(
+  /^(?:(?:rotisserie |roast |cooked |leftover )?(?:chicken|turkey|duck|rabbit)|beef|pork|lamb|goat|venison|fish|pollo(?: asado| cocido)?|pavo|pato|conejo(?: troceado)?|cerdo|cordero|pescado|carne)$/.test(
     name,
   );
 

@@ -4,7 +4,7 @@ import type { Amount } from '../quantity/parse';
 import { units, type UnitId } from '../quantity/units';
 import { headAmount, sizeFactor, type HeadAmount, type Measure } from './amount';
 import type { Language } from './food-names';
-import { isUncounted } from './kinds';
+import { isTin, isUncounted } from './kinds';
 import type { Named } from './line-food';
 import { measured, measures, pieceByName, type MeasureId } from './measures';
 import type { NoteId } from './notes';
@@ -47,8 +47,30 @@ export interface Sized {
   note?: NoteId;
 }
 
-/** How much of the food it is, in a unit that the dish document holds. */
+/** How much of the food it is, in a unit that the dish document holds. Of "1 cup 200 g rice" it must be asked which is meant. */
 export function sizedAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
+  const sized = firstAmount(f, food, prep);
+  const hasSecond = /^\d[\d.,/]*(?!\s*%|[\d.,/])/.test(f.head.rest);
+  return hasSecond ? { ...sized, certain: sized.certain * trust.twoFoods, note: 'second-amount' } : sized;
+}
+
+/** Of a tin of these, the share that is not brine; the brine is poured off unless the line keeps it [common practice: 240 g of 400 g]. */
+const inBrine = new Set(['beans-canned', 'peas-frozen', 'corn']);
+const drainedShare = 0.6;
+const withBrine =
+  /\b(?:undrained|not drained|(?:with|in|and) (?:its |their |the )?(?:liquid|juices?|brine|sauce)|sin escurrir|con su (?:liquido|jugo|caldo))\b/;
+/** "400 g tin butter beans, drained": the mass is that of the tin. */
+const tinWords = /\b(?:tin|can|lata|bote)s?\b/;
+
+/** What of a tin goes into the pot: the brine is poured off. The amount itself where it is no such tin. */
+export function withoutBrine(f: LineFacts, amount: Amount | null): Amount | null {
+  if (!amount || units[amount.unit].kind !== 'mass') return amount;
+  const isTinned = inBrine.has(f.food) && (isTin(f.head.measure) || tinWords.test(f.plain));
+  if (!isTinned || withBrine.test(f.plain)) return amount;
+  return { value: Math.round(amount.value * units[amount.unit].size * drainedShare), unit: 'g' };
+}
+
+function firstAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
   const { value, measure } = f.head;
   if (value === null) return withoutNumber(f, food);
   const known = (amount: Amount, certain = 1, note?: NoteId): Sized => ({
@@ -120,6 +142,7 @@ function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: nu
     !each ||
     isUncounted(f.hit.name) ||
     isNumberOfJoints(f, food) ||
+    /\b(?:per|each) person\b|\bpor persona\b/.test(f.plain) ||
     (food.kind === 'meat' && food.meat?.cut === 'ground' && !food.meat.shape && food.id !== 'sausage-fresh')
   )
     return { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
@@ -201,10 +224,13 @@ function sizeBeside(f: LineFacts): (Amount & { each: boolean }) | null {
   return null;
 }
 
+/** How much of a herb or spice is meant changes no liquid and no minute. */
+const isHarmless = (food: FoodRecord): boolean => /^(?:herb|spice|saffron)/.test(food.id);
+
 function withoutNumber(f: LineFacts, food: FoodRecord): Sized {
   const taste = tasteWords.test(f.plain);
   const seasons = food.kind === 'seasoning' || food.flags.includes('aromatic');
-  if (taste || (seasons && !f.head.vague))
+  if (taste || (seasons && (!f.head.vague || isHarmless(food))))
     return { amount: null, grams: 0, certain: taste ? 0.95 : 0.8, note: 'to-taste' };
   if (food.id === 'water') return { amount: null, grams: 0, certain: 0.8, note: 'liquid-planned' };
   const garnish = readPrep([...f.asides, f.around].join(' , ')).joins === 'topping';

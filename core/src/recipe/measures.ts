@@ -117,7 +117,7 @@ export const measures: Record<MeasureId, KitchenMeasure> = {
   ladle: { ml: 120 },
   jar: { onLabel: true },
   box: { onLabel: true },
-  bag: { onLabel: true },
+  bag: { onLabel: true, grams: { saffron: 0.1 } },
   bottle: { onLabel: true, grams: { beer: 330 } },
   carton: { onLabel: true },
   cube: { isPieceOf: ['stock-concentrate'], grams: { butter: 113, sugar: 4 } },
@@ -211,7 +211,7 @@ export function measured(
   return null;
 }
 
-/** What one of a whole spice, a dried fruit or the tender of a breast weighs, g, by its name [common practice]. */
+/** What one of a whole spice, a dried fruit, a small kind of vegetable or the tender of a breast weighs, g, by its name [common practice]. */
 const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/peppercorn|pimienta/, 0.05],
   [/clove|clavo/, 0.1],
@@ -220,6 +220,10 @@ const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/cinnamon|canela/, 3],
   [/lemongrass/, 15],
   [/^chicken (?:breast )?(?:tender|mini fillet|inner fillet|goujon)/, 50],
+  [/(?:cherry|grape|cherri) tomato|tomates? cherry/, 15],
+  [/(?:baby|new) potato|patatas? baby/, 45],
+  [/baby carrot/, 10],
+  [/(?:pearl|baby) onion/, 15],
   [/apricot|orejon|prune|ciruela|\bdates?\b|datil/, 8],
   [/\bfigs?\b|higo/, 15],
 ];

@@ -4,7 +4,8 @@ import { withoutBrackets } from './words';
 
 /** A thing that does not belong in such a pot, with the reason and the way out. */
 export interface Misfit {
-  id: 'dry-pulse' | 'instant-rice' | 'dough' | 'deep-fat' | 'alcohol-strong' | 'whole-bird';
+  id:
+    'dry-pulse' | 'instant-rice' | 'couscous' | 'fresh-pasta' | 'dough' | 'deep-fat' | 'alcohol-strong' | 'whole-bird';
   reason: Readonly<Record<Language, string>>;
 }
 
@@ -28,6 +29,24 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
     reason: {
       en: 'Instant rice is cooked already and turns to paste under pressure: stir it in after opening, or use ordinary rice.',
       es: 'El arroz instantáneo ya está cocido y se deshace a presión: añádalo al abrir, o use arroz corriente.',
+    },
+  },
+  {
+    id: 'couscous',
+    named: /\bcous[\s-]?cous\b/,
+    not: /\b(?:giant|pearl|israeli|moghrabieh|jumbo|perlado|gigante)\b/,
+    reason: {
+      en: 'Couscous only swells: stir it in after opening, lid on for five minutes, or use the giant kind.',
+      es: 'El cuscús solo se hincha: añádalo al abrir, tapado cinco minutos, o use el gigante.',
+    },
+  },
+  {
+    id: 'fresh-pasta',
+    named:
+      /\bfresh (?:egg )?(?:pasta|tagliatelle|linguine|fettuccin[ei]|pappardelle|spaghetti|penne|ravioli|tortellin[io]|lasagn[ea] sheets?|noodles?|ramen|udon)\b|\bpasta fresca\b/,
+    reason: {
+      en: 'Fresh pasta is done in two or three minutes and falls apart under pressure: cook it in the open pot at the end, or use dried.',
+      es: 'La pasta fresca se hace en dos o tres minutos y a presión se deshace: cuézala al final con la olla abierta, o use seca.',
     },
   },
   {

@@ -42,7 +42,10 @@ const notes = {
     en: 'Cooked already: it goes in after opening, not under pressure.',
     es: 'Ya está cocido: se añade al abrir, no a presión.',
   },
-  drained: { en: 'Drained, six tenths of the tin are counted.', es: 'Escurrido, se cuentan seis décimas de la lata.' },
+  drained: {
+    en: 'Its brine is poured off: six tenths of the tin are counted.',
+    es: 'Se tira el líquido: se cuentan seis décimas de la lata.',
+  },
 } as const satisfies Record<string, Record<Language, string>>;
 
 export type NoteId = keyof typeof notes;

@@ -8,8 +8,6 @@ type Prep = NonNullable<Ingredient['prep']>;
 export interface ReadPrep {
   prep: Prep;
   joins?: NonNullable<Ingredient['joins']>;
-  /** sour, drained or canned matter only for some foods: the line decides */
-  drained: boolean;
   /** the text without the words that were understood */
   rest: string;
 }
@@ -83,14 +81,14 @@ export function readPrep(folded: string): ReadPrep {
   if (take(/\b(?:slit|scored|slashed|cut to the bone|con cortes)\b/)) prep.slit = true;
   if (take(/\b(?:hot|boiling|warm|hirviendo|calientes?)\b(?! (?:sauce|italian|pepper|chil|paprika|dog))/))
     prep.hot = true;
-  const drained = take(/\b(?:drained|(?:and )?drain(?:ed)? and rinsed|escurrid[oa]s?)\b/);
+  take(/\b(?:drained|(?:and )?drain(?:ed)? and rinsed|escurrid[oa]s?)\b/);
   for (const [re, p] of namedSizes) if (take(re)) Object.assign(prep, p);
   takeLength();
   for (const [re, s] of states) if (take(re)) prep.state ??= s;
   for (const [re, s] of shapes) if (take(re)) prep.shape ??= s;
   // Pieces of a given size are as thick as they are wide.
   if (prep.thicknessMm !== undefined && take(/\b(?:pieces|bits|trozos|pedazos)\b/)) prep.shape ??= 'cube';
-  return { prep, ...(use ? { joins: use } : {}), drained, rest: text };
+  return { prep, ...(use ? { joins: use } : {}), rest: text };
 
   function takeLength(): void {
     const m = length.exec(text);

@@ -70,7 +70,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   spinach: 'spinach, baby spinach, spinach leaf, fresh spinach, frozen spinach, leafy green',
   kale: 'kale, lacinato kale, curly kale, cavolo nero, tuscan kale',
   'peas-frozen': 'frozen pea, pea, pea frozen, green pea, garden pea, petit pois, sweet pea',
-  corn: 'corn, sweetcorn, sweet corn, corn kernel, frozen corn, canned corn, sweetcorn kernel, corn on the cob, hominy',
+  corn: 'corn, sweetcorn, sweet corn, corn kernel, frozen corn, canned corn, sweetcorn kernel, corn on the cob, corn cob, hominy',
   broccoli: 'broccoli, broccoli floret, head broccoli',
   cauliflower: 'cauliflower, cauliflower floret, cauliflower rice, riced cauliflower, romanesco',
   zucchini: 'zucchini, courgette, summer squash, yellow squash, marrow',

@@ -1,0 +1,96 @@
+import { findFood } from '../food/find';
+import { units } from '../quantity/units';
+import { headAmount } from './amount';
+import { amountOf } from './amount-place';
+import { foodsIn } from './food-names';
+import { foodOf } from './line-food';
+import { tasteWords } from './line-size';
+import { headFood } from './name-head';
+import { withoutBrackets, wordsOf } from './words';
+
+/** A plain line as the lines of its foods, one each; `ownWords` where each has words of its own in what was typed. */
+export interface LineParts {
+  parts: string[];
+  ownWords: boolean;
+}
+
+/** The foods that a plain line names, each with its amount: "1 carrot, 2 onions" is two lines, most lines are one. */
+export function partsOfLine(plain: string): LineParts {
+  const shared = eachOf(plain) ?? seasoningsOf(plain);
+  if (shared) return { parts: shared, ownWords: false };
+  const several = amountsOf(plain);
+  return several ? { parts: several, ownWords: true } : { parts: [plain], ownWords: false };
+}
+
+/** "1/2 tsp each cumin, coriander and paprika" is three lines; null where not every one of them is a food. */
+function eachOf(plain: string): string[] | null {
+  const m = /^([\d\s/.-]+\p{L}+\.?) (?:each|de cada|cada un[oa])(?: of| de)?:? (.+)$/u.exec(plain);
+  if (!m) return null;
+  const foods = m[2]!.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '');
+  const known = (p: string): boolean => (['en', 'es'] as const).some((l) => headFood(p, l) !== null);
+  return foods.length > 1 && foods.every(known) ? foods.map((food) => `${m[1]} ${food}`) : null;
+}
+
+/** "Salt, pepper and cumin to taste": seasonings without a number, each of them a line; null for anything else. */
+function seasoningsOf(plain: string): string[] | null {
+  if (/\d/.test(plain)) return null;
+  const taste = tasteWords.exec(plain)?.[0] ?? '';
+  const parts = plain
+    .replace(taste, '')
+    .split(/\s*(?:,|&|\+|\band\b|\by\b)\s*/)
+    .filter((p) => p !== '');
+  return parts.length > 1 && parts.every(isSeasoning) ? parts.map((p) => `${p} ${taste}`.trim()) : null;
+}
+
+const isSeasoning = (part: string): boolean =>
+  (['en', 'es'] as const).some((l) => findFood(headFood(part, l)?.food ?? 'water').kind === 'seasoning');
+
+/** Words at the end of a line that are about all of it. */
+const useWords =
+  /\b(?:for|as) (?:the )?(?:marinade|topping|garnish)|to (?:serve|finish)|para (?:el |la )?(?:marinada|adobo|servir)$/;
+
+/** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */
+const beforeAnother =
+  /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d|(?:a )?(?:handful|pinch) (?:of )?\p{L}|una? (?:pizca|punado) de)/iu;
+/** Cubes that go into the water of the line. */
+const beforeCubes = /(?<=\b(?:water|agua)\b[^,]*)\s(?:with|con)\s(?=\d)/i;
+/** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */
+const beforeSeasoning = /,\s*(?=(?:salt|sal|pepper|pimienta)(?:\s+(?:to taste|al gusto))?$)/i;
+
+/** Another food that has its amount behind it: "2 chillies, ginger paste 2 tbsp". */
+const beforeAmountLast = /,\s*(?=\p{L}[\p{L}\s-]*\s\d[\d.,/]*\s*(?:g|kg|ml|l|lbs?|oz|cups?|tbsp|tsp|tazas?)\b\.?$)/iu;
+
+/** "2 tbsp butter, plus 1 tbsp for finishing": the second amount is of the first food. */
+const withItsFood = ([first = '', ...others]: string[]): string[] => [
+  first,
+  ...others.map((part) => {
+    const { value, measure, rest } = headAmount(part);
+    const isBare = value !== null && measure !== null && measure in units && /^(?:more|extra|for|to|para)\b/.test(rest);
+    return isBare ? `${part.slice(0, part.length - rest.length)} ${headAmount(first).rest}, ${rest}` : part;
+  }),
+];
+
+/** The parts of a line, as typed or plain, where another food with its amount begins. */
+export const splitLine = (line: string): string[] =>
+  [beforeAnother, beforeCubes, beforeSeasoning, beforeAmountLast].reduce(
+    (parts, before) => parts.flatMap((part) => part.split(before)),
+    [line],
+  );
+
+/**
+ * Several foods on a line, each with an amount of its own, are so many lines. Null where there is only one, or where a part
+ * names no food: "1 cup plus 2 tbsp rice" and "2 breasts, 1 inch thick" are one.
+ */
+function amountsOf(plain: string): string[] | null {
+  const use = useWords.exec(plain)?.[0] ?? '';
+  const parts = withItsFood(splitLine(plain));
+  const starts = /\d|^(?:a |una? )?(?:pinch|handful|pizca|punado)\b/.test(parts[0] ?? '');
+  if (parts.length < 2 || !(starts || isSeasoning(parts[0]!))) return null;
+  const names = (part: string): boolean =>
+    (['en', 'es'] as const).some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
+  // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
+  const speaksOf = (part: string): boolean =>
+    (['en', 'es'] as const).some((l) => foodsIn(wordsOf(withoutBrackets(part)), l).length > 0);
+  if (!names(parts[0]!) || !parts.every((part) => names(part) || speaksOf(part))) return null;
+  return parts.map((part) => (use === '' || part.includes(use) ? part : `${part} ${use}`));
+}

@@ -1,0 +1,70 @@
+import type { Ingredient } from '../dish/schema';
+import type { FoodRecord } from '../food/record';
+import { pieceByName } from './measures';
+import { mostPieceG, type LineFacts } from './line-size';
+
+type Prep = NonNullable<Ingredient['prep']>;
+
+/** Only what can be done to such a food stays: rice is not sliced, and spices that are "whole" are not pieces of meat. */
+export function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
+  const isMeat = food.kind === 'meat';
+  const inPieces = (isMeat && food.meat?.cut !== 'ground' && food.id !== 'egg') || food.plant !== undefined;
+  const isGrain = food.grain !== undefined;
+  const pours = food.kind === 'liquid' || food.kind === 'dairy';
+  const isHot = read.hot === true || (food.id === 'water' && /\b(?:hot|boiling|warm|hirviendo|caliente)\b/.test(plain));
+  const isBoiled = food.id === 'egg' && /\bdur[oa]s?\b/.test(plain);
+  const prep: Prep = {
+    ...(inPieces && read.shape && read.shape !== 'ground' ? { shape: read.shape } : {}),
+    ...(inPieces && read.thicknessMm ? { thicknessMm: read.thicknessMm } : {}),
+    ...(isMeat && read.slit ? { slit: true } : {}),
+    ...(isGrain && read.rinse ? { rinse: true } : {}),
+    ...(isGrain && read.soakMin !== undefined ? { soakMin: read.soakMin } : {}),
+    ...(isHot && (pours || read.state === 'cooked') ? { hot: true } : {}),
+    ...(read.state && statesOf(food).includes(read.state) ? { state: read.state } : {}),
+    ...(isBoiled ? { state: 'cooked' as const } : {}),
+    ...(food.id === 'onion' && /\b(?:fried|frit[oa]s?)\b/.test(plain) ? { state: 'browned' as const } : {}),
+  };
+  const packet = food.packetMin && /(\d+)(?:\s*(?:-|to|a)\s*(\d+))?[\s-]*min/.exec(plain);
+  if (packet && prep.soakMin === undefined)
+    prep.packetMinutes = (Number(packet[1]) + Number(packet[2] ?? packet[1])) / 2;
+  return prep;
+}
+
+/** The states that a food can be in when it comes to the pot; of what has only one, none is said. */
+function statesOf(food: FoodRecord): readonly (Prep['state'] & string)[] {
+  if (food.grain) return ['toasted', 'cooked'];
+  if (food.kind === 'meat')
+    return food.meat?.cut === 'cooked' ? [] : ['raw', 'frozen', 'half-frozen', 'part-seared', 'browned', 'cooked'];
+  if (food.plant) return food.plant.staysHard ? ['cooked'] : ['frozen', 'browned', 'cooked'];
+  return food.kind === 'vegetable' ? ['browned'] : [];
+}
+
+/**
+ * Sets the weight of one piece of meat where its name or its line says it: the tender of a breast, a joint in one piece.
+ *
+ * @param grams of the whole line
+ */
+export function asPiece(prep: Prep, f: LineFacts, food: FoodRecord, grams: number | null): void {
+  const namedG = food.kind === 'meat' ? pieceByName(f.hit.name) : undefined;
+  if (namedG && !prep.shape) prep.pieceG ??= namedG;
+  if (isInOnePiece(f, food, prep)) Object.assign(prep, wholePrep(f, grams));
+}
+
+/** Words for a piece of meat that nobody has cut yet. */
+const joint =
+  /\b(?:whole|joint|in one piece|single piece|(?:chuck|rump|pot|shoulder|loin|leg|rib|beef|pork|lamb) roast|roasting|enter[oa]|en una pieza|de una pieza)\b/;
+/** Cuts that are sold in a piece as well as cut up; whole thighs and breasts are as they are sold. */
+const comesInJoints = (food: FoodRecord): boolean =>
+  food.meat?.cut === 'stew' || ['pork-loin', 'beef-steak', 'turkey-breast'].includes(food.id);
+const isInOnePiece = (f: LineFacts, food: FoodRecord, prep: Prep): boolean =>
+  prep.state !== 'cooked' &&
+  comesInJoints(food) &&
+  joint.test(f.plain) &&
+  (prep.shape ?? 'whole') === 'whole' &&
+  prep.pieceG === undefined;
+/** What one of so many weighs; without a number of them, it is one. */
+function wholePrep(f: LineFacts, grams: number | null): Prep {
+  const counted = f.head.measure === null && f.head.value !== null && Number.isInteger(f.head.value);
+  const pieceG = Math.round((grams ?? 0) / (counted ? f.head.value! : 1));
+  return { shape: 'whole', ...(pieceG >= 1 && pieceG <= mostPieceG ? { pieceG } : {}) };
+}
