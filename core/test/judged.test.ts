@@ -3,7 +3,8 @@ import { findFood } from '../src/food/find';
 import { cautiousVariation, pieceSd } from '../src/meat/cautious';
 import { lethalityLaw } from '../src/meat/lethality';
 import { cookPiece, type PieceInput } from '../src/meat/piece';
-import { gaussian, halton } from '../src/plan/uncertainty';
+import { halton } from '../src/halton';
+import { normalDeviate } from '../src/normal';
 import { thresholds } from '../src/meat/tenderness';
 import { gather } from '../src/plan/gather';
 import { type Gathered } from '../src/plan/item';
@@ -99,7 +100,7 @@ describe('safe', () => {
       };
       const one = cookPiece({ ...base, vary: cautiousVariation(mm / 2000, place, 270, false) }).openCoreC;
       const drawn = Array.from({ length: 256 }, (_, n) => {
-        const z = [2, 3, 5, 7].map((prime, k) => gaussian(halton(n + 1, prime, 1 + k)));
+        const z = [2, 3, 5, 7].map((prime, k) => normalDeviate(halton(n + 1, prime, 1 + k)));
         return cookPiece({
           ...base,
           coarse: true,

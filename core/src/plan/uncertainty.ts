@@ -2,7 +2,9 @@ import { bandOf, doneShare, hardCore, pastaBand, soakFactorOf, timeTerm } from '
 import { runClock } from '../grain/clock';
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
+import { halton, primes } from '../halton';
 import { pieceSd } from '../meat/cautious';
+import { normalDeviate } from '../normal';
 import { eveningHeatSd } from '../pot/factors';
 import { setBench, type Bench } from './bench';
 import { textureSd } from './chance';
@@ -57,74 +59,97 @@ export function uncertainty(
   { draws = 1000, seed = 1 }: { draws?: number; seed?: number } = {},
 ): Uncertainty {
   const b = benchOfPlan(setBench(dish, kitchen), chosen);
-  const { g, src } = b;
-  const addMl = chosen.liquid.addMl;
   const cooks = heatUps.map((f) => cookAt(b, f, chosen));
-  const juicy = src.fromItems.filter((x) => x.spreadG > 0);
-  const inputs: { input: string; subject?: string }[] = [
-    { input: 'heat-up' },
-    { input: 'kinetics' },
-    { input: 'uptake' },
-    { input: 'steam' },
-    ...juicy.map((x) => ({ input: 'juice', subject: x.item.ingredient.id })),
-  ];
+  const asPlanned = cooks[heatUps.indexOf(1)]!;
+  const inputs = inputsOf(b);
+  const starch = starchOf(b, asPlanned, chosen.liquid.addMl);
+  const meats = b.g.items.filter((i) => i.food.kind === 'meat' && asPlanned.cores.has(i.ingredient.id));
   const heatUpSd = heatUpSdOf(kitchen);
-  const saucy = g.sauceShare >= saucyFrom;
-  const edges = grainEdges(g);
-  const rec0 = g.grain?.food.grain;
-  const hardAt = rec0 ? rec0.eMin[0] * soakFactorOf(rec0, g.grain!.ingredient.prep?.soakMin ?? 0) : 1;
   const bands = new Map<string, number>();
-  const at: number[] = [];
+  const texture: number[] = [];
   const drawn: number[][] = inputs.map(() => []);
-  const base = g.grain
-    ? grainOutcome(
-        g,
-        src,
-        { run: cooks[2]!.run, addMl, depthCm: cooks[2]!.depthCm },
-        { earlierSteamG: b.first?.steamG ?? 0 },
-      )
-    : null;
-  const meats = g.items.filter((i) => i.food.kind === 'meat' && cooks[2]!.cores.has(i.ingredient.id));
   const reached = meats.map(() => 0);
   for (let n = 1; n <= draws; n++) {
-    const z = inputs.map((_, k) => gaussian(halton(n, primes[k % primes.length]!, seed + k)));
-    const cook = nearest(cooks, 1 + heatUpSd * z[0]!);
+    const z = inputs.map((_, k) => normalDeviate(halton(n, primes[k % primes.length]!, seed + k)));
     z.forEach((v, k) => drawn[k]!.push(v));
-    if (g.grain && base) {
-      const water = sd.steamG * z[3]! + juicy.reduce((s, x, k) => s + x.spreadG * z[4 + k]!, 0);
-      const rec = g.grain.food.grain!;
-      // A faster or slower clock is the same as longer or shorter seconds.
-      const clock = runClock(cook.temps!, cook.run.history.dtS * Math.max(0.5, 1 + sd.kinetics * z[1]!), {
-        grain: rec,
-        rawG: g.grain.grams,
-        soakedG: src.soakG,
-        reachableG: cook.reachableG + water,
-        slowing: base.slowing * Math.max(0.5, 1 + sd.uptake * z[2]!),
-      });
-      const time = (o: { equivalentMin: number }): number =>
-        timeTerm(o.equivalentMin, base.clock.equivalentMin, base.freeShare, saucy);
-      const packet = g.grain.food.packetMin?.[0];
-      const x = packet ? (clock.equivalentMin * base.slowing) / packet : 0;
-      const index = base.texture.index + 100 * (clock.moisture - base.clock.moisture) + time(clock);
-      const hard = doneShare(clock.equivalentMin, hardAt) < hardCore;
-      const band = packet ? pastaBand(x, clock.moisture) : hard ? 'hard' : bandOf(index, edges);
+    const cook = nearest(cooks, 1 + heatUpSd * z[0]!);
+    if (starch) {
+      const { band, at } = drawnTexture(starch, cook, z);
       bands.set(band, (bands.get(band) ?? 0) + 1);
-      at.push(packet ? x : index);
+      texture.push(at);
     }
-    const thick = 1 + sd.thickness * gaussian(halton(n, primes[inputs.length % primes.length]!, seed + 97));
+    const thick = 1 + sd.thickness * normalDeviate(halton(n, primes[inputs.length % primes.length]!, seed + 97));
     meats.forEach((m, k) => {
       if (interpolate(cook.cores.get(m.ingredient.id)!, thick) >= minimumC(m)) reached[k]! += 1;
     });
   }
   return {
     draws,
-    bands: [...bands].map(([band, count]) => ({ band, chance: count / draws })).sort((p, q) => q.chance - p.chance),
+    bands: [...bands].map(([band, count]) => ({ band, chance: count / draws })).sort((x, y) => y.chance - x.chance),
     meats: meats.map((m, k) => ({ ingredient: m.ingredient.id, chance: reached[k]! / draws })),
     movers: inputs
-      .map((i, k) => ({ ...i, share: at.length > 0 ? correlation(drawn[k]!, at) ** 2 : 0 }))
-      .sort((p, q) => q.share - p.share),
+      .map((i, k) => ({ ...i, share: texture.length > 0 ? correlation(drawn[k]!, texture) ** 2 : 0 }))
+      .sort((x, y) => y.share - x.share),
   };
 }
+
+/** The inputs that are drawn, in the order of a draw's deviates; the juice of each ingredient that gives any comes last. */
+const inputsOf = (b: Bench): { input: string; subject?: string }[] => [
+  { input: 'heat-up' },
+  { input: 'kinetics' },
+  { input: 'uptake' },
+  { input: 'steam' },
+  ...juicyOf(b).map((x) => ({ input: 'juice', subject: x.item.ingredient.id })),
+];
+const juicyOf = (b: Bench) => b.src.fromItems.filter((x) => x.spreadG > 0);
+
+/** The starch of a plan as it comes out where nothing differs, and what its texture is read by. */
+function starchOf(b: Bench, { run, depthCm }: OneCook, addMl: number) {
+  const item = b.g.grain;
+  const base = outcomeOf(b, { run, addMl, depthCm });
+  if (!item || !base) return null;
+  const record = item.food.grain!;
+  return {
+    base,
+    record,
+    rawG: item.grams,
+    soakG: b.src.soakG,
+    juiceSpreadsG: juicyOf(b).map((x) => x.spreadG),
+    packetMin: item.food.packetMin?.[0],
+    edges: grainEdges(b.g),
+    isSaucy: b.g.sauceShare >= saucyFrom,
+    /** minutes at 100 degC under which a kernel keeps a hard core */
+    hardMin: record.eMin[0] * soakFactorOf(record, item.ingredient.prep?.soakMin ?? 0),
+  };
+}
+type Starch = NonNullable<ReturnType<typeof starchOf>>;
+
+/** One draw: the band, and where in it (texture index; for pasta, times its packet minutes). */
+function drawnTexture(s: Starch, cook: OneCook, z: readonly number[]): { band: string; at: number } {
+  const { base } = s;
+  const [, kinetics, uptake, steam, ...juices] = z;
+  const waterG = sd.steamG * steam! + juices.reduce((sum, x, k) => sum + s.juiceSpreadsG[k]! * x, 0);
+  // A faster or slower clock is the same as longer or shorter seconds.
+  const dtS = cook.run.history.dtS * Math.max(0.5, 1 + sd.kinetics * kinetics!);
+  const clock = runClock(cook.temps!, dtS, {
+    grain: s.record,
+    rawG: s.rawG,
+    soakedG: s.soakG,
+    reachableG: cook.reachableG + waterG,
+    slowing: base.slowing * Math.max(0.5, 1 + sd.uptake * uptake!),
+  });
+  if (s.packetMin) {
+    const times = (clock.equivalentMin * base.slowing) / s.packetMin;
+    return { band: pastaBand(times, clock.moisture), at: times };
+  }
+  const longer = timeTerm(clock.equivalentMin, base.clock.equivalentMin, base.freeShare, s.isSaucy);
+  const index = base.texture.index + 100 * (clock.moisture - base.clock.moisture) + longer;
+  const isHard = doneShare(clock.equivalentMin, s.hardMin) < hardCore;
+  return { band: isHard ? 'hard' : bandOf(index, s.edges), at: index };
+}
+
+const outcomeOf = (b: Bench, cook: { run: OneCook['run']; addMl: number; depthCm: number }) =>
+  b.g.grain ? grainOutcome(b.g, b.src, cook, { earlierSteamG: b.first?.steamG ?? 0 }) : null;
 
 interface OneCook {
   factor: number;
@@ -151,9 +176,7 @@ function cookAt(b: Bench, factor: number, chosen: Plan): OneCook {
       cores.set(id, [...(cores.get(id) ?? []), m.nominal.openCoreC]);
     }
   }
-  const out = b.g.grain
-    ? grainOutcome(b.g, b.src, { run, addMl, depthCm: h.depthCm }, { earlierSteamG: b.first?.steamG ?? 0 })
-    : null;
+  const out = outcomeOf(b, { run, addMl, depthCm: h.depthCm });
   return {
     factor,
     run,
@@ -175,41 +198,6 @@ function interpolate(cores: readonly number[], thick: number): number {
   );
   const f = (t - thicknesses[i - 1]!) / (thicknesses[i]! - thicknesses[i - 1]!);
   return cores[i - 1]! + f * (cores[i]! - cores[i - 1]!);
-}
-
-const primes = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53];
-
-/** The n-th point of Halton's sequence in a base, turned round the unit circle by the seed. */
-export function halton(n: number, base: number, seed: number): number {
-  let f = 1;
-  let r = 0;
-  for (let i = n; i > 0; i = Math.floor(i / base)) {
-    f /= base;
-    r += f * (i % base);
-  }
-  return (r + ((seed * 0.6180339887498949) % 1)) % 1;
-}
-
-/** Normal deviate of a probability: Acklam's rational approximation in its central and tail parts, error below 1.2e-9. */
-export function gaussian(u: number): number {
-  const p = Math.min(1 - 1e-9, Math.max(1e-9, u));
-  const a = [
-    -39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239,
-  ];
-  const b = [-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572];
-  const c = [
-    -0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968,
-    2.938163982698783,
-  ];
-  const d = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416];
-  const poly = (k: readonly number[], x: number): number => k.reduce((s, v) => s * x + v, 0);
-  const low = 0.02425;
-  const tail = (q: number): number => poly(c, q) / (poly(d, q) * q + 1);
-  if (p < low) return tail(Math.sqrt(-2 * Math.log(p)));
-  if (p > 1 - low) return -tail(Math.sqrt(-2 * Math.log(1 - p)));
-  const q = p - 0.5;
-  const r = q * q;
-  return (poly(a, r) * q) / (poly(b, r) * r + 1);
 }
 
 function correlation(x: readonly number[], y: readonly number[]): number {
