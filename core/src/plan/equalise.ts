@@ -58,62 +58,98 @@ export function equalise(
   chosen: Plan,
   planned: (changed: Dish) => Plan = (changed) => solvePlan(changed, kitchen),
 ): Proposal[] {
-  const before = troubleOf(chosen);
-  const out: Proposal[] = [];
-  const consider = (code: Proposal['code'], ingredient: string, changed: Dish, to?: number | string): Proposal => {
-    const p = planned(changed);
-    const found: Proposal = {
-      code,
-      ingredient,
-      dish: changed,
-      plan: p,
-      trouble: troubleOf(p),
-      ...(to === undefined ? {} : { to }),
-    };
-    if (found.trouble < before) out.push(found);
-    return found;
-  };
+  const trial = new Trials(dish, troubleOf(chosen), planned);
   for (const id of strugglers(chosen)) {
     const item = dish.ingredients.find((i) => i.id === id)!;
-    const food = recordOf(item);
-    const meat = chosen.meats.find((m) => m.ingredient === id);
-    const plant = chosen.plants.find((v) => v.ingredient === id);
-    const mm = item.prep?.thicknessMm ?? food.meat?.defaultThicknessMm[0] ?? food.plant?.defaultThicknessMm[0] ?? 20;
-    const cut = (to: number): Dish => withIngredient(dish, { ...item, prep: { ...item.prep, thicknessMm: to } });
-    if (meat?.texture === 'dry' || plant?.verdict === 'soft') {
-      // Larger pieces take longer to come up: the same program is gentler on them.
-      for (const to of [Math.round(mm * 1.4), Math.round(mm * 1.8)])
-        if (to <= thickestMm && consider('cut-thicker', id, cut(to), to).trouble < before) break;
-      consider('hold-back', id, withIngredient(dish, { ...item, joins: 'finish' }));
-      if (dish.family !== 'pot-in-pot') consider('on-the-rack', id, withIngredient(dish, { ...item, place: 'rack' }));
-    } else {
-      let low = thinnestMm;
-      let high = Math.floor(mm) - 1;
-      // The thickest cut that still helps: thinner is never less done.
-      if (high >= low && consider('cut-thinner', id, cut(low), low).trouble < before) {
-        out.pop();
-        while (low < high) {
-          const mid = (low + high + 1) >> 1;
-          if (troubleOf(planned(cut(mid))) < before) low = mid;
-          else high = mid - 1;
-        }
-        consider('cut-thinner', id, cut(low), low);
-      }
-      if (item.place === 'top' || item.place === 'rack')
-        consider('lower', id, withIngredient(dish, { ...item, place: 'base' }));
-      if (meat && item.prep?.state !== 'browned' && item.prep?.state !== 'frozen')
-        consider('sear-more', id, withIngredient(dish, { ...item, prep: { ...item.prep, state: 'browned' } }));
-      if (meat && chosen.firstStage === null && dish.family !== 'steamed-side')
-        consider('start-earlier', id, { ...dish, overrides: { ...dish.overrides, firstStage: true } });
-      if (meat?.texture === 'tough')
-        for (const to of quickerCuts(food.id)) consider('swap-cut', id, withIngredient(dish, swapped(item, to)), to);
-    }
+    const isOver = chosen.meats.some((m) => m.ingredient === id && m.texture === 'dry') || isSoft(chosen, id);
+    if (isOver) gentler(trial, dish, item);
+    else sooner(trial, { dish, chosen, item });
   }
   const grain = dish.ingredients.find((i) => recordOf(i).kind === 'grain');
   if (grain && strugglers(chosen).length > 0)
-    for (const to of otherGrains(recordOf(grain), chosen))
-      consider('swap-grain', grain.id, withIngredient(dish, swapped(grain, to)), to);
-  return out.sort((a, b) => a.trouble - b.trouble || a.plan.timeline.at(-1)!.endMin - b.plan.timeline.at(-1)!.endMin);
+    for (const to of otherGrains(recordOf(grain), chosen)) trial.of('swap-grain', swapped(grain, to), to);
+  const endMin = (x: Proposal): number => x.plan.timeline.at(-1)!.endMin;
+  return trial.better.sort((a, b) => a.trouble - b.trouble || endMin(a) - endMin(b));
+}
+
+const isSoft = (p: Plan, id: string): boolean => p.plants.some((v) => v.ingredient === id && v.verdict === 'soft');
+
+/** Changed dishes, each planned anew; what leaves less trouble than the plan that stands is kept. */
+class Trials {
+  readonly better: Proposal[] = [];
+
+  constructor(
+    private readonly dish: Dish,
+    private readonly before: number,
+    private readonly planned: (changed: Dish) => Plan,
+  ) {}
+
+  /** One ingredient changed. @returns whether that helps */
+  of(code: Proposal['code'], item: Ingredient, to?: number | string): boolean {
+    return this.ofDish(code, { item: item.id, changed: withIngredient(this.dish, item) }, to);
+  }
+
+  ofDish(code: Proposal['code'], { item, changed }: { item: string; changed: Dish }, to?: number | string): boolean {
+    const plan = this.planned(changed);
+    const trouble = troubleOf(plan);
+    const helps = trouble < this.before;
+    if (helps)
+      this.better.push({ code, ingredient: item, dish: changed, plan, trouble, ...(to === undefined ? {} : { to }) });
+    return helps;
+  }
+
+  /** Whether a change helps, without keeping it. */
+  helps(item: Ingredient): boolean {
+    return troubleOf(this.planned(withIngredient(this.dish, item))) < this.before;
+  }
+}
+
+const cutTo = (item: Ingredient, mm: number): Ingredient => ({ ...item, prep: { ...item.prep, thicknessMm: mm } });
+
+function cutMm(item: Ingredient): number {
+  const food = recordOf(item);
+  return item.prep?.thicknessMm ?? food.meat?.defaultThicknessMm[0] ?? food.plant?.defaultThicknessMm[0] ?? usualMm;
+}
+const usualMm = 20;
+
+/** For a part that gets too much: larger pieces take longer to come up, later or higher it gets less. */
+function gentler(trial: Trials, dish: Dish, item: Ingredient): void {
+  const mm = cutMm(item);
+  for (const to of [Math.round(mm * 1.4), Math.round(mm * 1.8)])
+    if (to <= thickestMm && trial.of('cut-thicker', cutTo(item, to), to)) break;
+  trial.of('hold-back', { ...item, joins: 'finish' });
+  if (dish.family !== 'pot-in-pot') trial.of('on-the-rack', { ...item, place: 'rack' });
+}
+
+/** For a part that gets too little: thinner, lower, seared, started earlier, or a quicker cut of it. */
+function sooner(trial: Trials, { dish, chosen, item }: { dish: Dish; chosen: Plan; item: Ingredient }): void {
+  const meat = chosen.meats.find((m) => m.ingredient === item.id);
+  const state = item.prep?.state;
+  const thinner = thickestHelpfulMm(trial, item);
+  if (thinner !== null) trial.of('cut-thinner', cutTo(item, thinner), thinner);
+  if (item.place === 'top' || item.place === 'rack') trial.of('lower', { ...item, place: 'base' });
+  if (!meat) return;
+  if (state !== 'browned' && state !== 'frozen')
+    trial.of('sear-more', { ...item, prep: { ...item.prep, state: 'browned' } });
+  if (chosen.firstStage === null && dish.family !== 'steamed-side') {
+    const changed = { ...dish, overrides: { ...dish.overrides, firstStage: true } };
+    trial.ofDish('start-earlier', { item: item.id, changed });
+  }
+  if (meat.texture === 'tough')
+    for (const to of quickerCuts(recordOf(item).id)) trial.of('swap-cut', swapped(item, to), to);
+}
+
+/** The thickest cut that still helps, mm: thinner is never less done. Null where even the thinnest does not. */
+function thickestHelpfulMm(trial: Trials, item: Ingredient): number | null {
+  let low = thinnestMm;
+  let high = Math.floor(cutMm(item)) - 1;
+  if (high < low || !trial.helps(cutTo(item, low))) return null;
+  while (low < high) {
+    const mid = (low + high + 1) >> 1;
+    if (trial.helps(cutTo(item, mid))) low = mid;
+    else high = mid - 1;
+  }
+  return low;
 }
 
 /** The ingredient with another food of the table in its place. */

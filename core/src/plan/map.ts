@@ -5,10 +5,10 @@ import { meansOf } from '../pot/history';
 import { Problem } from '../problem';
 import type { Plan } from './document';
 import { runMeats } from './meat';
-import { setBench } from './bench';
+import { setBench, type Bench } from './bench';
 import { heat } from './cooked';
 import { benchOfPlan } from './stages';
-import { grainOutcome, starchTemps } from './water';
+import { grainOutcome, starchTemps, type GrainOutcome } from './water';
 
 /** Texture and meat over hold and natural release, with the plan's liquid. */
 export interface DonenessMap {
@@ -49,72 +49,89 @@ export function donenessMap(
   const b = benchOfPlan(setBench(dish, kitchen), chosen);
   if (!b.g.grain)
     throw new Problem('no-map', 'The map shows the doneness of a grain or pasta; this dish has none.', []);
-  const h = heat(b, {
-    addMl: chosen.liquid.addMl,
-    pressure: chosen.program.pressure,
-    texture: chosen.texture,
-    dtS: mapDtS,
-  });
-  const mostHold = Math.max(15, Math.ceil((chosen.program.holdMin * 2) / 15) * 15);
-  const holds = spread(mostHold, size.holds);
-  const full = chosen.program.naturalFullMin;
-  const packet = b.g.grain.food.packetMin?.[0];
-  const naturals = spread(Math.max(12, Math.ceil(full / 2) * 2 + 2), size.naturals);
-  const index: number[][] = [];
-  const equivalentMin: number[][] = [];
-  const meatFromMin: (number | null)[] = [];
-  let from = holds.length - 1;
-  naturals.forEach((n, row) => {
-    const release = n === 0 ? ({ kind: 'quick' } as const) : ({ kind: 'timed', naturalMin: n } as const);
-    const outcomes = holds.map((hold) => {
-      const run = h.heated.finish(hold, release);
-      const temps = meansOf(starchTemps(b.g, run, chosen.liquid.addMl, h.depthCm), clockEvery);
-      const seen = { ...run, history: { ...run.history, dtS: clockEvery * run.history.dtS } };
-      return grainOutcome(
-        b.g,
-        b.src,
-        { run: seen, addMl: chosen.liquid.addMl, depthCm: h.depthCm },
-        {
-          earlierSteamG: b.first?.steamG ?? 0,
-          temps,
-        },
-      );
-    });
-    index.push(outcomes.map((o) => (packet ? (o.clock.equivalentMin * o.slowing) / packet : o.texture.index)));
-    equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));
-    const done = (i: number): boolean =>
-      runMeats(b.g, h.heated.finish(holds[i]!, release), {
-        depthCm: h.depthCm,
-        earlier: h.earlier,
-        coarse: true,
-        ways: h.ways,
-      }).every((m) => m.verdict.ok);
-    if (chosen.meats.length === 0) meatFromMin.push(0);
-    else if (row === 0) {
-      const found = firstTrue(holds.length, done);
-      from = found ?? holds.length - 1;
-      meatFromMin.push(found === null ? null : holds[found]!);
-    } else if (meatFromMin[row - 1] === null && !done(from)) meatFromMin.push(null);
-    else {
-      while (from > 0 && done(from - 1)) from -= 1;
-      meatFromMin.push(holds[from]!);
-    }
+  const { addMl } = chosen.liquid;
+  const { pressure, holdMin, naturalFullMin } = chosen.program;
+  const heated = heat(b, { addMl, pressure, texture: chosen.texture, dtS: mapDtS });
+  const holds = spread(Math.max(15, Math.ceil((holdMin * 2) / 15) * 15), size.holds);
+  const naturals = spread(Math.max(12, Math.ceil(naturalFullMin / 2) * 2 + 2), size.naturals);
+  const packetMin = b.g.grain.food.packetMin?.[0];
+  const out: Pick<DonenessMap, 'index' | 'equivalentMin' | 'meatFromMin'> = {
+    index: [],
+    equivalentMin: [],
+    meatFromMin: [],
+  };
+  const boundary = new MeatBoundary(holds, (hold, release) => meatsAreDone(b, heated, hold, release));
+  for (const [row, naturalMin] of naturals.entries()) {
+    const release: Release = naturalMin === 0 ? { kind: 'quick' } : { kind: 'timed', naturalMin };
+    const outcomes = holds.map((hold) => starchAt(b, heated, { addMl, holdMin: hold, release }));
+    const times = (o: GrainOutcome): number => (o.clock.equivalentMin * o.slowing) / packetMin!;
+    out.index.push(outcomes.map((o) => (packetMin ? times(o) : o.texture.index)));
+    out.equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));
+    out.meatFromMin.push(chosen.meats.length === 0 ? 0 : boundary.at(release));
     progress((row + 1) / naturals.length);
-  });
+  }
   const sprays = chosen.program.advice.some(
     (a) => a.release === 'quick' && a.weight === 'against' && spray.has(a.code),
   );
   return {
+    ...out,
     holdMin: holds,
     naturalMin: naturals,
-    index,
-    equivalentMin,
-    meatFromMin,
     sprayUnderMin: sprays ? sprayUnderMin : 0,
-    naturalFullMin: full,
-    bandEdges: packet ? [...pastaEdges, pastaMost] : bandEdges,
+    naturalFullMin,
+    bandEdges: packetMin ? [...pastaEdges, pastaMost] : bandEdges,
   };
 }
+
+type Release = Plan['program']['release'];
+type Heated = ReturnType<typeof heat>;
+
+/** The starch of one pair of hold and release, its clock read in coarser steps than the pot was. */
+function starchAt(
+  b: Bench,
+  h: Heated,
+  { addMl, holdMin, release }: { addMl: number; holdMin: number; release: Release },
+): GrainOutcome {
+  const run = h.heated.finish(holdMin, release);
+  const temps = meansOf(starchTemps(b.g, run, addMl, h.depthCm), clockEvery);
+  const seen = { ...run, history: { ...run.history, dtS: clockEvery * run.history.dtS } };
+  const cook = { run: seen, addMl, depthCm: h.depthCm };
+  return grainOutcome(b.g, b.src, cook, { earlierSteamG: b.first?.steamG ?? 0, temps });
+}
+
+const meatsAreDone = (b: Bench, h: Heated, holdMin: number, release: Release): boolean =>
+  runMeats(b.g, h.heated.finish(holdMin, release), {
+    depthCm: h.depthCm,
+    earlier: h.earlier,
+    coarse: true,
+    ways: h.ways,
+  }).every((m) => m.verdict.ok);
+
+/** The hold from which all meat is done, row by row of growing release: it never moves up again. */
+class MeatBoundary {
+  /** index of the last row's hold; null before the first row, and where no hold of a row was enough */
+  private last: number | null = null;
+  private isFirst = true;
+
+  constructor(
+    private readonly holds: readonly number[],
+    private readonly isDone: (holdMin: number, release: Release) => boolean,
+  ) {}
+
+  /** Hold minutes, or null when none in range is enough. */
+  at(release: Release): number | null {
+    const done = (i: number): boolean => this.isDone(this.holds[i]!, release);
+    const longest = this.holds.length - 1;
+    if (this.isFirst) this.last = firstTrue(this.holds.length, done);
+    else if (this.last !== null || done(longest)) {
+      this.last ??= longest;
+      while (this.last > 0 && done(this.last - 1)) this.last -= 1;
+    }
+    this.isFirst = false;
+    return this.last === null ? null : this.holds[this.last]!;
+  }
+}
+
 const spray = new Set(['foam-at-the-valve', 'full-and-starchy', 'starch-sprays']);
 
 /** So many evenly spaced minutes from 0 to `most`. */
