@@ -101,68 +101,95 @@ export interface ScorchRisk {
  * @param hotMin minutes at full power between 80 degC and the countdown
  */
 export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: number): ScorchRisk {
-  const reasons: ScorchReason[] = [];
-  const add = (code: string, value: number): void => {
-    const remedy = remedies[code];
-    reasons.push(remedy === undefined ? { code, points: value } : { code, points: value, remedy });
-  };
-  const habits = g.dish.overrides ?? {};
-  if (g.fried && (habits.deglazed === false || geo.thinLiquidMl < deglazeMl))
-    add('fond-unscraped', points.fondUnscraped);
-  const tomato = tomatoAtBase(g, geo);
-  if (geo.grainOnBase && tomato) add('tomato-and-starch-mixed', points.mixed);
-  else if (tomato === 'thick') add('thick-tomato-at-base', pointsOf(pot, stagnantMm.thickTomato));
-  else if (tomato === 'diced') add('diced-tomato-at-base', pointsOf(pot, stagnantMm.dicedTomato));
-  const atBase = (i: Item): boolean => !['top', 'rack', 'inner-bowl'].includes(placeOf(g, i));
-  const dairy = g.items.filter((i) => i.food.kind === 'dairy' && goesUnderLid(i) && atBase(i));
-  if (dairy.some((i) => !isMarinade(g, i))) add('dairy-at-base', pointsOf(pot, stagnantMm.dairy));
-  else if (dairy.length > 0) add('marinade-at-base', pointsOf(pot, stagnantMm.marinade));
-  if (g.items.some((i) => hasFlag(i, 'thickener') && i.joins === 'stack'))
-    add('thickener-at-base', pointsOf(pot, stagnantMm.thickener));
-  if (g.items.some((i) => hasFlag(i, 'sugary') && i.joins !== 'finish')) add('sugary', points.sugary);
-  if (geo.grainOnBase) {
-    const prep = g.grain?.ingredient.prep;
-    if (g.grain?.food.kind === 'pasta') add('pasta-on-base', pointsOf(pot, stagnantMm.pasta));
-    else if (g.grain?.joins === 'fry' || prep?.coated)
-      add('coated-grain-on-base', pointsOf(pot, stagnantMm.coatedGrain));
-    else if (prep?.rinse) add('rinsed-grain-on-base', pointsOf(pot, stagnantMm.rinsedGrain));
-    else add('grain-on-base', pointsOf(pot, stagnantMm.bareGrain));
-  }
-  const long = points.perHotMin * (hotMin - calmHotMin);
-  if (long > leastReasonPoints) add('long-heat-up', long);
-  const minimum = pot.minimumLiquidMl[0];
-  const short = (minimum - geo.thinLiquidMl) / minimum;
-  if (short > minimumSlack) add('liquid-short', points.perQuarterShort * (short / 0.25));
-  const thickBelow = reasons.filter((r) => lies.test(r.code));
+  const ofFoods = ofFood(g, pot, geo);
+  const layers = ofFoods.filter((r) => lies.test(r.code));
   const deep = geo.liquidLevelMm > deepMm;
-  if (deep && thickBelow.length === 0) add('deep-liquid', points.deepLiquid);
-  if (geo.barrier && !habits.stirredDown) add('barrier', points.barrier);
-  if (pot.kind !== 'electric') add('gas-flame', points.gasFlame);
-  const dry = g.items.some((i) => i.joins === 'fry' && hasFlag(i, 'aromatic'));
-  if (dry && !g.items.some((i) => i.joins === 'fry' && (i.food.kind === 'fat' || hasFlag(i, 'renders'))))
-    add('fried-dry', points.friedDry);
-  const thick = g.items.some((i) => hasFlag(i, 'thick') && i.joins === 'stack');
-  if (thick && (habits.keepWarmMin ?? 0) > warmMin) add('kept-warm', points.keptWarm);
-  if (habits.stirredDown) add('stirred-down', points.stirredDown);
-  const x = reasons.reduce<number>((s, r) => s + r.points, points.start);
-  const index = logistic(x);
+  const reasons = [
+    ...ofFoods,
+    ...ofGrain(g, pot, geo),
+    ...ofLiquid(pot, geo, hotMin),
+    ...(deep && layers.length === 0 ? [reason('deep-liquid', points.deepLiquid)] : []),
+    ...ofHabits(g, pot, geo),
+  ].map(withRemedy);
+  const sum = reasons.reduce<number>((s, r) => s + r.points, points.start);
   const spread = Math.hypot(startSd, ...reasons.map((r) => r.points * pointsSd));
   const against = reasons.reduce((s, r) => s + Math.max(0, r.points), 0);
   for (const r of reasons) {
     if (r.points > 0) r.share = r.points / against;
     if (r.remedy === undefined || r.points <= 0) continue;
     // What the remedy gives back: thin liquid that moves again, or a barrier that is no longer stirred through.
-    const freed = deep && thickBelow.length === 1 && thickBelow[0] === r ? points.deepLiquid : 0;
+    const freed = deep && layers.length === 1 && layers[0]!.code === r.code ? points.deepLiquid : 0;
     const held = r.code === 'stirred-down' && geo.barrier ? points.barrier : 0;
-    r.after = logistic(x - r.points + freed + held);
+    r.after = logistic(sum - r.points + freed + held);
   }
+  const index = logistic(sum);
   return {
     index,
-    low: logistic(x - spread),
-    high: logistic(x + spread),
+    low: logistic(sum - spread),
+    high: logistic(sum + spread),
     level: index < levels.watch ? 'low' : index < levels.high ? 'watch' : 'high',
     reasons,
   };
+}
+
+const reason = (code: string, worth: number): ScorchReason => ({ code, points: worth });
+const withRemedy = (r: ScorchReason): ScorchReason =>
+  remedies[r.code] === undefined ? r : { ...r, remedy: remedies[r.code]! };
+const layer = (code: string, pot: PotProfile, mm: number): ScorchReason => reason(code, pointsOf(pot, mm));
+
+/** Tomato, dairy, thickener and sugar where the plate reaches them. */
+function ofFood(g: Gathered, pot: PotProfile, geo: Geometry): ScorchReason[] {
+  const out: ScorchReason[] = [];
+  const tomato = tomatoAtBase(g, geo);
+  if (geo.grainOnBase && tomato) out.push(reason('tomato-and-starch-mixed', points.mixed));
+  else if (tomato === 'thick') out.push(layer('thick-tomato-at-base', pot, stagnantMm.thickTomato));
+  else if (tomato === 'diced') out.push(layer('diced-tomato-at-base', pot, stagnantMm.dicedTomato));
+  const atBase = (i: Item): boolean => !['top', 'rack', 'inner-bowl'].includes(placeOf(g, i));
+  const dairy = g.items.filter((i) => i.food.kind === 'dairy' && goesUnderLid(i) && atBase(i));
+  if (dairy.some((i) => !isMarinade(g, i))) out.push(layer('dairy-at-base', pot, stagnantMm.dairy));
+  else if (dairy.length > 0) out.push(layer('marinade-at-base', pot, stagnantMm.marinade));
+  if (g.items.some((i) => hasFlag(i, 'thickener') && i.joins === 'stack'))
+    out.push(layer('thickener-at-base', pot, stagnantMm.thickener));
+  if (g.items.some((i) => hasFlag(i, 'sugary') && i.joins !== 'finish')) out.push(reason('sugary', points.sugary));
+  return out;
+}
+
+/** The starch where it lies on the base: a film of fat or a rinse lets the liquid move under it. */
+function ofGrain(g: Gathered, pot: PotProfile, geo: Geometry): ScorchReason[] {
+  if (!geo.grainOnBase) return [];
+  const prep = g.grain?.ingredient.prep;
+  if (g.grain?.food.kind === 'pasta') return [layer('pasta-on-base', pot, stagnantMm.pasta)];
+  if (g.grain?.joins === 'fry' || prep?.coated) return [layer('coated-grain-on-base', pot, stagnantMm.coatedGrain)];
+  if (prep?.rinse) return [layer('rinsed-grain-on-base', pot, stagnantMm.rinsedGrain)];
+  return [layer('grain-on-base', pot, stagnantMm.bareGrain)];
+}
+
+/** A long way up at full power, and liquid under the minimum of the pot. */
+function ofLiquid(pot: PotProfile, geo: Geometry, hotMin: number): ScorchReason[] {
+  const long = points.perHotMin * (hotMin - calmHotMin);
+  const minimum = pot.minimumLiquidMl[0];
+  const short = (minimum - geo.thinLiquidMl) / minimum;
+  return [
+    ...(long > leastReasonPoints ? [reason('long-heat-up', long)] : []),
+    ...(short > minimumSlack ? [reason('liquid-short', points.perQuarterShort * (short / 0.25))] : []),
+  ];
+}
+
+/** What the cook and the stove do: a base not scraped, frying dry, stirring down, keeping warm, an open flame. */
+function ofHabits(g: Gathered, pot: PotProfile, geo: Geometry): ScorchReason[] {
+  const habits = g.dish.overrides ?? {};
+  const inPan = (is: (i: Item) => boolean): boolean => g.items.some((i) => i.joins === 'fry' && is(i));
+  const hasFat = inPan((i) => i.food.kind === 'fat' || hasFlag(i, 'renders'));
+  const isThick = g.items.some((i) => hasFlag(i, 'thick') && i.joins === 'stack');
+  const unscraped = g.fried && (habits.deglazed === false || geo.thinLiquidMl < deglazeMl);
+  return [
+    ...(unscraped ? [reason('fond-unscraped', points.fondUnscraped)] : []),
+    ...(geo.barrier && !habits.stirredDown ? [reason('barrier', points.barrier)] : []),
+    ...(pot.kind !== 'electric' ? [reason('gas-flame', points.gasFlame)] : []),
+    ...(inPan((i) => hasFlag(i, 'aromatic')) && !hasFat ? [reason('fried-dry', points.friedDry)] : []),
+    ...(isThick && (habits.keepWarmMin ?? 0) > warmMin ? [reason('kept-warm', points.keptWarm)] : []),
+    ...(habits.stirredDown ? [reason('stirred-down', points.stirredDown)] : []),
+  ];
 }
 
 /** Reasons of thick things that lie on the base: over them no liquid moves freely. */
