@@ -74,6 +74,7 @@ export const buildServer = () =>
       Promise.all([
         bundle('server/src/main.ts', 'server/dist/main.mjs'),
         bundle('server/src/sums/worker.ts', 'server/dist/sums-worker.mjs'),
+        bundle('server/src/devices/worker.ts', 'server/dist/devices-worker.mjs'),
         bundle('server/src/keep/cli.ts', 'server/dist/keep.mjs'),
       ]),
   );

@@ -1,20 +1,35 @@
 import type { Cook } from '@einkorn/core';
 import { EventSource } from 'eventsource';
 import type { Signal } from './cooker';
-import { Rig } from './practice';
+import { Rig } from './rig';
 import { commandSchema, deviceFormat, type Command, type Reading, type Readings } from './protocol';
 
 const tickMs = 250;
 
-/** One cook on the practice bench with the clock it runs by. */
-interface Running {
-  rig: Rig;
-  /** wall clock and practice clock at the same moment */
-  wallMs: number;
-  atMs: number;
-  speed: number;
-  paused: boolean;
+/** The clock of one cook on the bench: the wall's, or in practice one that runs faster and can stand. */
+class BenchClock {
+  /** the wall clock when `atMs` was right */
+  private wallMs = Date.now();
+
+  constructor(
+    private atMs: number,
+    public speed: number,
+    public paused: boolean,
+  ) {}
+
+  nowMs(): number {
+    return this.paused ? this.atMs : this.atMs + (Date.now() - this.wallMs) * this.speed;
+  }
+
+  set(change: Partial<Pick<BenchClock, 'speed' | 'paused'>>): void {
+    this.atMs = this.nowMs();
+    this.wallMs = Date.now();
+    Object.assign(this, change);
+  }
 }
+
+/** Where the devices send what they measure; a server that is away gets it from their next reading. */
+type Post = (device: string, cookId: string, readings: Reading[], clock?: Readings['clock']) => void;
 
 /**
  * The simulated cooker, thermometer and scale as one guest of the server: they listen to its stream and post what they
@@ -23,96 +38,97 @@ interface Running {
  * @param baseUrl the server, as http://localhost:4280
  */
 export function runSimulatedDevices(baseUrl: string): () => void {
-  const running = new Map<string, Running>();
   const stream = new EventSource(`${baseUrl}/api/devices/stream`);
-  let stopped = false;
-
-  const now = (r: Running): number => (r.paused ? r.atMs : r.atMs + (Date.now() - r.wallMs) * r.speed);
-  const rebase = (r: Running, change: Partial<Pick<Running, 'speed' | 'paused'>>): void => {
-    r.atMs = now(r);
-    r.wallMs = Date.now();
-    Object.assign(r, change);
-  };
-
-  const post = async (
-    device: string,
-    cookId: string,
-    readings: Reading[],
-    clock?: Readings['clock'],
-  ): Promise<void> => {
-    const body: Readings = { format: deviceFormat, device, cook: cookId, readings, ...(clock ? { clock } : {}) };
-    try {
-      await fetch(`${baseUrl}/api/devices/readings`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      });
-    } catch {
-      // The server is away: the stream tells when it is back, and the cook is attached anew.
-    }
-  };
-
-  const obey = (c: Command): void => {
-    if (c.kind === 'attach') {
-      attach(running, c.cook);
-      return;
-    }
-    const r = running.get(c.cookId);
-    if (!r) return;
-    if (c.kind === 'events') for (const e of c.events) r.rig.feel(e);
-    else if (c.kind === 'detach') running.delete(c.cookId);
-    else if (c.kind === 'speed') rebase(r, { speed: c.speed });
-    else if (c.kind === 'pause') rebase(r, { paused: r.rig.cook.practice !== undefined });
-    else if (c.kind === 'resume') rebase(r, { paused: false });
-    else if (c.what === 'temperature') {
-      const celsius = r.rig.coreC(now(r));
-      if (celsius !== null) void post('probe', c.cookId, [{ kind: 'temperature', celsius, atMs: Math.round(now(r)) }]);
-    } else {
-      const grams = r.rig.weightG();
-      if (grams !== null) void post('scale', c.cookId, [{ kind: 'weight', grams, atMs: Math.round(now(r)) }]);
-    }
-  };
+  const bench = new DeviceBench((device, cook, readings, clock) => {
+    const body: Readings = { format: deviceFormat, device, cook, readings, ...(clock ? { clock } : {}) };
+    fetch(`${baseUrl}/api/devices/readings`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    }).catch(() => undefined);
+  });
   stream.addEventListener('command', (e: { data: string }) => {
     const parsed = commandSchema.safeParse(JSON.parse(e.data));
-    if (parsed.success) obey(parsed.data);
+    if (parsed.success) bench.obey(parsed.data);
   });
-
-  const timer = setInterval(() => {
-    for (const [id, r] of running) {
-      // While it stands nobody looks: there is nobody to tell.
-      if (r.paused) continue;
-      const atMs = Math.round(now(r));
-      const readings = r.rig.advance(atMs).map(readingOf);
-      const practice = r.rig.cook.practice !== undefined;
-      if (readings.length > 0 || practice)
-        void post('cooker', id, readings, practice ? { atMs, speed: r.speed } : undefined);
-    }
-  }, tickMs);
-
+  const timer = setInterval(() => bench.tick(), tickMs);
   return () => {
-    if (stopped) return;
-    stopped = true;
     clearInterval(timer);
     stream.close();
   };
 }
 
-/** A cook that is attached again (a server that came back) goes on from its own events. */
-function attach(running: Map<string, Running>, cook: Cook): void {
-  const known = running.get(cook.id);
-  const rig = known?.rig ?? new Rig(cook);
-  const last = cook.events.reduce((m, e) => Math.max(m, e.atMs), cook.startedMs);
-  for (const e of [...cook.events].sort((a, b) => a.atMs - b.atMs)) rig.feel(e);
-  if (known) return;
-  // What happened before was already told: the past is run through without a signal.
-  rig.advance(last);
-  running.set(cook.id, {
-    rig,
-    wallMs: Date.now(),
-    atMs: cook.practice ? last : Date.now(),
-    speed: cook.practice?.speed ?? 1,
-    paused: cook.practice !== undefined,
-  });
+/** The cooks that stand on simulated cookers. */
+class DeviceBench {
+  private readonly cooks = new Map<string, { rig: Rig; clock: BenchClock }>();
+
+  constructor(private readonly post: Post) {}
+
+  obey(c: Command): void {
+    if (c.kind === 'attach') {
+      this.attach(c.cook);
+      return;
+    }
+    const on = this.cooks.get(c.cookId);
+    if (!on) return;
+    switch (c.kind) {
+      case 'events':
+        for (const e of c.events) on.rig.feel(e);
+        break;
+      case 'detach':
+        this.cooks.delete(c.cookId);
+        break;
+      case 'speed':
+        on.clock.set({ speed: c.speed });
+        break;
+      case 'pause':
+        on.clock.set({ paused: on.rig.cook.practice !== undefined });
+        break;
+      case 'resume':
+        on.clock.set({ paused: false });
+        break;
+      default:
+        this.measure(c.what, c.cookId, on);
+    }
+  }
+
+  /** What happened at the cookers since the last tick. */
+  tick(): void {
+    for (const [id, { rig, clock }] of this.cooks) {
+      // While it stands nobody looks: there is nobody to tell.
+      if (clock.paused) continue;
+      const atMs = Math.round(clock.nowMs());
+      const readings = rig.advance(atMs).map(readingOf);
+      const isPractice = rig.cook.practice !== undefined;
+      if (readings.length > 0 || isPractice)
+        this.post('cooker', id, readings, isPractice ? { atMs, speed: clock.speed } : undefined);
+    }
+  }
+
+  private measure(what: 'temperature' | 'weight', id: string, { rig, clock }: { rig: Rig; clock: BenchClock }): void {
+    const atMs = Math.round(clock.nowMs());
+    if (what === 'temperature') {
+      const celsius = rig.coreC(clock.nowMs());
+      if (celsius !== null) this.post('probe', id, [{ kind: 'temperature', celsius, atMs }]);
+    } else {
+      const grams = rig.weightG();
+      if (grams !== null) this.post('scale', id, [{ kind: 'weight', grams, atMs }]);
+    }
+  }
+
+  /** A cook that is attached again (a server that came back) goes on from its own events. */
+  private attach(cook: Cook): void {
+    const known = this.cooks.get(cook.id);
+    const rig = known?.rig ?? new Rig(cook);
+    const lastMs = cook.events.reduce((m, e) => Math.max(m, e.atMs), cook.startedMs);
+    for (const e of [...cook.events].sort((a, b) => a.atMs - b.atMs)) rig.feel(e);
+    if (known) return;
+    // What happened before was already told: the past is run through without a signal.
+    rig.advance(lastMs);
+    const { practice } = cook;
+    const clock = new BenchClock(practice ? lastMs : Date.now(), practice?.speed ?? 1, practice !== undefined);
+    this.cooks.set(cook.id, { rig, clock });
+  }
 }
 
 /** The cooker's own signal in the words of the protocol. */

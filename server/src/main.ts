@@ -2,8 +2,8 @@ import { mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pino from 'pino';
-import { runSimulatedDevices } from '@einkorn/devices';
 import { createApp } from './app';
+import { startDevices } from './devices/thread';
 import { seedDemo } from './demo/seed';
 import { FolderProblem } from './keep/folder';
 import { keepSafe } from './keep/keeper';
@@ -49,7 +49,7 @@ const app = createApp(store, log, { webFolder: join(root, 'web', 'dist', 'browse
 const server = app.listen(port, lan ? '0.0.0.0' : '127.0.0.1', () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
-  stopDevices = runSimulatedDevices(`http://localhost:${at}`);
+  stopDevices = startDevices(join(here, 'devices-worker.mjs'), { baseUrl: `http://localhost:${at}`, log });
   console.log(`Einkorn is ready: http://localhost:${at}`);
   console.log(`Version ${version}, data in ${folder}`);
   if (store.setAside > 0)

@@ -3,6 +3,7 @@ import { scaleBy } from '../../src/dish/scale';
 import { findFood, measurable } from '../../src/food/find';
 import { toGrams } from '../../src/quantity/convert';
 import { evaluate, plan } from '../../src/plan/plan';
+import { Problem } from '../../src/problem';
 import type { Plan } from '../../src/plan/document';
 import { heat } from '../../src/plan/cooked';
 import { setBench } from '../../src/plan/bench';
@@ -115,11 +116,21 @@ export const evaluateAgrees: Law = (c, p) => {
   );
 };
 
+/** The plan of a dish; null where it does not fit the pot at all. */
+function planOrFull(c: Case, dish: Dish): Plan | null {
+  try {
+    return withDish(c, dish);
+  } catch (e) {
+    if (e instanceof Problem && e.code === 'pot-too-small') return null;
+    throw e;
+  }
+}
+
 /** Twice the dish never needs more than twice the liquid, to what a jug shows twice; where the pot is full nothing is asked. */
 export const twice: Law = (c, p) => {
   if (c.dish.serves > 30 || p.pot.fillFraction > 0.3) return null;
-  const { dish } = scaleBy(c.dish, 2);
-  const q = withDish(c, dish);
+  const q = planOrFull(c, scaleBy(c.dish, 2).dish);
+  if (q === null) return null;
   if (q.pot.fillFraction > 0.6 || (q.firstStage === null) !== (p.firstStage === null)) return null;
   return q.liquid.addMl > 2 * p.liquid.addMl + 10 ? `${p.liquid.addMl} -> ${q.liquid.addMl}` : null;
 };

@@ -1,19 +1,14 @@
 import {
   resultOf,
-  cookTimeline,
   kitchenAt,
   loadOfFirst,
   loadOfPlan,
   potProfile,
-  restarts,
   withFactors,
   type CookResult,
   type Cook,
   type CookRun,
-  type Debrief,
-  type Fault,
   type Kitchen,
-  type Noticed,
   type CookEvent,
 } from '@einkorn/core';
 import { SimulatedCooker, type CookerSetting, type Signal } from './cooker';
@@ -21,8 +16,6 @@ import { bell, stream } from './noise';
 
 export const kitchenOf = (cook: Cook): Kitchen => kitchenAt(cook.plan.pot);
 
-/** A lag that nobody minds, min. */
-const promptMin = 0.75;
 /** Thermometer and scale: one standard deviation of their readings. */
 const probeNoiseC = 0.4;
 const scaleNoiseG = 2;
@@ -146,102 +139,3 @@ export class Rig {
 }
 /** A pot that nobody looks after for so long is not simulated further, s. */
 const longestS = 6 * 3600;
-
-/** Cooks a practice cook again from its taps and tells what they missed. Null when the lid was never locked. */
-export function debrief(cook: Cook): Debrief | null {
-  const rig = new Rig(cook);
-  const events = [...cook.events].sort((a, b) => a.atMs - b.atMs);
-  for (const e of events) rig.feel(e);
-  if (!rig.cooker || rig.lockMs === null || !rig.lockedWhole) return null;
-  const end = cook.finishedMs ?? events.at(-1)?.atMs ?? cook.startedMs;
-  rig.advance(end);
-  // Somebody who stopped early still has a pot that comes down by itself.
-  for (let m = 1; rig.cooker.pin && m < 180; m++) rig.advance(end + m * 60_000);
-  const lock = rig.lockMs;
-  const min = (ms: number): number => (ms - lock) / 60_000;
-  const { standing, ofRun } = cookTimeline({ ...cook, events }, end);
-  // Once the lid was locked again the new run is what was to be noticed; a burn is of the first.
-  const since = (restarts(standing).at(-1)?.atMs ?? lock) - lock;
-  const signalled = (kind: Signal['kind']): number | null => {
-    const s = rig.cooker!.signals.find((x) => x.kind === kind && (kind === 'burn' || x.atS * 1000 >= since));
-    return s ? s.atS / 60 : null;
-  };
-  const tapped = (...kinds: CookEvent['kind'][]): number | null => {
-    const e = ofRun.find((x) => kinds.includes(x.kind) && x.device === undefined && x.atMs >= lock);
-    return e ? min(e.atMs) : null;
-  };
-  const quick = cook.plan.program.release.kind !== 'natural';
-  const naturalMin = cook.plan.program.release.naturalMin ?? 0;
-  // A valve opened before the hold was over is held against the moment when it would have been.
-  const counted = signalled('countdown');
-  const holdMin = restarts(standing).at(-1)?.lockedAgain?.holdMin ?? cook.plan.program.holdMin;
-  const holdEnd = signalled('hold-end') ?? (counted === null ? null : counted + holdMin);
-  const row = (what: Noticed['what'], at: number | null, seen: number | null): Noticed[] =>
-    at === null
-      ? []
-      : [
-          {
-            what,
-            atMin: at,
-            seenMin: seen,
-            lateMin: seen === null ? null : seen - at,
-            prompt: seen !== null && Math.abs(seen - at) <= promptMin,
-          },
-        ];
-  const hands = cook.practice?.hands ?? 'devices';
-  const noticed = [
-    ...(hands === 'you' ? row('pin-up', signalled('pin-up'), tapped('pin-up')) : []),
-    ...row('burn', signalled('burn'), tapped('burn', 'off-plan')),
-    ...burnInFirst(rig, standing, row),
-    // With a valve to open, the moment for it is the end of the hold and the natural minutes.
-    ...(quick && holdEnd !== null && cook.plan.steps.some((s) => s.id === 'vent')
-      ? row('hold-end', holdEnd + naturalMin, tapped('valve-open', 'pin-down'))
-      : []),
-    ...(hands === 'you' && !quick ? row('pin-down', signalled('pin-down'), tapped('pin-down')) : []),
-  ].sort((a, b) => a.atMin - b.atMin);
-  const run = rig.cooker.run();
-  const every = Math.max(1, Math.round(10 / run.history.dtS));
-  const at = Array.from({ length: Math.ceil(run.history.tempC.length / every) }, (_, i) => i * every);
-  const p = cook.plan;
-  return {
-    faults: cook.practice?.faults ?? [],
-    noticed,
-    food: rig.food(),
-    planned: { band: p.grain?.band ?? p.pasta?.band ?? null, moisture: (p.grain ?? p.pasta)?.moisture ?? null },
-    curve: {
-      minutes: at.map((i) => (i * run.history.dtS) / 60),
-      tempC: at.map((i) => run.history.tempC[i]!),
-      gaugeKpa: at.map((i) => run.history.gaugeKpa[i]!),
-    },
-  };
-}
-
-/** A burn warning of the first of two stages, min after its own lid was locked. */
-function burnInFirst(
-  rig: Rig,
-  standing: readonly CookEvent[],
-  row: (what: Noticed['what'], at: number | null, seen: number | null) => Noticed[],
-): Noticed[] {
-  const { first, lockMs } = rig;
-  const burn = first?.signals.find((s) => s.kind === 'burn');
-  if (!first || !burn) return [];
-  const seen = standing.find(
-    (e) =>
-      (e.kind === 'burn' || e.kind === 'off-plan') &&
-      e.device === undefined &&
-      e.atMs >= first.lockMs &&
-      e.atMs < lockMs!,
-  );
-  return row('burn', burn.atS / 60, seen ? (seen.atMs - first.lockMs) / 60_000 : null);
-}
-
-/** Faults drawn for a surprise: one or two that this pot can have. */
-export function drawFaults(seed: number, whistle: boolean): Fault[] {
-  const next = stream(seed ^ 0x2545f491);
-  const can: Fault[] = whistle
-    ? ['slow-seal', 'leaking-ring', 'weak-heater', 'late-whistle']
-    : ['slow-seal', 'leaking-ring', 'burn-cut-out', 'weak-heater'];
-  const first = can[Math.floor(next() * can.length)]!;
-  const second = can[Math.floor(next() * can.length)]!;
-  return next() < 0.35 && second !== first ? [first, second] : [first];
-}
