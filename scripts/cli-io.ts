@@ -1,5 +1,5 @@
 import { readFileSync, statSync } from 'node:fs';
-import { Problem } from '@einkorn/core';
+import { Problem, refusal, issueAt } from '@einkorn/core';
 
 /** No dish or recipe is larger, and no log, bytes: what is more is not read at all. */
 const largestBytes = 8_000_000;
@@ -11,13 +11,9 @@ export function readText(file: string, path: string, most = largestBytes): strin
   try {
     if (statSync(file).size <= most) return readFileSync(file, 'utf8');
   } catch {
-    throw new Problem('file-missing', `I cannot read the file "${shown}". Check its name and place.`, [
-      { path, message: 'The file does not exist or cannot be read.' },
-    ]);
+    throw refusal('file-missing', { file: shown }, issueAt(path, 'no-such-file'));
   }
-  throw new Problem('file-large', `"${shown}" is too large. Save only what is to be read.`, [
-    { path, message: `At most ${most / 1_000_000} MB.` },
-  ]);
+  throw refusal('file-large', { file: shown }, issueAt(path, 'most-megabytes', { megabytes: most / 1_000_000 }));
 }
 
 /** The JSON of a file. Throws Problem `not-json` too; `path` names the argument. */
@@ -26,9 +22,7 @@ export function readJson(file: string, path: string, most = largestBytes): unkno
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new Problem('not-json', `"${file.slice(0, 200)}" is not JSON. Export it again or mend the file.`, [
-      { path: '', message: 'The text is not valid JSON.' },
-    ]);
+    throw refusal('file-not-json', { file: file.slice(0, 200) }, issueAt('', 'text-not-json'));
   }
 }
 

@@ -1,3 +1,6 @@
+import { sharedCodes } from './words/problems';
+import { sentence, type Code, type Params } from './words/sentence';
+
 /** One thing wrong with one field. `path` is dotted, as in `ingredients.0.amount.value`. */
 export interface Issue {
   path: string;
@@ -5,14 +8,15 @@ export interface Issue {
 }
 
 /**
- * The one shape of a refusal: a code for programs, a sentence for the cook, and the fields it is about.
- * The server sends it as RFC 9457 problem+json, the command line as `{error}`.
+ * The one shape of a refusal: a code for programs with what fills its sentence, the sentence for the cook, and the fields
+ * it is about. The server sends it as RFC 9457 problem+json, the command line as `{error}`.
  */
 export class Problem extends Error {
   constructor(
     readonly code: string,
     message: string,
     readonly issues: Issue[] = [],
+    readonly params: Params = {},
   ) {
     super(message);
     this.name = 'Problem';
@@ -22,3 +26,17 @@ export class Problem extends Error {
     return { code: this.code, message: this.message, issues: this.issues };
   }
 }
+
+/** A refusal in the words of the catalogue, with the fields that it is about. */
+export const refusal = (says: Code<'problem'>, params: Params = {}, ...issues: Issue[]): Problem =>
+  new Problem(sharedCodes[says] ?? says, sentence('problem', says, params), issues, params);
+
+/** A refusal that is about one field alone, and says the same beside it. */
+export const refusalAt = (path: string, says: Code<'problem'>, params: Params = {}): Problem =>
+  refusal(says, params, { path, message: sentence('problem', says, params) });
+
+/** What the catalogue says beside one field. */
+export const issueAt = (path: string, says: Code<'problem-field'>, params: Params = {}): Issue => ({
+  path,
+  message: sentence('problem-field', says, params),
+});

@@ -110,6 +110,8 @@ describe('bad documents say what, where and what to do', () => {
     const p = refuse(change);
     expect([p.code, p.issues[0]?.path]).toEqual([code, path]);
     expect(p.issues.map((i) => i.message).join(' ')).toMatch(message);
+    // Nothing of the sentence stays open.
+    expect(JSON.stringify(p)).not.toContain('{{');
   });
 
   test.each([null, 7, 'dish', [], { format: {} }, JSON.parse('{"__proto__": {"format": "einkorn.dish/1"}}')])(

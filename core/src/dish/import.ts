@@ -1,4 +1,4 @@
-import { Problem, type Issue } from '../problem';
+import { Problem, refusal, type Issue } from '../problem';
 import { readDish } from './read';
 import type { Dish } from './schema';
 
@@ -21,7 +21,7 @@ export function importDish(raw: unknown): Imported {
   try {
     doc = structuredClone(raw);
   } catch {
-    throw new Problem('not-a-dish', 'This is not a dish document: it must be one JSON object.');
+    throw refusal('not-a-dish');
   }
   for (let round = 0; round < mostRounds; round++) {
     try {
@@ -35,7 +35,7 @@ export function importDish(raw: unknown): Imported {
       leftOut.push(...gone.reverse());
     }
   }
-  throw new Problem('dish-invalid', 'Too much of this file is not understood. Export it again.', leftOut.slice(0, 20));
+  throw refusal('dish-garbled', {}, ...leftOut.slice(0, 20));
 }
 
 /** Takes the ingredient or the field at a path out of the document; false when there is nothing to take, or it is needed. */

@@ -1,6 +1,6 @@
 import { recordOf } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import { toGrams } from '../quantity/convert';
 import { measurable } from '../food/find';
 import type { Dish, Ingredient } from './schema';
@@ -35,9 +35,7 @@ export interface Scaled {
  */
 export function scaleBy(dish: Dish, factor: number): Scaled {
   if (!(factor > 0) || dish.serves * factor > 60.5)
-    throw new Problem('scale-invalid', 'Scale to a size between one and sixty people.', [
-      { path: 'factor', message: 'Use a factor above 0.' },
-    ]);
+    throw refusal('scale-invalid', {}, issueAt('factor', 'factor-above-0'));
   const { overrides: _overrides, asCooked: _asCooked, ...rest } = dish;
   const by = (code: NotScaled['code'], pick: (food: FoodRecord, i: Ingredient) => boolean): NotScaled[] => {
     const ingredients = dish.ingredients.filter((i) => pick(recordOf(i), i)).map((i) => i.id);
@@ -80,9 +78,6 @@ export const scaleDish = (dish: Dish, serves: number): Dish => ({
  */
 export function scaleToGrain(dish: Dish, grainG: number): Scaled {
   const grain = dish.ingredients.find((i) => recordOf(i).grain);
-  if (!grain)
-    throw new Problem('grain-missing', 'This dish has no grain or pasta to scale by.', [
-      { path: 'ingredients', message: 'Scale by people or by the pot.' },
-    ]);
+  if (!grain) throw refusal('nothing-to-scale-by', {}, issueAt('ingredients', 'scale-otherwise'));
   return scaleBy(dish, grainG / toGrams(grain.amount, measurable(recordOf(grain))));
 }

@@ -1,5 +1,5 @@
 import { nearest } from '../nearest';
-import { Problem } from '../problem';
+import { refusalAt } from '../problem';
 import type { Measurable } from '../quantity/convert';
 import { grains } from './grains';
 import { meats } from './meats';
@@ -19,8 +19,7 @@ export function findFood(id: string, path = 'food'): FoodRecord {
   const near = nearest(id, foodIds);
   const shown = id.length > 40 ? `${id.slice(0, 40)}…` : id;
   const hint = near.length > 0 ? ` Did you mean ${near.join(', ')}?` : ' Choose one from the list of foods.';
-  const message = `I do not know the food "${shown}".${hint}`;
-  throw new Problem('food-unknown', message, [{ path, message }]);
+  throw refusalAt(path, 'food-unknown', { food: shown, hint });
 }
 
 /** What the converter needs of a food; `pieceG` is what one piece of it weighs, where the cook said so. */

@@ -1,5 +1,5 @@
 import type { Dish } from '../dish/schema';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
 import { boundBy, geometryOf, type LiquidBounds } from './bounds';
@@ -36,11 +36,7 @@ export const assemble = (x: Chosen): Plan => sound(written(x));
 function sound(p: Plan): Plan {
   const bad = unsound(p, '');
   if (bad === null) return p;
-  throw new Problem(
-    'not-a-number',
-    'With these amounts nothing sensible can be reckoned. Look for an amount that is far too small or too large.',
-    [{ path: bad, message: 'This number cannot be worked out for the dish as it stands.' }],
-  );
+  throw refusal('not-a-number', {}, issueAt(bad, 'cannot-be-worked-out'));
 }
 
 /** Path of the first number below `x` that is not finite; null where all are. */

@@ -3,7 +3,7 @@ import type { Dish } from '../dish/schema';
 import type { History } from '../history';
 import type { Load } from '../pot/state';
 import type { PotProfile } from '../pot/profile';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import type { FryStep } from './document';
 import { fryPlan } from './fry';
 import { gather } from './gather';
@@ -66,11 +66,8 @@ const mostMeats = 8;
 function checkMeats(g: Gathered): void {
   const n = meatsOf(g).length;
   if (n <= mostMeats) return;
-  throw new Problem(
-    'too-many-meats',
-    `These are ${n} meats with times of their own; one pot is planned for at most ${mostMeats}. Cook some of them apart, or give those that are cut alike as one.`,
-    [{ path: 'ingredients', message: `Keep at most ${mostMeats} different meats in this pot.` }],
-  );
+  const most = mostMeats;
+  throw refusal('too-many-meats', { count: n, most }, issueAt('ingredients', 'most-meats', { most }));
 }
 
 /** Checks that this dish can be planned as it is, and sets up what both modes share. */
@@ -104,12 +101,8 @@ const underLidLitres = (g: Gathered): number =>
 export function checkFits({ g, pot }: Bench): void {
   const litres = underLidLitres(g);
   if (litres <= pot.litres) return;
-  const round = (x: number): string => x.toFixed(1);
-  throw new Problem(
-    'pot-too-small',
-    `This is ${round(litres)} L of food for a pot of ${round(pot.litres)} L. Cook less of it, in batches, or take a larger pot.`,
-    [{ path: 'ingredients', message: 'Scale the dish to the pot, or choose a larger pot in the kitchen.' }],
-  );
+  const params = { litres: litres.toFixed(1), pot: pot.litres.toFixed(1) };
+  throw refusal('pot-too-small', params, issueAt('ingredients', 'scale-to-the-pot'));
 }
 
 function checkStarch(g: Gathered): void {
@@ -117,45 +110,21 @@ function checkStarch(g: Gathered): void {
   const starches = g.items.filter((i) => i.food.grain && i.joins !== 'finish');
   // Pasta that waits for the open pot is no starch under the lid, but the dish has one.
   const late = g.items.some((i) => i.food.grain && i.joins === 'finish');
-  const found = starches.map((i) => i.food.id).join(', ');
-  const refuse = (code: string, message: string, hint: string): never => {
-    throw new Problem(code, message, [{ path: 'ingredients', message: hint }]);
-  };
-  if (starches.length > 1)
-    refuse('two-grains', 'Two grains need two times. Keep one grain or pasta in this pot.', `Found: ${found}.`);
-  const starch = starches[0];
+  const { family } = dish;
+  const found = issueAt('ingredients', 'found', { foods: starches.map((i) => i.food.id).join(', ') });
+  if (starches.length > 1) throw refusal('two-grains', {}, found);
+  const one = starches[0];
   if (rule.starch === 'none') {
-    if (starch)
-      refuse(
-        'grain-not-here',
-        `Dishes of the family "${dish.family}" have no grain or pasta. Choose another family.`,
-        `Found: ${found}.`,
-      );
+    if (one) throw refusal('grain-not-here', { family }, found);
     const steamed = g.items.some((i) => i.joins === 'stack' && (i.food.kind === 'vegetable' || i.food.kind === 'meat'));
-    if (!steamed)
-      refuse(
-        'nothing-to-steam',
-        'There is nothing to steam: add a vegetable, eggs or meat.',
-        'Add what goes on the rack.',
-      );
+    if (!steamed) throw refusal('nothing-to-steam', {}, issueAt('ingredients', 'add-to-the-rack'));
     return;
   }
-  const wanted = { grain: 'grain', pasta: 'pasta', any: 'grain or pasta' }[rule.starch];
-  if (!starch) {
-    if (!rule.starchOptional && !late)
-      refuse(
-        'grain-missing',
-        `This family needs a ${wanted}: add rice, einkorn, penne or the like.`,
-        `Add one ${wanted}.`,
-      );
-    return;
-  }
-  if (rule.starch !== 'any' && starch.food.kind !== rule.starch)
-    refuse(
-      'grain-wrong',
-      `Dishes of the family "${dish.family}" are made with ${wanted}, not with ${starch.food.id}. Choose another family.`,
-      `Found: ${found}.`,
-    );
+  const starch = { grain: 'grain', pasta: 'pasta', any: 'grain or pasta' }[rule.starch];
+  if (!one && !rule.starchOptional && !late)
+    throw refusal('grain-missing', { starch }, issueAt('ingredients', 'add-one', { starch }));
+  if (one && rule.starch !== 'any' && one.food.kind !== rule.starch)
+    throw refusal('grain-wrong', { family, starch, food: one.food.id }, found);
 }
 
 /** Under an inner bowl or a rack without grain the pot still needs its minimum of thin liquid. */

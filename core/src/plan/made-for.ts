@@ -1,7 +1,7 @@
 import { potInUse, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { potMark, type PotRef } from '../pot/own-pot';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
 import type { Plan } from './document';
@@ -39,9 +39,5 @@ export const isPlanOf = (plan: Plan, dish: Dish): boolean =>
 /** Throws Problem `plan-of-another-dish` where the two do not belong together. */
 export function checkPlanOf(plan: Plan, dish: Dish): void {
   if (isPlanOf(plan, dish)) return;
-  throw new Problem(
-    'plan-of-another-dish',
-    'This plan was made for another dish or another kitchen. Plan the dish again, then cook it.',
-    [{ path: 'plan', message: 'Wait for the fresh plan, or plan the dish again.' }],
-  );
+  throw refusal('plan-of-another-dish', {}, issueAt('plan', 'wait-for-the-plan'));
 }

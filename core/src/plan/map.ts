@@ -2,7 +2,7 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { bandEdges, pastaEdges } from '../grain/texture';
 import { meansOf } from '../pot/history';
-import { Problem } from '../problem';
+import { refusal } from '../problem';
 import type { Plan } from './document';
 import { runMeats } from './meat';
 import { setBench, type Bench } from './bench';
@@ -47,8 +47,7 @@ export function donenessMap(
   progress: (share: number) => void = () => undefined,
 ): DonenessMap {
   const b = benchOfPlan(setBench(dish, kitchen), chosen);
-  if (!b.g.grain)
-    throw new Problem('no-map', 'The map shows the doneness of a grain or pasta; this dish has none.', []);
+  if (!b.g.grain) throw refusal('no-map');
   const { addMl } = chosen.liquid;
   const { pressure, holdMin, naturalFullMin } = chosen.program;
   const heated = heat(b, { addMl, pressure, texture: chosen.texture, dtS: mapDtS });

@@ -1,4 +1,4 @@
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import { hasFlag, type Gathered, type Item } from './item';
 
 export type Place = 'liquid' | 'base' | 'grain' | 'top' | 'rack' | 'inner-bowl';
@@ -8,22 +8,11 @@ export function placeOf(g: Gathered, item: Item): Place {
   const said = item.ingredient.place;
   if (said === 'inner-bowl' && !g.inBowl) {
     const at = g.items.indexOf(item);
-    throw new Problem(
-      'place-not-here',
-      'An inner bowl needs a dish of the family pot-in-pot. Choose that family or another place.',
-      [
-        {
-          path: `ingredients.${at}.place`,
-          message: 'Choose base, liquid, grain, top or rack, or the family pot-in-pot.',
-        },
-      ],
-    );
+    throw refusal('bowl-not-here', {}, issueAt(`ingredients.${at}.place`, 'places-outside-a-bowl'));
   }
   if (said && item.food.grain && (said === 'rack' || said === 'liquid')) {
     const at = g.items.indexOf(item);
-    throw new Problem('place-not-here', `Grain and pasta cannot lie on a ${said}: they need to stand in their water.`, [
-      { path: `ingredients.${at}.place`, message: 'Choose base, grain, top or, in a pot-in-pot dish, inner-bowl.' },
-    ]);
+    throw refusal('place-not-here', { place: said }, issueAt(`ingredients.${at}.place`, 'places-of-grain'));
   }
   if (said) return said;
   if (item.food.grain) return g.inBowl ? 'inner-bowl' : 'grain';

@@ -1,7 +1,7 @@
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import type { Texture } from '../grain/texture';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import { assemble } from './assemble';
 import { checkFits, setBench, type Bench } from './bench';
 import type { Plan } from './document';
@@ -39,10 +39,7 @@ export function planInFull(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}
 /** What the cook's own numbers (`asCooked`) will give. Throws Problem `as-cooked-missing` when there are none. */
 export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}), options: PlanOptions = {}): Plan {
   const as = dish.asCooked;
-  if (!as)
-    throw new Problem('as-cooked-missing', 'To evaluate, say how it was cooked: liquid, minutes and release.', [
-      { path: 'asCooked', message: 'Add asCooked with pressure, holdMin and release.' },
-    ]);
+  if (!as) throw refusal('as-cooked-missing', {}, issueAt('asCooked', 'add-as-cooked'));
   const bare = setBench(dish, kitchen);
   checkFits(bare);
   const listed = bare.g.main.grams / bare.g.main.food.bulkGPerMl[0];

@@ -2,7 +2,7 @@ import { closedLiquidG } from '../grain/closed';
 import { type Texture, wishShift } from '../grain/texture';
 import { uptakeGPerG } from '../grain/uptake';
 import type { Program, Release } from '../pot/cook';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import type { Bench } from './bench';
 import { liquidBounds, type LiquidBounds } from './bounds';
 import { type Cooked, cookHeated, heat } from './cooked';
@@ -181,9 +181,11 @@ function pressuresOf(b: Bench): ('high' | 'low')[] {
   );
   if (fits.length === 0) {
     const list = own.map((p) => `${p.holdMin} min ${p.pressure}`).join(', ');
-    throw new Problem('program-not-here', `This cooker only runs its own programs: ${list}. Choose one of them.`, [
-      { path: 'overrides.holdMin', message: `Use one of: ${list}.` },
-    ]);
+    throw refusal(
+      'program-not-here',
+      { programs: list },
+      issueAt('overrides.holdMin', 'use-one-of', { values: list, hint: '' }),
+    );
   }
   return [...new Set(fits.map((p) => p.pressure))];
 }

@@ -1,4 +1,4 @@
-import { Problem } from '../problem';
+import { refusal } from '../problem';
 import type { Amount } from './parse';
 import { units, type UnitId } from './units';
 
@@ -16,8 +16,7 @@ export function gramsPerUnit(unit: UnitId, food: Measurable): number {
   if (u.kind === 'mass') return u.size;
   if (u.kind === 'volume') return u.size * food.gPerMl;
   const each = unit === 'piece' ? food.pieceG : food.packetG;
-  if (each === undefined)
-    throw new Problem('amount-count', `I do not know what one ${unit} of ${food.id} weighs. Give it in g or cups.`);
+  if (each === undefined) throw refusal('amount-count', { unit, food: food.id });
   return each;
 }
 

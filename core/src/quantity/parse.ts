@@ -1,6 +1,6 @@
 import { numericQuantity } from 'numeric-quantity';
 import { nearest } from '../nearest';
-import { Problem } from '../problem';
+import { refusal } from '../problem';
 import { unitWords, type UnitId } from './units';
 
 export interface Amount {
@@ -21,26 +21,23 @@ const largestValue = 100_000;
  */
 export function parseAmount(text: string, fallback?: UnitId): Amount {
   const cleaned = text.trim().replace(/\s+/g, ' ');
-  if (cleaned === '') throw new Problem('amount-empty', 'Type an amount, for example "300 g" or "1 1/2 cups".');
+  if (cleaned === '') throw refusal('amount-empty');
   // The unit starts at the first letter; everything before it must read as one number.
   const split = cleaned.search(/[a-zA-Z]/);
   const numberText = (split < 0 ? cleaned : cleaned.slice(0, split)).trim();
   const word = (split < 0 ? '' : cleaned.slice(split)).toLowerCase().replaceAll('.', '').trim();
   const value = readNumber(numberText);
-  if (!Number.isFinite(value))
-    throw new Problem('amount-number', `I cannot read a number in "${clip(text)}". Write it like 2, 1.5 or 1 1/2.`);
-  if (value <= 0 || value > largestValue)
-    throw new Problem('amount-range', `"${clip(text)}" is not an amount that a pot can hold. Use a number above 0.`);
+  if (!Number.isFinite(value)) throw refusal('amount-number', { text: clip(text) });
+  if (value <= 0 || value > largestValue) throw refusal('amount-range', { text: clip(text) });
   if (word === '') {
-    if (!fallback)
-      throw new Problem('amount-unit', `Which measure is "${clip(text)}"? Add one, for example g, ml or cups.`);
+    if (!fallback) throw refusal('amount-unit', { text: clip(text) });
     return { value, unit: fallback };
   }
   const unit = Object.hasOwn(unitWords, word) ? unitWords[word] : undefined;
   if (unit) return { value, unit };
   const near = nearest(word, Object.keys(unitWords), 2);
   const hint = near.length > 0 ? ` Did you mean ${near.map((n) => `"${n}"`).join(' or ')}?` : ' Try g, ml or cups.';
-  throw new Problem('amount-unit', `I do not know the measure "${clip(word)}".${hint}`);
+  throw refusal('unit-unknown', { text: clip(word), hint });
 }
 
 /** "1 1/2", "1½", "1,5": a comma followed by one or two digits is a decimal comma; by exactly three, a thousands mark. NaN for none. */

@@ -4,7 +4,7 @@ import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ing
 import { ownFoodSchema, recordOf, type OwnFood } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { isPlainLiquid } from '../food/plain-liquids';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import { asksOf, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { namesOf, type Language } from './food-names';
@@ -67,14 +67,9 @@ export type Reading = z.infer<typeof readingSchema>;
  */
 export function readRecipe(source: string, asked?: Language, ownFoods: readonly OwnFood[] = []): Reading {
   if (source.length > longest)
-    throw new Problem('recipe-too-long', 'This file is too long for a recipe. Copy the recipe itself and paste that.', [
-      { path: 'text', message: `At most ${longest / 1_000_000} million characters.` },
-    ]);
+    throw refusal('recipe-too-long', {}, issueAt('text', 'most-characters', { millions: longest / 1_000_000 }));
   const text = source.replace(/^\uFEFF/, '').replaceAll('\0', '');
-  if (text.trim() === '')
-    throw new Problem('recipe-empty', 'Paste a recipe, drop a file, or type what you have, one ingredient a line.', [
-      { path: 'text', message: 'There is nothing to read.' },
-    ]);
+  if (text.trim() === '') throw refusal('recipe-empty', {}, issueAt('text', 'nothing-to-read'));
   const found = sourceOf(text);
   if ('dish' in found) return ownDish(found.dish, found.leftOut, asked ?? 'en');
   return readingOf(found, asked ?? languageOf(found), ownFoods);

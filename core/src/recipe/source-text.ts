@@ -1,13 +1,11 @@
 import { importDish, type Imported } from '../dish/import';
-import { Problem } from '../problem';
+import type { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import { readPage, withoutMarkup } from './page';
 import { partsOf, type RecipeParts } from './sections';
 import { findRecipe, partsOfRecipe } from './structured';
 
-export const noRecipe = (): Problem =>
-  new Problem('recipe-unknown', 'I find no recipe in this. Paste its ingredients, one a line, and its steps below.', [
-    { path: 'text', message: 'No ingredients and no steps were found.' },
-  ]);
+export const noRecipe = (): Problem => refusal('recipe-unknown', {}, issueAt('text', 'nothing-found'));
 
 /** A recipe taken apart, or a dish document of our own. */
 type Source = RecipeParts | Imported;

@@ -26,7 +26,7 @@ import {
   waitForPin,
   type Answer,
 } from './common-steps';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 
 const simmerC = 95;
 const saucy = (b: Bench): boolean => b.g.sauceShare >= saucyFrom;
@@ -47,10 +47,7 @@ export function rescue(
 ): Move {
   const b = setBench(dish, kitchenOfPlan(kitchen, p));
   for (const ask of symptoms[symptom].asks)
-    if (answers[ask] === undefined)
-      throw new Problem('answer-missing', `To help, say: ${ask}.`, [
-        { path: ask, message: 'This answer is needed for the sum.' },
-      ]);
+    if (answers[ask] === undefined) throw refusal('answer-missing', { answer: ask }, issueAt(ask, 'answer-needed'));
   const first = lid === 'first-heat' && p.firstStage ? firstMovers[symptom]?.(b, p, p.firstStage, answers) : undefined;
   const { steps, effect, clock = null } = first ?? movers[symptom](b, p, answers);
   return { symptom, steps, never: symptoms[symptom].never, effect, clock };

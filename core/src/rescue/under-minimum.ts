@@ -5,7 +5,7 @@ import { cookPiece } from '../meat/piece';
 import type { Bench } from '../plan/bench';
 import { minimumC } from '../plan/meat';
 import type { Piece } from '../plan/shape';
-import { Problem } from '../problem';
+import { issueAt, refusal } from '../problem';
 import type { Answers } from './moves';
 
 /**
@@ -14,10 +14,7 @@ import type { Answers } from './moves';
  */
 export function underMinimum(b: Bench, a: Answers, potC: number): { minimum: number; more: number } {
   const item = b.g.items.find((i) => i.ingredient.id === a.ingredient && i.food.kind === 'meat');
-  if (!item)
-    throw new Problem('answer-unknown', 'This dish has no such meat.', [
-      { path: 'ingredient', message: 'Name a meat of the dish.' },
-    ]);
+  if (!item) throw refusal('answer-unknown', {}, issueAt('ingredient', 'meat-of-the-dish'));
   const { composition, species } = item.food.meat!;
   const minimum = minimumC(item);
   const more = minutesToReach({ piece: item.piece, composition, species, coreC: a.coreC!, potC, minimumC: minimum });

@@ -1,10 +1,11 @@
+import { problemOf } from '../zod-problem';
 import Papa from 'papaparse';
 import * as z from 'zod';
 import { cookSchema, type Cook } from '../cook/cook';
 import { ratingKeys, ratingsSchema, type Ratings } from '../cook/ratings';
-import { problemOf, readDish } from '../dish/read';
+import { readDish } from '../dish/read';
 import { releaseSchema } from '../dish/schema';
-import { Problem } from '../problem';
+import { issueAt, Problem, refusal } from '../problem';
 import { logFormat, shelvedSchema, type Shelved } from './log';
 
 /** Why a cook of a file stays out: its place in the file, and the sentence. */
@@ -51,7 +52,7 @@ const looseCook = z.looseObject({ format: z.string().startsWith('einkorn.cook/')
 export function importLog(raw: unknown): ImportedLog {
   if (looseCook.safeParse(raw).success) return { ...each('cooks', [raw], readCook), dishes: [] };
   const file = looseLog.safeParse(raw);
-  if (!file.success) throw problemOf('log-invalid', 'This is not a log that Einkorn saved.', file.error);
+  if (!file.success) throw problemOf('log-invalid', file.error);
   const { cooks, leftOut } = each('cooks', file.data.cooks, readCook);
   const shelf = each('dishes', file.data.dishes ?? [], readShelved);
   return { cooks, dishes: shelf.dishes, leftOut: [...shelf.leftOut, ...leftOut] };
@@ -74,13 +75,13 @@ function each<K extends string, T>(name: K, list: readonly unknown[], read: (one
 
 function readCook(one: unknown): Cook {
   const read = cookSchema.safeParse(one);
-  if (!read.success) throw problemOf('cook-invalid', 'This cook cannot be read.', read.error);
+  if (!read.success) throw problemOf('cook-invalid', read.error);
   return read.data;
 }
 
 function readShelved(one: unknown): Shelved {
   const read = shelvedSchema.safeParse(one);
-  if (!read.success) throw problemOf('dish-invalid', 'This dish cannot be read.', read.error);
+  if (!read.success) throw problemOf('dish-invalid', read.error);
   return { ...read.data, dish: readDish(read.data.dish) };
 }
 
@@ -92,22 +93,18 @@ export function importTable(csv: string): { rows: NotedRow[]; leftOut: LeftOut[]
   const columns = table.meta.fields ?? [];
   const missing = ['startedAt', 'dish'].filter((c) => !columns.includes(c));
   if (missing.length > 0)
-    throw new Problem(
-      'table-invalid',
-      `The table has no column "${missing.join('" and no "')}". Its first row must name the columns.`,
-      [{ path: 'csv', message: 'Columns as the Log saves them, see docs/formats.md.' }],
-    );
+    throw refusal('table-invalid', { columns: missing.join('" and no "') }, issueAt('csv', 'columns-as-saved'));
   const rows: NotedRow[] = [];
   const leftOut: LeftOut[] = [];
   table.data.forEach((cells, i) => {
     const at = `line ${i + 2}`;
     if (cells['practice'] === 'yes') {
-      leftOut.push({ at, message: 'A practice cook teaches nothing of a real pot and is not brought in.' });
+      leftOut.push({ at, message: issueAt(at, 'practice-cook').message });
       return;
     }
     const read = notedRowSchema.safeParse(rowOf(cells));
     if (read.success) rows.push(read.data);
-    else leftOut.push({ at, message: problemOf('row-invalid', 'This row cannot be read.', read.error).message });
+    else leftOut.push({ at, message: problemOf('row-invalid', read.error).message });
   });
   return { rows, leftOut };
 }

@@ -1,8 +1,8 @@
+import { problemOf } from '../zod-problem';
 import Papa from 'papaparse';
 import * as z from 'zod';
 import { actualOf } from '../cook/actual';
 import { cookSchema, type Cook } from '../cook/cook';
-import { problemOf } from '../dish/read';
 import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import { dishSchema } from '../dish/schema';
 import { ratingKeys } from '../cook/ratings';
@@ -30,7 +30,7 @@ export type LogFile = z.infer<typeof logSchema>;
 /** Reads a log as it was exported. Throws Problem `log-invalid` with the place of what cannot be read. */
 export function readLog(raw: unknown): LogFile {
   const parsed = logSchema.safeParse(raw);
-  if (!parsed.success) throw problemOf('log-invalid', 'The log cannot be read.', parsed.error);
+  if (!parsed.success) throw problemOf('log-invalid', parsed.error);
   return parsed.data;
 }
 

@@ -1,8 +1,11 @@
+import { problemWords } from './problems';
+
 /**
  * The English words of what plans, logs and finishes say, by their codes; `{{ x }}` is filled by `sentence`. The documents,
  * the command line and the screens all read them here; what only a screen says stands in the catalogue of the screens.
  */
 export const en = {
+  ...problemWords,
   warning: {
     'never-seals': 'The pot does not come to pressure with this load: too little liquid or too weak a heat.',
     'boils-dry': 'The pot boils dry in this program. Add liquid.',

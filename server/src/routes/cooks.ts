@@ -10,6 +10,7 @@ import {
   outcomeSchema,
   problemOf,
   upgradeEvents,
+  type Code,
   type CookPage,
 } from '@einkorn/core';
 import { drawFaults } from '@einkorn/devices';
@@ -43,11 +44,11 @@ const pageQuery = z.object({
     .optional(),
 });
 const logPage = (store: Store, query: unknown): Promise<CookPage> =>
-  pageOfCooks(store, read(pageQuery, query, 'This page of the log cannot be shown.'));
+  pageOfCooks(store, read(pageQuery, query, 'page-invalid'));
 
-function read<T>(schema: z.ZodType<T>, body: unknown, what: string): T {
+function read<T>(schema: z.ZodType<T>, body: unknown, says: Code<'problem'>): T {
   const parsed = schema.safeParse(body ?? {});
-  if (!parsed.success) throw problemOf('request-invalid', what, parsed.error);
+  if (!parsed.success) throw problemOf(says, parsed.error);
   return parsed.data;
 }
 
@@ -77,7 +78,7 @@ export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
   );
   r.get('/:id', async (req, res) => void res.json(await getCook(store, req.params.id)));
   r.post('/', async (req, res) => {
-    const cook = read(cookSchema, req.body, 'The cook cannot be started.');
+    const cook = read(cookSchema, req.body, 'cook-not-started');
     checkPlanOf(cook.plan, cook.dish);
     if (cook.practice?.surprise)
       cook.practice.faults = drawFaults(cook.practice.seed, cook.plan.program.whistles !== undefined);
@@ -88,11 +89,10 @@ export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
   });
   r.post('/:id/events', async (req, res) => {
     const { id } = req.params;
-    const refusal = 'The tap cannot be kept.';
-    const sent = read(eventsBody, req.body, refusal).events;
+    const sent = read(eventsBody, req.body, 'tap-invalid').events;
     // Only an undo of an older page has to be read beside what the cook has; a tap of today reads nothing first.
     const before = hasOldUndo(sent) ? (await getCook(store, id)).events : [];
-    const { events } = read(eventsOfToday, { events: upgradeEvents(sent, before) }, refusal);
+    const { events } = read(eventsOfToday, { events: upgradeEvents(sent, before) }, 'tap-invalid');
     const kept = await addEvents(store, id, events);
     bus.publish(id, { name: 'events', data: { events: kept } });
     bus.command({ kind: 'events', cookId: id, events: kept });
@@ -111,7 +111,7 @@ export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
   r.post('/:id/commands', async (req, res) => {
     const { id } = req.params;
     await getCook(store, id);
-    bus.command({ ...read(commandBody, req.body, 'The devices cannot do that.'), cookId: id });
+    bus.command({ ...read(commandBody, req.body, 'command-invalid'), cookId: id });
     res.status(202).json({ ok: true });
   });
   r.get('/:id/debrief', async (req, res) => {
@@ -120,7 +120,7 @@ export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
   });
   r.patch('/:id', async (req, res) => {
     const { id } = req.params;
-    await finishCook(store, id, read(finishBody, req.body, 'The outcome cannot be kept.'));
+    await finishCook(store, id, read(finishBody, req.body, 'outcome-invalid'));
     const cook = await getCook(store, id);
     if (cook.finishedMs !== null) {
       bus.publish(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });

@@ -23,7 +23,7 @@ export function deviceRoutes(store: Store, bus: Bus): Router {
   });
   r.post('/readings', async (req, res) => {
     const parsed = readingsSchema.safeParse(req.body ?? {});
-    if (!parsed.success) throw problemOf('request-invalid', 'The readings cannot be understood.', parsed.error);
+    if (!parsed.success) throw problemOf('readings-invalid', parsed.error);
     const { device, cook: id, clock, readings } = parsed.data;
     const cook = id === undefined ? await newestRunning(store) : await getCook(store, id);
     if (!cook || cook.finishedMs !== null) return void res.status(202).json({ cook: null, kept: 0 });

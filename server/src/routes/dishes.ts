@@ -18,12 +18,12 @@ export function dishRoutes(store: Store): Router {
   r.post('/', async (req, res) => void res.status(201).json(await addDish(store, readDish(req.body))));
   r.put('/:id', async (req, res) => {
     const parsed = saving.safeParse(req.body ?? {});
-    if (!parsed.success) throw problemOf('request-invalid', 'The dish cannot be saved.', parsed.error);
+    if (!parsed.success) throw problemOf('dish-unsaved', parsed.error);
     res.json(await saveDish(store, req.params.id, readDish(parsed.data.dish), parsed.data.revision));
   });
   r.patch('/:id', async (req, res) => {
     const parsed = putting.safeParse(req.body ?? {});
-    if (!parsed.success) throw problemOf('request-invalid', 'The dish cannot be put away.', parsed.error);
+    if (!parsed.success) throw problemOf('dish-not-put-away', parsed.error);
     res.json(await archiveDish(store, req.params.id, parsed.data.archived));
   });
   r.delete('/:id', async (req, res) => {

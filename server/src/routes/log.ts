@@ -48,12 +48,12 @@ export function logRoutes(store: Store, sums: Sums, learning: Learning): Router 
   function read(body: unknown) {
     if (has(body, 'csv')) {
       const parsed = tableBody.safeParse(body);
-      if (!parsed.success) throw problemOf('request-invalid', 'Send {"csv": "…"} with the table.', parsed.error);
+      if (!parsed.success) throw problemOf('csv-invalid', parsed.error);
       return cooksOfRows(store, sums, importTable(parsed.data.csv));
     }
     if (has(body, 'noted')) {
       const parsed = notedBody.safeParse(body);
-      if (!parsed.success) throw problemOf('request-invalid', 'These cooks cannot be written in.', parsed.error);
+      if (!parsed.success) throw problemOf('cooks-invalid', parsed.error);
       return cooksOfRows(store, sums, { rows: parsed.data.noted, leftOut: [] });
     }
     return importLog(body);

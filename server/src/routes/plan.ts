@@ -15,7 +15,7 @@ export function planRoutes(sums: Sums): Router {
   const r = Router();
   r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
-    if (!parsed.success) throw problemOf('request-invalid', 'The request cannot be read.', parsed.error);
+    if (!parsed.success) throw problemOf('request-invalid', parsed.error);
     res.json(await sums('plan', parsed.data));
   });
   return r;

@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import { Problem } from '@einkorn/core';
+import { Problem, refusal } from '@einkorn/core';
 
 /** HTTP status of a code; whatever is not named is the caller's bad input. */
 const statusByCode: Record<string, number> = {
@@ -19,8 +19,7 @@ const statusByCode: Record<string, number> = {
 export const problems: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   const known = asProblem(error);
   if (!known) req.log.error(error);
-  const problem =
-    known ?? new Problem('internal', 'Something went wrong in Einkorn itself. Your dish is safe; try again.');
+  const problem = known ?? refusal('internal');
   const status = known ? (statusByCode[problem.code] ?? 400) : 500;
   res
     .status(status)
@@ -39,16 +38,13 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, _next) =
 function asProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined;
-  if (type === 'entity.parse.failed')
-    return new Problem('not-json', 'The request is not JSON. Mend the text and send it again.');
-  if (type === 'entity.too.large')
-    return new Problem('too-large', 'That is too large for one dish. Send less at a time.');
+  if (type === 'entity.parse.failed') return refusal('not-json');
+  if (type === 'entity.too.large') return refusal('too-large');
   const status = typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;
-  if (typeof status === 'number' && status >= 400 && status < 500)
-    return new Problem('bad-request', 'The request cannot be read.');
+  if (typeof status === 'number' && status >= 400 && status < 500) return refusal('bad-request');
   return null;
 }
 
 export const noRoute: RequestHandler = (req) => {
-  throw new Problem('route-missing', `There is nothing at ${req.method} ${req.path.slice(0, 80)}.`);
+  throw refusal('route-missing', { route: `${req.method} ${req.path.slice(0, 80)}` });
 };

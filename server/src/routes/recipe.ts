@@ -16,8 +16,7 @@ export function recipeRoutes(store: Store, sums: Sums): Router {
   const r = Router();
   r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
-    if (!parsed.success)
-      throw problemOf('request-invalid', 'Send {"text": …} or {"jsonld": …} with the recipe.', parsed.error);
+    if (!parsed.success) throw problemOf('recipe-invalid', parsed.error);
     const { ownFoods } = await getKitchen(store);
     res.json(await sums('recipe', { ...parsed.data, ownFoods }));
   });

@@ -1,6 +1,6 @@
 import { hostname } from 'node:os';
 import type { RequestHandler } from 'express';
-import { Problem } from '@einkorn/core';
+import { refusal } from '@einkorn/core';
 
 /** Names by which this machine calls itself. */
 const own = new Set(['localhost', '127.0.0.1', '[::1]']);
@@ -20,15 +20,10 @@ export function sameHouse(lan: boolean): RequestHandler {
     const host = req.headers.host ?? '';
     const name = nameOf(host);
     const isKnown = own.has(name) || (lan && (inHouse.test(name) || name === hostname().toLowerCase()));
-    if (!isKnown)
-      throw new Problem(
-        'foreign-host',
-        'This address is not one of this house. Open Einkorn under localhost, or start it with EINKORN_LAN=1 for the house.',
-      );
+    if (!isKnown) throw refusal('foreign-host');
     const { origin } = req.headers;
     const isReading = ['GET', 'HEAD', 'OPTIONS'].includes(req.method);
-    if (!isReading && origin !== undefined && !isSameOrigin(origin, host))
-      throw new Problem('foreign-origin', 'Another page cannot write here.');
+    if (!isReading && origin !== undefined && !isSameOrigin(origin, host)) throw refusal('foreign-origin');
     next();
   };
 }

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { Router } from 'express';
-import { Problem } from '@einkorn/core';
+import { refusal } from '@einkorn/core';
 import { snapshotName, snapshotNames, snapshotsIn } from '../keep/folder';
 import { snapshotsOf, takeSnapshot } from '../keep/snapshots';
 import type { Store } from '../store/connect';
@@ -14,8 +14,7 @@ export function snapshotRoutes(store: Store): Router {
   });
   r.get('/:name', (req, res) => {
     const { name } = req.params;
-    if (!snapshotName.test(name) || !snapshotNames(store.folder).includes(name))
-      throw new Problem('snapshot-missing', 'There is no such snapshot. It may have been let go for a newer one.');
+    if (!snapshotName.test(name) || !snapshotNames(store.folder).includes(name)) throw refusal('snapshot-missing');
     res.download(join(snapshotsIn(store.folder), name), name);
   });
   return r;

@@ -1,10 +1,10 @@
-import { cookFormat, Problem, type Cook, type CookEvent, type Outcome } from '@einkorn/core';
+import { cookFormat, type Cook, type CookEvent, type Outcome, type Problem, refusal } from '@einkorn/core';
 import { Op } from 'sequelize';
 import type { Store } from './connect';
 import { logRowOf, outdate } from './log-row';
 import type { CookRow, EventRow } from './models';
 
-const missing = (): Problem => new Problem('cook-missing', 'This cook is not in the log. Go back to the Log.');
+const missing = (): Problem => refusal('cook-missing');
 
 /** Every cook, whole, newest first: for the export. */
 export async function listCooks({ models }: Store): Promise<Cook[]> {

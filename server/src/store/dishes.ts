@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
-import { Problem, type Dish, type Shelved } from '@einkorn/core';
+import { type Dish, type Shelved, type Problem, refusal, issueAt } from '@einkorn/core';
 import type { Store } from './connect';
 
 export interface StoredDish {
@@ -10,8 +10,7 @@ export interface StoredDish {
   dish: Dish;
 }
 
-const missing = (): Problem =>
-  new Problem('dish-missing', 'This dish is not on the shelf any more. Go back to the Shelf.');
+const missing = (): Problem => refusal('dish-missing');
 
 /** The dishes of the shelf, or those that were put away; the newest change first. */
 export async function listDishes({ models }: Store, archived = false): Promise<StoredDish[]> {
@@ -86,11 +85,7 @@ export async function saveDish(
       const row = await models.Dishes.findByPk(id, { transaction });
       if (!row) throw missing();
       if (row.revision !== revision)
-        throw new Problem(
-          'dish-changed',
-          'This dish was changed on another screen. Load it again, then repeat your change.',
-          [{ path: 'revision', message: `The shelf holds revision ${row.revision}, this screen had ${revision}.` }],
-        );
+        throw refusal('dish-changed', {}, issueAt('revision', 'revision-held', { held: row.revision, had: revision }));
       await row.update({ doc: dish, revision: revision + 1, updatedMs: Date.now() }, { transaction });
       return toDish(row);
     }),

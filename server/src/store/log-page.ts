@@ -1,11 +1,12 @@
 import {
   fold,
-  Problem,
   summaryOf,
   type CookPage,
   type CookSummary,
   type LogOutcome,
   type LogSort,
+  refusal,
+  issueAt,
 } from '@einkorn/core';
 import { Op, type WhereOptions } from 'sequelize';
 import type { Store } from './connect';
@@ -102,10 +103,7 @@ const outcomes: Record<LogOutcome, WhereOptions<LogRow>> = {
 };
 
 function offsetOf(after: string): number {
-  if (!/^\d{1,7}$/.test(after))
-    throw new Problem('cursor-invalid', 'This page of the log is not known. Begin again at its top.', [
-      { path: 'after', message: 'Send what the page before gave as "next".' },
-    ]);
+  if (!/^\d{1,7}$/.test(after)) throw refusal('cursor-invalid', {}, issueAt('after', 'send-next'));
   return Number(after);
 }
 

@@ -1,4 +1,4 @@
-import { kitchenSchema, Problem, readDish } from '@einkorn/core';
+import { kitchenSchema, readDish, Problem, refusal } from '@einkorn/core';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 
 /*
@@ -110,6 +110,6 @@ export async function textOfSetAside(sequelize: Sequelize, id: number): Promise<
   const [row] = await rows<{ doc: string }>(sequelize, 'SELECT doc FROM set_aside WHERE id = :id', {
     replacements: { id },
   });
-  if (!row) throw new Problem('set-aside-missing', 'There is no such record among those that were set aside.');
+  if (!row) throw refusal('set-aside-missing');
   return row.doc;
 }

@@ -1,6 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
-import { Problem } from '@einkorn/core';
+import { Problem, refusal } from '@einkorn/core';
 import type { Sums } from './sums';
 import type { Returned } from './worker';
 
@@ -16,8 +16,7 @@ export function openPool(file: string): { sums: Sums; close: () => Promise<void>
     maxQueue: mostWaiting,
   });
   const sums: Sums = async (kind, asked) => {
-    if (pool.queueSize >= mostWaiting)
-      throw new Problem('busy', 'Too many plans are being worked out at once. Ask again in a moment.');
+    if (pool.queueSize >= mostWaiting) throw refusal('busy');
     const back = (await pool.run({ kind, asked })) as Returned;
     if ('problem' in back) throw new Problem(back.problem.code, back.problem.message, back.problem.issues);
     return back.value as never;

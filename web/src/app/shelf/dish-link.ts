@@ -1,4 +1,4 @@
-import { importDish, Problem, type Dish, type Imported } from '@einkorn/core';
+import { importDish, type Dish, type Imported, type Problem, refusal } from '@einkorn/core';
 import { deflateSync, Inflate, strFromU8, strToU8 } from 'fflate';
 
 /** A link longer than this is no dish; nor is one that unpacks to more than this, characters. */
@@ -19,8 +19,7 @@ export const packed = (dish: Dish): string => {
 
 /** The dish in such a part, with what had to be left out. Throws Problem `link-broken`, or what is wrong with the dish. */
 export function unpacked(part: string): Imported {
-  const broken = (): Problem =>
-    new Problem('link-broken', 'This link carries no whole dish. Ask for it again, or copy all of it.');
+  const broken = (): Problem => refusal('link-broken');
   if (part.length === 0 || part.length > mostLink) throw broken();
   let json: unknown;
   try {

@@ -1,0 +1,146 @@
+/**
+ * The English words of every refusal, by its code: what it says to the cook, and what it says beside the field that it is
+ * about. `{{ x }}` is filled by `refusal` and `issueAt`, see problem.ts.
+ */
+export const problemWords = {
+  problem: {
+    // amounts and foods
+    'amount-empty': 'Type an amount, for example "300 g" or "1 1/2 cups".',
+    'amount-number': 'I cannot read a number in "{{ text }}". Write it like 2, 1.5 or 1 1/2.',
+    'amount-range': '"{{ text }}" is not an amount that a pot can hold. Use a number above 0.',
+    'amount-unit': 'Which measure is "{{ text }}"? Add one, for example g, ml or cups.',
+    'unit-unknown': 'I do not know the measure "{{ text }}".{{ hint }}',
+    'amount-count': 'I do not know what one {{ unit }} of {{ food }} weighs. Give it in g or cups.',
+    'food-unknown': 'I do not know the food "{{ food }}".{{ hint }}',
+    // documents
+    'not-a-dish': 'This is not a dish document: it must be one JSON object.',
+    'format-version':
+      'This dish was written by a newer Einkorn (version {{ version }}); this one reads {{ format }}. Update Einkorn, then open it again.',
+    'format-unknown': 'The field "format" must be "{{ format }}", so that the file can be read for ever.',
+    'dish-invalid': 'The dish cannot be read.',
+    'dish-garbled': 'Too much of this file is not understood. Export it again.',
+    'kitchen-invalid': 'The kitchen settings cannot be read.',
+    // plans
+    'not-a-number':
+      'With these amounts nothing sensible can be reckoned. Look for an amount that is far too small or too large.',
+    'too-many-meats':
+      'These are {{ count }} meats with times of their own; one pot is planned for at most {{ most }}. Cook some of them apart, or give those that are cut alike as one.',
+    'pot-too-small':
+      'This is {{ litres }} L of food for a pot of {{ pot }} L. Cook less of it, in batches, or take a larger pot.',
+    'two-grains': 'Two grains need two times. Keep one grain or pasta in this pot.',
+    'grain-not-here': 'Dishes of the family "{{ family }}" have no grain or pasta. Choose another family.',
+    'nothing-to-steam': 'There is nothing to steam: add a vegetable, eggs or meat.',
+    'grain-missing': 'This family needs a {{ starch }}: add rice, einkorn, penne or the like.',
+    'grain-wrong':
+      'Dishes of the family "{{ family }}" are made with {{ starch }}, not with {{ food }}. Choose another family.',
+    'no-map': 'The map shows the doneness of a grain or pasta; this dish has none.',
+    'bowl-not-here': 'An inner bowl needs a dish of the family pot-in-pot. Choose that family or another place.',
+    'place-not-here': 'Grain and pasta cannot lie on a {{ place }}: they need to stand in their water.',
+    'program-not-here': 'This cooker only runs its own programs: {{ programs }}. Choose one of them.',
+    'as-cooked-missing': 'To evaluate, say how it was cooked: liquid, minutes and release.',
+    'plan-of-another-dish':
+      'This plan was made for another dish or another kitchen. Plan the dish again, then cook it.',
+    // scaling, rescue, recipes, the log
+    'scale-invalid': 'Scale to a size between one and sixty people.',
+    'nothing-to-scale-by': 'This dish has no grain or pasta to scale by.',
+    'answer-missing': 'To help, say: {{ answer }}.',
+    'answer-unknown': 'This dish has no such meat.',
+    'recipe-unknown': 'I find no recipe in this. Paste its ingredients, one a line, and its steps below.',
+    'recipe-too-long': 'This file is too long for a recipe. Copy the recipe itself and paste that.',
+    'recipe-empty': 'Paste a recipe, drop a file, or type what you have, one ingredient a line.',
+    'log-invalid': 'This is not a log that Einkorn saved.',
+    'cook-invalid': 'This cook cannot be read.',
+    'row-invalid': 'This row cannot be read.',
+    'table-invalid': 'The table has no column "{{ columns }}". Its first row must name the columns.',
+    // the server
+    'readings-invalid': 'The readings cannot be understood.',
+    'dish-unsaved': 'The dish cannot be saved.',
+    'dish-not-put-away': 'The dish cannot be put away.',
+    'page-invalid': 'This page of the log cannot be shown.',
+    'cook-not-started': 'The cook cannot be started.',
+    'command-invalid': 'The devices cannot do that.',
+    'tap-invalid': 'The tap cannot be kept.',
+    'outcome-invalid': 'The outcome cannot be kept.',
+    'csv-invalid': 'Send {"csv": "…"} with the table.',
+    'cooks-invalid': 'These cooks cannot be written in.',
+    'recipe-invalid': 'Send {"text": …} or {"jsonld": …} with the recipe.',
+    'request-invalid': 'The request cannot be read.',
+    busy: 'Too many plans are being worked out at once. Ask again in a moment.',
+    'dish-missing': 'This dish is not on the shelf any more. Go back to the Shelf.',
+    'dish-changed': 'This dish was changed on another screen. Load it again, then repeat your change.',
+    'cook-missing': 'This cook is not in the log. Go back to the Log.',
+    'cursor-invalid': 'This page of the log is not known. Begin again at its top.',
+    'set-aside-missing': 'There is no such record among those that were set aside.',
+    'snapshot-missing': 'There is no such snapshot. It may have been let go for a newer one.',
+    'foreign-host':
+      'This address is not one of this house. Open Einkorn under localhost, or start it with EINKORN_LAN=1 for the house.',
+    'foreign-origin': 'Another page cannot write here.',
+    internal: 'Something went wrong in Einkorn itself. Your dish is safe; try again.',
+    'not-json': 'The request is not JSON. Mend the text and send it again.',
+    'too-large': 'That is too large for one dish. Send less at a time.',
+    'bad-request': 'The request cannot be read.',
+    'route-missing': 'There is nothing at {{ route }}.',
+    // the command line
+    'file-missing': 'I cannot read the file "{{ file }}". Check its name and place.',
+    'file-large': '"{{ file }}" is too large. Save only what is to be read.',
+    'file-not-json': '"{{ file }}" is not JSON. Export it again or mend the file.',
+    // links
+    'link-broken': 'This link carries no whole dish. Ask for it again, or copy all of it.',
+  },
+  'problem-field': {
+    'answer-needed': 'This answer is needed for the sum.',
+    'meat-of-the-dish': 'Name a meat of the dish.',
+    'columns-as-saved': 'Columns as the Log saves them, see docs/formats.md.',
+    'cannot-be-worked-out': 'This number cannot be worked out for the dish as it stands.',
+    'most-meats': 'Keep at most {{ most }} different meats in this pot.',
+    'scale-to-the-pot': 'Scale the dish to the pot, or choose a larger pot in the kitchen.',
+    found: 'Found: {{ foods }}.',
+    'add-to-the-rack': 'Add what goes on the rack.',
+    'add-one': 'Add one {{ starch }}.',
+    'places-outside-a-bowl': 'Choose base, liquid, grain, top or rack, or the family pot-in-pot.',
+    'places-of-grain': 'Choose base, grain, top or, in a pot-in-pot dish, inner-bowl.',
+    'use-one-of': 'Use one of: {{ values }}.{{ hint }}',
+    'add-as-cooked': 'Add asCooked with pressure, holdMin and release.',
+    'wait-for-the-plan': 'Wait for the fresh plan, or plan the dish again.',
+    'nothing-to-read': 'There is nothing to read.',
+    'nothing-found': 'No ingredients and no steps were found.',
+    'most-characters': 'At most {{ millions }} million characters.',
+    'factor-above-0': 'Use a factor above 0.',
+    'scale-otherwise': 'Scale by people or by the pot.',
+    'id-twice': 'Two ingredients share the id "{{ id }}". Give each its own.',
+    'packet-of-another-food':
+      'The packet is of "{{ packet }}", the ingredient of "{{ food }}". They must be the same food.',
+    'piece-over-total':
+      'One piece of {{ piece }} g is more than the {{ total }} g of {{ food }} in all. Check the weight of a piece or the amount.',
+    'more-than-a-pot': '{{ kg }} kg of {{ food }} is more than any pot holds. Check the amount and its unit.',
+    'field-unknown': 'The field "{{ field }}" is not part of the document. Remove it or check its spelling.',
+    'field-missing': 'This field is missing; it must be {{ want }}.',
+    'field-type': 'This must be {{ want }}.',
+    'revision-held': 'The shelf holds revision {{ held }}, this screen had {{ had }}.',
+    'send-next': 'Send what the page before gave as "next".',
+    'no-such-file': 'The file does not exist or cannot be read.',
+    'most-megabytes': 'At most {{ megabytes }} MB.',
+    'text-not-json': 'The text is not valid JSON.',
+    'practice-cook': 'A practice cook teaches nothing of a real pot and is not brought in.',
+  },
+} as const;
+
+/** Sentences that share a code with another: for a program they are one kind of refusal. */
+export const sharedCodes: Partial<Record<keyof typeof problemWords.problem, keyof typeof problemWords.problem>> = {
+  'unit-unknown': 'amount-unit',
+  'dish-garbled': 'dish-invalid',
+  'bowl-not-here': 'place-not-here',
+  'nothing-to-scale-by': 'grain-missing',
+  'readings-invalid': 'request-invalid',
+  'dish-unsaved': 'request-invalid',
+  'dish-not-put-away': 'request-invalid',
+  'page-invalid': 'request-invalid',
+  'cook-not-started': 'request-invalid',
+  'command-invalid': 'request-invalid',
+  'tap-invalid': 'request-invalid',
+  'outcome-invalid': 'request-invalid',
+  'csv-invalid': 'request-invalid',
+  'cooks-invalid': 'request-invalid',
+  'recipe-invalid': 'request-invalid',
+  'file-not-json': 'not-json',
+};
