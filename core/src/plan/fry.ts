@@ -178,6 +178,8 @@ function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string 
           ? 'water-gone'
           : 'softened';
   if (c.key !== 'meat') return c.until;
+  // Cured meat keeps its pink.
+  if (item.food.meat?.cut === 'cured' && brown === 'colour') return 'edges-brown';
   if (item.panOnly) return 'cooked-through';
   return brown === 'colour' ? c.until : brown === 'half' ? 'brown-half-through' : 'well-browned';
 }

@@ -32,8 +32,8 @@ export function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[]
   if (dish.family === 'casserole' && !grain) return stewShare;
   if (loose) return looseShare;
   const tomato = items.filter((i) => has(i.food, 'tomato')).reduce((s, i) => s + i.grams, 0);
-  if (dish.family === 'one-pot-grain' && grain && tomato >= tomatoDish.perGrain * grain.grams)
-    return tomatoDish.sauceShare;
+  const mixed = dish.family === 'one-pot-grain' || dish.family === 'layered-grain';
+  if (mixed && grain && tomato >= tomatoDish.perGrain * grain.grams) return tomatoDish.sauceShare;
   return rule.sauceShare[0];
 }
 

@@ -16,7 +16,7 @@ export interface LineParts {
 
 /** The foods that a plain line names, each with its amount: "1 carrot, 2 onions" is two lines, most lines are one. */
 export function partsOfLine(plain: string): LineParts {
-  const shared = eachOf(plain) ?? seasoningsOf(plain);
+  const shared = eachOf(plain) ?? toppingsOf(plain) ?? seasoningsOf(plain);
   if (shared) return { parts: shared, ownWords: false };
   const several = amountsOf(plain);
   return several ? { parts: several, ownWords: true } : { parts: [plain], ownWords: false };
@@ -27,9 +27,19 @@ function eachOf(plain: string): string[] | null {
   const m = /^([\d\s/.-]+\p{L}+\.?) (?:each|de cada|cada un[oa])(?: of| de)?:? (.+)$/u.exec(plain);
   if (!m) return null;
   const foods = m[2]!.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '');
-  const known = (p: string): boolean => (['en', 'es'] as const).some((l) => headFood(p, l) !== null);
-  return foods.length > 1 && foods.every(known) ? foods.map((food) => `${m[1]} ${food}`) : null;
+  return foods.length > 1 && foods.every(isFood) ? foods.map((food) => `${m[1]} ${food}`) : null;
 }
+
+/** "Toppings: sour cream, coriander": each of them is for the table; null where one of them is no food. */
+function toppingsOf(plain: string): string[] | null {
+  const m = /^(?:optional )?(?:toppings?|to serve|for serving|to garnish|garnish|para servir)\s*:\s*([^\d]+)$/.exec(
+    plain,
+  );
+  const foods = m?.[1]!.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '') ?? [];
+  return foods.length > 0 && foods.every(isFood) ? foods.map((food) => `${food} to serve`) : null;
+}
+
+const isFood = (part: string): boolean => (['en', 'es'] as const).some((l) => headFood(part, l) !== null);
 
 /** "Salt, pepper and cumin to taste": seasonings without a number, each of them a line; null for anything else. */
 function seasoningsOf(plain: string): string[] | null {

@@ -146,7 +146,7 @@ function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: nu
     (food.kind === 'meat' && food.meat?.cut === 'ground' && !food.meat.shape && food.id !== 'sausage-fresh')
   )
     return { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
-  const size = f.head.size ?? sizeIn(f.around);
+  const size = f.head.size ?? sizeIn([f.around, ...f.asides].join(' '));
   if (!size || size === 'medium' || food.id === 'egg')
     return known(
       each === food.pieceG?.[0] ? { value, unit: 'piece' } : { value: Math.round(value * each * 100) / 100, unit: 'g' },

@@ -154,7 +154,8 @@ function settle(f: LineFacts): ReadLine {
 
 const notedWords = (f: LineFacts) => ({
   food: namesOf(f.food, f.language)[0] ?? f.food,
-  measure: f.head.measureWord,
+  // "Two jars": it is one of them that nobody knows.
+  measure: f.language === 'en' && f.head.measure ? f.head.measure.replace(/-\d+$/, '') : f.head.measureWord,
 });
 
 /** Something that leaves only a part of the certainty, and its note. */

@@ -96,6 +96,7 @@ export const en = {
   until: {
     'fat-hot': 'until it shimmers',
     'fat-out': 'until the fat runs',
+    'edges-brown': 'until the edges brown',
     'crumbs-half-brown': 'until small crumbs, half brown',
     'no-pink-outside': 'until no pink outside',
     softened: 'until soft, still with a bite',

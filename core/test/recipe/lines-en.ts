@@ -68,6 +68,7 @@ export const linesEn: readonly LineFact[] = [
   ['1 egg per person', 'egg', null, { asks: true }],
   ['2 beef shanks', 'beef-stew', null, { asks: true }],
   ['2 racks baby back ribs', 'pork-rib', null, { asks: true }],
+  ['1 swede (small)', 'swede', 420],
   ['1 lb 8 oz stewing beef', 'beef-stew', 680.4],
   ['3 thighs on the bone (1 lb 8 oz)', 'chicken-thigh-bone', 680.4, { pieceG: 227 }],
   ['1 kg 2.2 lb lamb', 'lamb-leg', 1000],

@@ -36,6 +36,13 @@ test.each([
     ],
   ],
   [
+    'Toppings: sour cream, cilantro',
+    [
+      ['cream-sour', 0, 'topping'],
+      ['herb-fresh', 0, 'topping'],
+    ],
+  ],
+  [
     'saffron in 3 tbsp warm milk',
     [
       ['saffron', 0, undefined],
