@@ -199,14 +199,16 @@ function finishSteps(finish: readonly FinishStep[]): Step[] {
         text: `finish-${f.code}`,
         ingredients: f.ingredients,
         params: finishParams(f),
-        ...(f.code === 'open'
-          ? { caution: 'never-force' }
-          : f.code === 'check' || f.code === 'check-pot' || f.minimumC !== undefined
-            ? { caution: 'thermometer' }
-            : {}),
+        ...cautionOf(f),
       },
     );
   });
+}
+
+function cautionOf(f: FinishStep): Pick<Step, 'caution'> {
+  if (f.code === 'open') return { caution: 'never-force' };
+  if (f.code === 'check-pot') return { caution: 'thermometer-pot' };
+  return f.code === 'check' || f.minimumC !== undefined ? { caution: 'thermometer' } : {};
 }
 
 /** What a step of the finish says of its mixture, its heat and its minimum. */

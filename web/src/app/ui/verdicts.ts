@@ -45,6 +45,10 @@ export class Verdicts {
     return g.scale.edges.map((at) => ({ at, text: this.fmt.number(at, g.kind === 'grain' ? 1 : 2) }));
   }
   readonly worst = computed(() => worstMeat(this.plan()));
+  /** crumbs and slices are measured in the middle of the pot */
+  readonly measured = computed(() =>
+    this.plan().finish.some((f) => f.code === 'check-pot') ? 'thermometer-pot' : 'thermometer',
+  );
   /** The strongest points first: what pulls the risk up, then what pulls it down. */
   readonly reasons = computed(() =>
     [...this.plan().scorch.reasons].sort((a, b) => b.points - a.points).map((r) => r.code),
