@@ -2,7 +2,7 @@ import type { Dish } from '../src/dish/schema';
 import { heatKey } from '../src/plan/finish-minutes';
 import { gather } from '../src/plan/gather';
 import { plan } from '../src/plan/plan';
-import { defaultThicknessMm } from '../src/plan/shape';
+import { defaultThicknessMm, pieceOf } from '../src/plan/shape';
 import { findFood } from '../src/food/find';
 import { board, itemOf, type Thing } from './helpers/board';
 import { seaLevel } from './helpers/dishes';
@@ -66,6 +66,53 @@ describe('fish', () => {
     expect(m).toMatchObject({ ok: true, texture: 'juicy' });
     expect(m!.cautiousCoreC).toBeGreaterThanOrEqual(63);
   });
+});
+
+describe('a joint in one piece is the block that it weighs, not so many of the cubes that are cut from it', () => {
+  const piece = (food: string, pieceG: number) =>
+    pieceOf(findFood(food), { id: 'i', food, amount: { value: pieceG, unit: 'g' }, prep: { pieceG } }, pieceG);
+  // Facts of the trade: two pounds of shoulder are some 65 to 75 mm at their thinnest, a loin of 900 g hardly less.
+  test.each([
+    ['pork-shoulder', 907],
+    ['beef-stew', 907],
+    ['pork-loin', 907],
+  ])('%s of %d g', (food, grams) => {
+    const { thicknessMm, guessed } = piece(food, grams);
+    expect(thicknessMm).toBeGreaterThan(60);
+    expect(thicknessMm).toBeLessThan(75);
+    expect(guessed).toBe(true);
+  });
+  test('a heavy breast is still a breast, and a cube a cube', () => {
+    expect(piece('chicken-breast', 340).thicknessMm).toBeLessThan(32);
+    expect(piece('beef-stew', 60).thicknessMm).toBeLessThan(40);
+  });
+  test('it gets an hour before the rice, where cubes get a third of it', () => {
+    const dish = (prep: object) =>
+      board(
+        'one-pot-grain',
+        { food: 'pork-shoulder', g: 907, prep },
+        { food: 'rice-brown-long', g: 370 },
+        { food: 'water' },
+      );
+    const minutes = (p: ReturnType<typeof plan>): number => p.program.holdMin + (p.firstStage?.holdMin ?? 0);
+    const whole = minutes(plan(dish({ pieceG: 907 }), seaLevel));
+    expect(whole).toBeGreaterThan(55);
+    expect(minutes(plan(dish({ shape: 'cube', thicknessMm: 28 }), seaLevel))).toBeLessThan(whole / 2);
+  });
+});
+
+test('half a breast on its bone gets the minutes of the trade: 10 to 15 and a natural release', () => {
+  const dish = board(
+    'casserole',
+    { food: 'chicken-breast-bone', g: 640 },
+    { food: 'potato', g: 500 },
+    { food: 'onion', g: 150 },
+    { food: 'broth', g: 240 },
+  );
+  const { program, meats } = plan(dish, seaLevel);
+  expect(meats[0]).toMatchObject({ ok: true });
+  expect(program.holdMin).toBeGreaterThanOrEqual(8);
+  expect(program.holdMin).toBeLessThanOrEqual(18);
 });
 
 test('strips are cut no thicker than a finger, whatever the piece they come from', () => {

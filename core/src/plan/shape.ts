@@ -18,8 +18,11 @@ export interface Piece {
 
 /** More than so many cubes of its own thickness, and a piece is flat [derived]. */
 const flatFrom = 3;
-/** Meat that is usually cut is in one piece when it weighs so many of its cubes; such a joint is about 2 : 1.4 : 1 [common practice]. */
-const jointFrom = 8;
+/**
+ * So many times the usual piece, a stewing cube or a chop and a fillet, meat is a joint in one piece, about 2 : 1.4 : 1
+ * [common practice]: by the cube root alone a loin of 900 g would be a slab of 45 mm and not a block of 68.
+ */
+const jointFrom: Partial<Record<NonNullable<FoodRecord['meat']>['cut'], number>> = { stew: 8, white: 3.5 };
 const jointSides = [1, 1.4, 2] as const;
 /** A frozen packet of mince is a block of about 4 : 2 : 1 [common practice]. */
 const blockCubes = 8;
@@ -77,8 +80,10 @@ export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number)
   };
 }
 
-const isJoint = (food: FoodRecord, pieceG: number | undefined): boolean =>
-  food.meat?.cut === 'stew' && pieceG !== undefined && pieceG >= jointFrom * (food.pieceG?.[0] ?? Infinity);
+function isJoint(food: FoodRecord, pieceG = 0): boolean {
+  const times = food.meat && !food.meat.shape ? jointFrom[food.meat.cut] : undefined;
+  return times !== undefined && pieceG >= times * (food.pieceG?.[0] ?? Infinity);
+}
 
 function jointOf(food: FoodRecord, pieceG: number, measuredMm: number | undefined): Piece {
   const [a, b, c] = jointSides;
