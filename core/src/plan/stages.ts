@@ -1,6 +1,6 @@
 import { HeatedPot, type CookRun } from '../pot/cook';
 import type { History } from '../history';
-import { baseAreaCm2 } from '../pot/profile';
+import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { Bench, FirstStage } from './bench';
 import { hasFlag, juiceLeft, type Gathered, type Item } from './item';
 import { leastThinMl } from './scorch';
@@ -50,52 +50,16 @@ export function firstStage(
   { addMl, then = null }: { addMl: number; then?: Then | null },
   fixed?: { holdMin: number; liquidMl?: number | undefined },
 ): FirstStage {
-  const fixedHoldMin = fixed?.holdMin;
   const items = firstItems(b.g, tough);
   const ids = new Set(items.map((i) => i.ingredient.id));
-  const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], 0);
-  // A soup boils whole; elsewhere the first stage gets what its steam needs and the starch gets the rest fresh.
-  const neededMl = Math.max(0, leastThinMl(b.pot.minimumLiquidMl[0]) - others);
-  const ownMl = b.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
-  const liquidMl = b.g.inBowl ? 0 : (fixed?.liquidMl ?? ownMl);
+  const liquidMl = b.g.inBowl ? 0 : (fixed?.liquidMl ?? ownLiquidMl(b, items, addMl));
   const g: Gathered = { ...b.g, items, grain: null, inBowl: false };
   const bare = { ...b.src, soakG: 0, clingG: 0 };
   const load = loadOf({ g, src: bare, outerMl: b.outerMl, pan: b.pan }, liquidMl);
   const heated = new HeatedPot({ pot: b.pot, altitudeM: b.kitchen.altitudeM }, load, 'high');
-  const depth = depthCm(g, load, baseAreaCm2(b.pot));
-  const ways: Ways = new Map();
-  const pieces: Gathered = { ...g, items: [...tough] };
-  const cook = (holdMin: number) => heated.finish(holdMin, { kind: 'quick' });
-  const followed = (holdMin: number): MeatRun[] => {
-    const run = cook(holdMin);
-    if (!then) return runMeats(pieces, run, { depthCm: depth, coarse: true, ways });
-    return runMeats({ ...b.g, items: [...tough] }, then.run, {
-      depthCm: then.depthCm,
-      earlier: earlierOf(run.history, ids),
-      coarse: true,
-    });
-  };
-  const enough = (holdMin: number): boolean =>
-    followed(holdMin).every((m) => isTenderAim(m.item, m.nominal.collagenCoreMin) && m.verdict.ok);
-  let low = fixedHoldMin ?? 1;
-  let high = fixedHoldMin ?? mostHoldMin;
-  while (low < high) {
-    const mid = (low + high) >> 1;
-    if (enough(mid)) high = mid;
-    else low = mid + 1;
-  }
-  const holdMin =
-    fixedHoldMin !== undefined
-      ? fixedHoldMin
-      : b.pot.programs
-        ? (b.pot.programs
-            .filter((p) => p.pressure === 'high' && p.holdMin >= low)
-            .map((p) => p.holdMin)
-            .sort((x, y) => x - y)[0] ?? low)
-        : b.pot.whistle
-          ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(low)))
-          : low;
-  const run = cook(holdMin);
+  const pieces = { g, tough, ids, depthCm: depthCm(g, load, baseAreaCm2(b.pot)) };
+  const holdMin = fixed?.holdMin ?? asPotRuns(b.pot, heated, shortestHoldMin(b, heated, pieces, then));
+  const run = heated.finish(holdMin, { kind: 'quick' });
   return {
     items: ids,
     slow: tough.map((i) => i.ingredient.id),
@@ -111,6 +75,59 @@ export function firstStage(
     load,
     history: run.history,
   };
+}
+
+/** A soup boils whole; elsewhere the first stage gets what its steam needs, and the starch gets the rest fresh, mL. */
+function ownLiquidMl(b: Bench, items: readonly Item[], addMl: number): number {
+  const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], 0);
+  const neededMl = Math.max(0, leastThinMl(b.pot.minimumLiquidMl[0]) - others);
+  return b.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
+}
+
+/** What goes into the first stage, and the pieces that it is there for. */
+interface FirstPieces {
+  g: Gathered;
+  tough: readonly Item[];
+  ids: ReadonlySet<string>;
+  depthCm: number;
+}
+
+/** The shortest hold after which every piece is safe and tender at the end of both lids, min. */
+function shortestHoldMin(
+  b: Bench,
+  heated: HeatedPot,
+  { g, tough, ids, depthCm: depth }: FirstPieces,
+  then: Then | null,
+) {
+  const ways: Ways = new Map();
+  const followed = (holdMin: number): MeatRun[] => {
+    const run = heated.finish(holdMin, { kind: 'quick' });
+    if (!then) return runMeats({ ...g, items: [...tough] }, run, { depthCm: depth, coarse: true, ways });
+    return runMeats({ ...b.g, items: [...tough] }, then.run, {
+      depthCm: then.depthCm,
+      earlier: earlierOf(run.history, ids),
+      coarse: true,
+    });
+  };
+  const enough = (holdMin: number): boolean =>
+    followed(holdMin).every((m) => isTenderAim(m.item, m.nominal.collagenCoreMin) && m.verdict.ok);
+  let low = 1;
+  let high = mostHoldMin;
+  while (low < high) {
+    const mid = (low + high) >> 1;
+    if (enough(mid)) high = mid;
+    else low = mid + 1;
+  }
+  return low;
+}
+
+/** The hold that this pot can run: its next own program, or whole whistles. */
+function asPotRuns(pot: PotProfile, heated: HeatedPot, holdMin: number): number {
+  if (pot.programs) {
+    const longer = pot.programs.filter((p) => p.pressure === 'high' && p.holdMin >= holdMin).map((p) => p.holdMin);
+    return longer.length > 0 ? Math.min(...longer) : holdMin;
+  }
+  return pot.whistle ? heated.holdForWhistles(Math.max(1, heated.whistlesAt(holdMin))) : holdMin;
 }
 
 /** What the pieces of a first stage bring to the second lid: its history, and the pot standing open after it. */
