@@ -102,7 +102,10 @@ test('a food that nobody knows is added from its packet, and is known from then 
   await field(page).fill('Rice\nServes 4\n2 cups long-grain rice\n300 g zarkofu\n2 cups water');
   await line(page, 'zarkofu').getByRole('button', { name: 'Add it from its packet' }).click();
   const dialog = page.getByRole('dialog', { name: 'A food of your own, from its packet' });
-  await expect(dialog.getByRole('textbox', { name: 'Name' })).toHaveValue('zarkofu');
+  const name = dialog.getByRole('textbox', { name: 'Name' });
+  await expect(name).toHaveValue('zarkofu');
+  // The dialog puts the cursor there once it is open; what is typed before that would go astray.
+  await expect(name).toBeFocused();
   await dialog.getByLabel('Behaves in the pot like').selectOption('tofu');
   await dialog.getByLabel('Energy, kcal').fill('40');
   await dialog.getByLabel('Protein, g').fill('16.7');
