@@ -27,9 +27,12 @@ export class Problem extends Error {
   }
 }
 
+/** The code for programs: several sentences may be one kind of refusal. */
+export const codeOf = (says: Code<'problem'>): string => sharedCodes[says] ?? says;
+
 /** A refusal in the words of the catalogue, with the fields that it is about. */
 export const refusal = (says: Code<'problem'>, params: Params = {}, ...issues: Issue[]): Problem =>
-  new Problem(sharedCodes[says] ?? says, sentence('problem', says, params), issues, params);
+  new Problem(codeOf(says), sentence('problem', says, params), issues, params);
 
 /** A refusal that is about one field alone, and says the same beside it. */
 export const refusalAt = (path: string, says: Code<'problem'>, params: Params = {}): Problem =>

@@ -1,7 +1,6 @@
 import type * as z from 'zod';
 import { nearest } from './nearest';
-import { issueAt, Problem, type Issue } from './problem';
-import { sharedCodes } from './words/problems';
+import { codeOf, issueAt, Problem, type Issue } from './problem';
 import { sentence, type Code } from './words/sentence';
 
 /** So many findings are told at once; more would be read by nobody. */
@@ -14,7 +13,7 @@ export function problemOf(says: Code<'problem'>, error: z.ZodError): Problem {
   const issues = error.issues.slice(0, mostIssues).flatMap(issuesOf);
   const message = sentence('problem', says);
   const first = issues[0] ? `${message} ${issues[0].path}: ${issues[0].message}` : message;
-  return new Problem(sharedCodes[says] ?? says, first, issues);
+  return new Problem(codeOf(says), first, issues);
 }
 
 function issuesOf(i: z.core.$ZodIssue): Issue[] {

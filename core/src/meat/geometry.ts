@@ -66,7 +66,10 @@ function exponentOf(inverseFo: number): number {
   return Math.max(0, (-c1 + Math.sqrt(c1 * c1 - 4 * c2 * (y0 - inverseFo))) / (2 * c2));
 }
 
-export type PieceShape = 'slab' | 'strip' | 'cube' | 'ground' | 'whole' | 'sphere' | 'cylinder' | 'oblong';
+/** A joint of meat in one piece, its sides to one another [common practice]. */
+export const blockSides = [1, 1.4, 2] as const;
+
+export type PieceShape = 'slab' | 'strip' | 'cube' | 'ground' | 'whole' | 'sphere' | 'cylinder' | 'oblong' | 'block';
 
 /** Area exponent of a cook's shape by its smallest size [a cook's words; proportions common practice]. */
 export function shapeExponent(shape: PieceShape): number {
@@ -76,6 +79,8 @@ export function shapeExponent(shape: PieceShape): number {
       return brickExponent(1, 1, 1);
     case 'strip':
       return brickExponent(12, 20, 60);
+    case 'block':
+      return brickExponent(...blockSides);
     case 'oblong':
       return ellipsoidExponent(38, 68, 120);
     case 'cylinder':

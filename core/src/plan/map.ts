@@ -108,9 +108,8 @@ const meatsAreDone = (b: Bench, h: Heated, holdMin: number, release: Release): b
 
 /** The hold from which all meat is done, row by row of growing release: it never moves up again. */
 class MeatBoundary {
-  /** index of the last row's hold; null before the first row, and where no hold of a row was enough */
-  private last: number | null = null;
-  private isFirst = true;
+  /** index of the last row's hold; null where no hold of it was enough, undefined before the first row */
+  private last: number | null | undefined;
 
   constructor(
     private readonly holds: readonly number[],
@@ -121,12 +120,11 @@ class MeatBoundary {
   at(release: Release): number | null {
     const done = (i: number): boolean => this.isDone(this.holds[i]!, release);
     const longest = this.holds.length - 1;
-    if (this.isFirst) this.last = firstTrue(this.holds.length, done);
+    if (this.last === undefined) this.last = firstTrue(this.holds.length, done);
     else if (this.last !== null || done(longest)) {
       this.last ??= longest;
       while (this.last > 0 && done(this.last - 1)) this.last -= 1;
     }
-    this.isFirst = false;
     return this.last === null ? null : this.holds[this.last]!;
   }
 }

@@ -1,6 +1,6 @@
 import type { Ingredient } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
-import { brickExponent, shapeExponent, type PieceShape } from '../meat/geometry';
+import { blockSides, shapeExponent, type PieceShape } from '../meat/geometry';
 
 /** A piece as the heat sees it. */
 export interface Piece {
@@ -23,7 +23,6 @@ const flatFrom = 3;
  * [common practice]: by the cube root alone a loin of 900 g would be a slab of 45 mm and not a block of 68.
  */
 const jointFrom: Partial<Record<NonNullable<FoodRecord['meat']>['cut'], number>> = { stew: 8, white: 3.5 };
-const jointSides = [1, 1.4, 2] as const;
 /** A frozen packet of mince is a block of about 4 : 2 : 1 [common practice]. */
 const blockCubes = 8;
 const otherMm = 10;
@@ -34,12 +33,13 @@ const stripMm = 15;
  * Shape of a piece that nobody described, from what it weighs and how thick it is: volume / thickness3 over 3 is a slab
  * (breast, thigh, loin, fillet), else a cube; a drumstick, a shrimp and an egg are what they are.
  */
-export function defaultShape(food: FoodRecord): PieceShape {
+export function defaultShape(food: FoodRecord, pieceG?: number): PieceShape {
   if (food.plant) return food.plant.shape;
   const meat = food.meat;
   if (!meat) return 'cube';
   if (meat.shape) return meat.shape;
   if (meat.cut === 'ground') return 'ground';
+  if (isJoint(food, pieceG)) return 'block';
   const volumeMm3 = (1000 * (food.pieceG?.[0] ?? 0)) / food.densityGPerMl[0];
   return volumeMm3 / meat.defaultThicknessMm[0] ** 3 > flatFrom ? 'slab' : 'cube';
 }
@@ -47,6 +47,10 @@ export function defaultShape(food: FoodRecord): PieceShape {
 /** Thickness of a piece that nobody measured, mm: it follows its weight, t = t0 (m / m0)^(1/3); strips are cut thin. */
 export function defaultThicknessMm(food: FoodRecord, pieceG?: number, shape?: PieceShape): number {
   const usualMm = (food.meat ?? food.plant)?.defaultThicknessMm[0] ?? otherMm;
+  if (shape === 'block' && pieceG !== undefined) {
+    const [a, b, c] = blockSides;
+    return Math.cbrt((1000 * pieceG) / food.densityGPerMl[0] / (a * b * c));
+  }
   const mm = shape === 'strip' ? Math.min(usualMm, stripMm) : usualMm;
   const typicalG = food.pieceG?.[0];
   return pieceG === undefined || typicalG === undefined ? mm : mm * Math.cbrt(pieceG / typicalG);
@@ -59,18 +63,22 @@ export function defaultThicknessMm(food: FoodRecord, pieceG?: number, shape?: Pi
  */
 export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number): Piece {
   const prep = ingredient.prep ?? {};
-  const block =
+  const frozenPack =
     food.meat?.cut === 'ground' && !food.meat.shape && isFrozen(ingredient) && prep.thicknessMm === undefined;
   const said = prep.shape === 'whole' ? undefined : prep.shape;
-  if (!said && isJoint(food, prep.pieceG)) return jointOf(food, prep.pieceG!, prep.thicknessMm);
-  const shape = block ? 'slab' : (said ?? defaultShape(food));
+  const shape = frozenPack ? 'slab' : (said ?? defaultShape(food, prep.pieceG));
   const thicknessMm =
     prep.thicknessMm ??
-    (block
+    (frozenPack
       ? Math.cbrt((1000 * grams) / food.densityGPerMl[0] / blockCubes)
-      : defaultThicknessMm(food, prep.pieceG, said));
+      : defaultThicknessMm(food, prep.pieceG, shape));
   const exponent = shapeExponent(shape);
-  const certain = said !== undefined || food.meat?.shape !== undefined || food.meat?.cut === 'ground' || !food.meat;
+  const certain =
+    said !== undefined ||
+    shape === 'block' ||
+    food.meat?.shape !== undefined ||
+    food.meat?.cut === 'ground' ||
+    !food.meat;
   return {
     thicknessMm,
     exponent,
@@ -81,15 +89,8 @@ export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number)
 }
 
 function isJoint(food: FoodRecord, pieceG = 0): boolean {
-  const times = food.meat && !food.meat.shape ? jointFrom[food.meat.cut] : undefined;
+  const times = food.meat && jointFrom[food.meat.cut];
   return times !== undefined && pieceG >= times * (food.pieceG?.[0] ?? Infinity);
-}
-
-function jointOf(food: FoodRecord, pieceG: number, measuredMm: number | undefined): Piece {
-  const [a, b, c] = jointSides;
-  const thicknessMm = measuredMm ?? Math.cbrt((1000 * pieceG) / food.densityGPerMl[0] / (a * b * c));
-  const exponent = brickExponent(a, b, c);
-  return { thicknessMm, exponent, cautiousExponent: exponent, guessed: measuredMm === undefined, shape: 'whole' };
 }
 
 export const isFrozen = (i: Ingredient): boolean => i.prep?.state === 'frozen' || i.prep?.state === 'half-frozen';

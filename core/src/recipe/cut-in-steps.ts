@@ -1,12 +1,12 @@
 import type { Ingredient } from '../dish/schema';
 import { readPrep } from './prep';
-import { fold } from './words';
+import { fold, singulars } from './words';
 
 type Prep = NonNullable<Ingredient['prep']>;
 
 const verbs = 'cut|cube|dice|chop|slice|corte|cortar|corta|trocear?|trocee';
 const articles = 'the|your|all|both|el|la|los|las|up|each';
-/** Words of a line that no step would call the meat by. */
+/** A verb of the knife, up to three words that it meets, and what is said of the pieces. */
 const cut = new RegExp(String.raw`\b(${verbs})\s+(?:(?:${articles})\s+)*((?:\p{L}+\s+){0,2}\p{L}+)([^.;]{0,60})`, 'gu');
 const cubes = /^(?:cube|dice|chop|troce)/;
 
@@ -25,7 +25,7 @@ export function cutInSteps(
       const words = object!.split(/\s+/);
       // What comes behind "and" or "into" is no longer what the knife meets.
       const stop = words.findIndex((w) => /^(?:and|into?|with|y|en|con)$/.test(w));
-      const met = (stop < 0 ? words : words.slice(0, stop)).map((w) => w.replace(/s$/, ''));
+      const met = (stop < 0 ? words : words.slice(0, stop)).flatMap(singulars);
       if (!met.some((w) => nouns.has(w))) continue;
       const { shape, thicknessMm } = readPrep(`${stop < 0 ? '' : words.slice(stop).join(' ')} ${after!}`).prep;
       const cubed = shape ?? (cubes.test(verb!) || thicknessMm !== undefined ? 'cube' : undefined);

@@ -4,7 +4,8 @@ import { namesEn } from './names-en';
 import { namesEs } from './names-es';
 import { singulars } from './words';
 
-export type Language = 'en' | 'es';
+export const languages = ['en', 'es'] as const;
+export type Language = (typeof languages)[number];
 
 /** A food found in a row of words: from word `start` up to, not with, `end`. */
 export interface NamedFood {

@@ -2,7 +2,7 @@ import { findFood } from '../food/find';
 import { units } from '../quantity/units';
 import { headAmount } from './amount';
 import { amountOf } from './amount-place';
-import { foodsIn } from './food-names';
+import { foodsIn, languages } from './food-names';
 import { foodOf } from './line-food';
 import { tasteWords } from './line-size';
 import { headFood } from './name-head';
@@ -26,7 +26,7 @@ export function partsOfLine(plain: string): LineParts {
 function eachOf(plain: string): string[] | null {
   const m = /^([\d\s/.-]+\p{L}+\.?) (?:each|de cada|cada un[oa])(?: of| de)?:? (.+)$/u.exec(plain);
   if (!m) return null;
-  const foods = m[2]!.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '');
+  const foods = listed(m[2]!);
   return foods.length > 1 && foods.every(isFood) ? foods.map((food) => `${m[1]} ${food}`) : null;
 }
 
@@ -35,11 +35,14 @@ function toppingsOf(plain: string): string[] | null {
   const m = /^(?:optional )?(?:toppings?|to serve|for serving|to garnish|garnish|para servir)\s*:\s*([^\d]+)$/.exec(
     plain,
   );
-  const foods = m?.[1]!.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '') ?? [];
+  const foods = m ? listed(m[1]!) : [];
   return foods.length > 0 && foods.every(isFood) ? foods.map((food) => `${food} to serve`) : null;
 }
 
-const isFood = (part: string): boolean => (['en', 'es'] as const).some((l) => headFood(part, l) !== null);
+/** The things of a list in a sentence: "cumin, coriander and paprika". */
+const listed = (text: string): string[] => text.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '');
+
+const isFood = (part: string): boolean => languages.some((l) => headFood(part, l) !== null);
 
 /** "Salt, pepper and cumin to taste": seasonings without a number, each of them a line; null for anything else. */
 function seasoningsOf(plain: string): string[] | null {
@@ -53,7 +56,7 @@ function seasoningsOf(plain: string): string[] | null {
 }
 
 const isSeasoning = (part: string): boolean =>
-  (['en', 'es'] as const).some((l) => findFood(headFood(part, l)?.food ?? 'water').kind === 'seasoning');
+  languages.some((l) => findFood(headFood(part, l)?.food ?? 'water').kind === 'seasoning');
 
 /** Words at the end of a line that are about all of it. */
 const useWords =
@@ -97,10 +100,10 @@ function amountsOf(plain: string): string[] | null {
   const starts = /\d|^(?:a |una? )?(?:pinch|handful|pizca|punado)\b/.test(parts[0] ?? '');
   if (parts.length < 2 || !(starts || isSeasoning(parts[0]!))) return null;
   const names = (part: string): boolean =>
-    (['en', 'es'] as const).some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
+    languages.some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
   // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
   const speaksOf = (part: string): boolean =>
-    (['en', 'es'] as const).some((l) => foodsIn(wordsOf(withoutBrackets(part)), l).length > 0);
+    languages.some((l) => foodsIn(wordsOf(withoutBrackets(part)), l).length > 0);
   if (!names(parts[0]!) || !parts.every((part) => names(part) || speaksOf(part))) return null;
   return parts.map((part) => (use === '' || part.includes(use) ? part : `${part} ${use}`));
 }

@@ -7,7 +7,7 @@ import { isPlainLiquid } from '../food/plain-liquids';
 import { issueAt, refusal } from '../problem';
 import { asksOf, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
-import { namesOf, type Language } from './food-names';
+import { languages, namesOf, type Language } from './food-names';
 import { readLine, type ReadLine } from './line';
 import { cutInSteps } from './cut-in-steps';
 import { readMethod, type Method } from './method';
@@ -42,7 +42,7 @@ const lineSchema = z.object({
 /** What a recipe was understood to say; see `docs/formats.md`. */
 export const readingSchema = z.object({
   format: z.literal(readingFormat),
-  language: z.enum(['en', 'es']),
+  language: z.enum(languages),
   dish: dishSchema.nullable(),
   lines: z.array(lineSchema),
   cooked: z.object({
@@ -106,7 +106,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
     );
   if (parts.lines.length > mostLines)
     report.push({ severity: 'caution', text: say.tooMany(mostLines, parts.lines.length) });
-  for (const line of read) asStepsCutIt(line, parts.steps);
+  if (parts.steps.length > 0) for (const line of read) asStepsCutIt(line, parts.steps);
   const method = readMethod(parts.steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
   const { family, because } = recogniseFamily(parts.title, weighed, [
@@ -138,7 +138,7 @@ function asStepsCutIt(line: ReadLine, steps: readonly string[]): void {
   const said = line.prep ?? {};
   if (food?.kind !== 'meat' || food.meat?.cut === 'ground' || food.meat?.cut === 'egg') return;
   if (said.thicknessMm !== undefined || (said.shape ?? 'whole') !== 'whole') return;
-  const names = new Set((['en', 'es'] as const).flatMap((l) => namesOf(food.id, l)).flatMap(wordsOf));
+  const names = new Set(languages.flatMap((l) => namesOf(food.id, l)).flatMap(wordsOf));
   const nouns = wordsOf(fold(line.text))
     .flatMap(singulars)
     .filter((w) => names.has(w));

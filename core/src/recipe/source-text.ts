@@ -1,6 +1,5 @@
 import { importDish, type Imported } from '../dish/import';
-import type { Problem } from '../problem';
-import { issueAt, refusal } from '../problem';
+import { issueAt, refusal, type Problem } from '../problem';
 import { readPage, withoutMarkup } from './page';
 import { partsOf, type RecipeParts } from './sections';
 import { findRecipe, partsOfRecipe } from './structured';
