@@ -91,7 +91,9 @@ describe('what joins when, and in what state it meets the lid', () => {
     ['one-pot-grain', { food: 'peas-frozen' }, 'finish', 'raw'],
     ['one-pot-grain', { food: 'herb-fresh' }, 'finish', 'raw'],
     ['one-pot-grain', { food: 'lemon-juice' }, 'finish', 'raw'],
-    ['one-pot-grain', { food: 'yogurt' }, 'finish', 'raw'],
+    ['one-pot-grain', { food: 'yogurt' }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'cream-sour' }, 'finish', 'raw'],
+    ['one-pot-pasta', { food: 'yogurt' }, 'finish', 'raw'],
     ['one-pot-grain', { food: 'cheese-hard' }, 'finish', 'raw'],
     ['one-pot-grain', { food: 'cream-heavy' }, 'finish', 'raw'],
     ['one-pot-grain', { food: 'starch' }, 'finish', 'raw'],
@@ -174,6 +176,7 @@ describe('where it lies', () => {
     ['one-pot-grain', { food: 'beans-canned' }, 'base'],
     ['one-pot-grain', { food: 'cream-heavy', joins: 'stack' }, 'liquid'],
     ['biryani', { food: 'yogurt' }, 'base'],
+    ['one-pot-grain', { food: 'yogurt' }, 'base'],
     ['biryani', { food: 'milk' }, 'top'],
     ['biryani', { food: 'herb-fresh' }, 'top'],
     ['one-pot-grain', { food: 'salt' }, 'liquid'],
@@ -532,7 +535,7 @@ describe('after the pin', () => {
       heldBack(gather(board('one-pot-grain', { food: 'rice-long' }, thing)))[0]!.why;
     expect(
       [
-        { food: 'yogurt' },
+        { food: 'cream-sour' },
         { food: 'lemon-juice' },
         { food: 'nuts' },
         { food: 'cheese-hard' },

@@ -143,10 +143,14 @@ describe('where a number comes from', () => {
   });
   test('what curdles under the lid is named, but not the milk of a porridge or the cheese of sheets', () => {
     const curdles = (d: Dish): boolean => plan(d, hut).warnings.some((w) => w.code === 'curdles');
-    const yogurt = { food: 'yogurt', g: 100, joins: 'stack' as const };
-    expect(curdles(board('one-pot-grain', { food: 'rice-long' }, { food: 'broth' }, yogurt))).toBe(true);
+    const cream = { food: 'cream-sour', g: 100, joins: 'stack' as const };
+    expect(curdles(board('one-pot-grain', { food: 'rice-long' }, { food: 'broth' }, cream))).toBe(true);
     expect(
-      curdles(board('one-pot-grain', { food: 'rice-long' }, { food: 'broth' }, { ...yogurt, joins: 'finish' })),
+      curdles(board('one-pot-grain', { food: 'rice-long' }, { food: 'broth' }, { ...cream, joins: 'finish' })),
+    ).toBe(false);
+    // In a pulao it is fried with the spices.
+    expect(
+      curdles(board('one-pot-grain', { food: 'rice-long' }, { food: 'broth' }, { ...cream, food: 'yogurt' })),
     ).toBe(false);
     expect(curdles(board('porridge', { food: 'oats-rolled' }, { food: 'water' }, { food: 'milk' }))).toBe(false);
   });

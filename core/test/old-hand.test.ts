@@ -255,3 +255,39 @@ test('rice in ten times its weight of water is a congee: its grains burst, and m
   expect(congee.warnings.map((w) => w.code)).not.toContain('mush');
   expect(congee.program.chance!.texture).toBeGreaterThan(90);
 });
+
+test('sausages in their skins are rolls that are measured; out of them they are crumbs', () => {
+  const withSausage = (food: string) =>
+    plan(board('one-pot-pasta', { food: 'rigatoni', g: 225 }, { food, g: 450 }, { food: 'broth', g: 600 }), seaLevel);
+  const [links, crumbs] = [withSausage('sausage-fresh'), withSausage('sausage-meat')];
+  // A cube of 28 mm heats through in two thirds of the time of a roll.
+  expect(links.meats[0]!.guessed).toBe(true);
+  expect(links.meats[0]!.cautiousCoreC).toBeLessThan(crumbs.meats[0]!.cautiousCoreC);
+  expect(links.finish.map((f) => f.code)).toContain('check');
+  expect(crumbs.fry[0]).toMatchObject({ until: 'crumbs-half-brown' });
+  expect(crumbs.finish.map((f) => f.code)).toContain('check-pot');
+});
+
+test('shanks with risotto cook first, by themselves; rice is not turned in fat after them', () => {
+  const dish = board(
+    'risotto',
+    { food: 'veal-stew', g: 1200, prep: { pieceG: 300 } },
+    { food: 'rice-arborio', g: 320 },
+    { food: 'butter', g: 60 },
+    { food: 'broth', g: 1100 },
+  );
+  const p = plan({ ...dish, texture: 'creamy' }, seaLevel);
+  expect(p.firstStage!.holdMin).toBeGreaterThan(30);
+  expect(p.grain!.band).toBe('creamy');
+  expect(p.program.chance!.of100).toBeGreaterThan(70);
+  expect(p.fry.map((f) => f.ingredient)).not.toContain('rice-arborio');
+  expect(p.fry.map((f) => f.order)).toEqual(p.fry.map((_, i) => i + 1));
+});
+
+test('raw prawns laid into dry rice that they cool down are heated under the lid, and not stirred', () => {
+  const p = plan(
+    board('biryani', { food: 'rice-basmati', g: 300 }, { food: 'shrimp', g: 600 }, { food: 'water', g: 400 }),
+    seaLevel,
+  );
+  expect(p.finish.find((f) => f.code === 'seafood')).toMatchObject({ heat: 'saute', lidOn: true });
+});

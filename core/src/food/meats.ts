@@ -59,6 +59,8 @@ const rows: readonly Row[] = [
   ['venison', [0.735, 0.225, 0.028, 0.012], -1.7, 'game', 'stew', 71, 0.2, 0.06, 0.13, 30, 25, [], 22],
   ['sausage-smoked', [0.54, 0.14, 0.29, 0.03], -2, 'red', 'cured', 71, 0.04, 0.03, 2.2, 80, 12, ['renders', 'cured']],
   ['sausage-fresh', [0.57, 0.15, 0.25, 0.025], -2, 'red', 'ground', 71, 0.14, 0.05, 1.6, 85, 28, ['renders']],
+  // Out of its casing, or sold without one.
+  ['sausage-meat', [0.57, 0.15, 0.25, 0.025], -2, 'red', 'ground', 71, 0.14, 0.05, 1.6, 450, 12, ['renders']],
   // Balls of mince with crumbs in them, which count with the protein.
   ['meatball', [0.61, 0.19, 0.17, 0.02], -2, 'red', 'ground', 71, 0.12, 0.05, 0.9, 25, 36, []],
   ['meatball-poultry', [0.66, 0.21, 0.1, 0.02], -1.5, 'poultry', 'ground', 74, 0.12, 0.05, 0.9, 25, 36, []],
@@ -117,11 +119,15 @@ const shapes: Record<string, NonNullable<MeatRecord['shape']>> = {
   'turkey-leg': 'cylinder',
   'duck-leg': 'cylinder',
   'guinea-fowl': 'cylinder',
+  'sausage-fresh': 'cylinder',
   shrimp: 'cylinder',
   egg: 'sphere',
   meatball: 'sphere',
   'meatball-poultry': 'sphere',
 };
+
+/** Mince that is loose: it is broken up in the pan. Balls and sausages of it keep their shape. */
+export const isMince = (food: FoodRecord): boolean => food.meat?.cut === 'ground' && food.meat.shape === undefined;
 
 const memory: SourceCode = 'M';
 

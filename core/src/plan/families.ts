@@ -52,11 +52,11 @@ const rule = (
 /** Shares, standing and simmering minutes: common practice. A one-pot grain with much tomato is made wetter, see below. */
 export const familyRules: Record<Family, FamilyRule> = {
   'plain-grain': rule('grain', 0, { fries: false, standMin: 4 }),
-  'coated-grain': rule('grain', 0, { coats: true, standMin: 4 }),
+  'coated-grain': rule('grain', 0, { coats: true, standMin: 4, twoStage: true }),
   'one-pot-grain': rule('grain', 0, { standMin: 4, twoStage: true }),
   'layered-grain': rule('grain', 0.02, { standMin: 4, twoStage: true, layered: true }),
   biryani: rule('grain', 0, { standMin: 4, twoStage: true, layered: true }),
-  risotto: rule('grain', 0.17, { stirred: true, coats: true, simmerMin: 3 }),
+  risotto: rule('grain', 0.17, { stirred: true, coats: true, simmerMin: 3, twoStage: true }),
   casserole: rule('any', 0.1, { starchOptional: true, twoStage: true }),
   'one-pot-pasta': rule('pasta', 0.12, { twoStage: true }),
   'layered-pasta': rule('pasta', 0.15, { layered: true }),

@@ -60,7 +60,7 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
     w.add('simmer-pasta', upMin + heldPastaMin(pasta[0]!), pasta, { heat: 'saute' });
   }
   const topping = w.take((i) => i.joins === 'topping');
-  cookedThrough(w);
+  cookedThrough(w, g);
   vegetables(w);
   bound(w, g);
   checkAndCheese(w, g);
@@ -93,10 +93,10 @@ function opening(w: FinishWriter, g: Gathered, x: FinishInput): void {
 }
 
 /** Seafood, eggs and what was cooked before: brought to heat in the dish. */
-function cookedThrough(w: FinishWriter): void {
+function cookedThrough(w: FinishWriter, g: Gathered): void {
   const seafood = w.take((i) => hasFlag(i, 'seafood'));
   const raw = seafood.filter((i) => i.state !== 'cooked');
-  if (raw.length > 0) seafoodIn(w, raw);
+  if (raw.length > 0) seafoodIn(w, g, raw);
   const cooked = seafood.filter((i) => i.state === 'cooked');
   if (cooked.length > 0) w.cookIn('seafood-cooked', cooked, hotC + overK, minutes.seafoodCooked);
   const eggs = w.take((i) => i.food.meat?.cut === 'egg' && !i.panOnly);
@@ -111,13 +111,13 @@ function cookedThrough(w: FinishWriter): void {
  * Raw seafood cooks in the heat that the dish has, under the lid, where that is enough: stirring over heat would break the
  * grain. Only a dish that is too cold for it is heated.
  */
-function seafoodIn(w: FinishWriter, raw: readonly Item[]): void {
+function seafoodIn(w: FinishWriter, g: Gathered, raw: readonly Item[]): void {
   const least = (mixC: number): number => Math.max(minutes.seafood, ...raw.map((i) => throughMin(i, mixC)));
   const restC = w.wouldBeC(raw) - coolsK;
   const restMin = least(restC);
   const isWarm = restC > Math.max(...raw.map(minimumC)) + overK;
-  // A fillet that is stirred falls apart.
-  const lidOn = raw.some((i) => i.food.meat!.cut === 'fish');
+  // A fillet that is stirred falls apart, and so do the layers and the separate kernels of rice.
+  const lidOn = raw.some((i) => i.food.meat!.cut === 'fish') || (g.grain?.food.kind === 'grain' && !g.rule.stirred);
   if (isWarm && restMin <= mostRestMin) w.restIn('seafood', raw, restMin);
   else w.cookIn('seafood', raw, gentlyC, least(gentlyC), lidOn);
 }

@@ -1,7 +1,7 @@
+import { isMince } from '../food/meats';
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { FryStep } from './document';
 import { hasFlag, type Gathered, type Item } from './item';
-import { isBall } from './joins';
 import { placeOf } from './place';
 
 /** The order of the pan and its minutes [common practice]. `until` is a key of the text catalogue. */
@@ -13,12 +13,12 @@ const classes = [
     until: 'egg-set',
     is: (i: Item) => i.food.meat?.cut === 'egg',
   },
-  { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') },
+  { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') && !isMince(i.food) },
   {
     key: 'ground',
     minutes: 4,
     until: 'crumbs-half-brown',
-    is: (i: Item) => i.food.meat?.cut === 'ground' && !isBall(i.food),
+    is: (i: Item) => isMince(i.food),
   },
   { key: 'meat', minutes: 5, until: 'no-pink-outside', is: (i: Item) => i.food.kind === 'meat' },
   {
@@ -131,7 +131,7 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
   const order = inOrder(g);
   const out: FryStep[] = [];
   for (const [at, { item, c }] of order.entries()) {
-    const pieces = item.food.kind === 'meat' && item.food.meat?.cut !== 'ground' && item.food.meat?.cut !== 'egg';
+    const pieces = item.food.kind === 'meat' && !isMince(item.food) && item.food.meat?.cut !== 'egg';
     const brown = brownOf(g, item);
     const tossed = c.key === 'renders' && item.thicknessMm <= tossedMm;
     const layered = pieces && !tossed && (c.key !== 'meat' || brown !== 'colour');

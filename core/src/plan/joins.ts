@@ -1,4 +1,5 @@
 import type { Ingredient } from '../dish/schema';
+import { isMince } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import { familyRules, type FamilyRule } from './families';
 import { has, type Joins, type State } from './item';
@@ -12,7 +13,7 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
   if (rule.starch === 'none')
     return food.kind === 'dairy' || has(food, 'acid') || food.id === 'herb-fresh' ? 'finish' : 'stack';
   if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || has(food, 'acid'))
-    return survives(food, rule) ? 'stack' : 'finish';
+    return cooksUnderLid(food, rule) ? 'stack' : 'finish';
   if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';
   if (place === 'rack' || place === 'inner-bowl') return 'stack';
   if (!rule.fries) return 'stack';
@@ -37,13 +38,17 @@ const friesFirst = (food: FoodRecord, ingredient: Ingredient, rule: FamilyRule):
   food.meat?.cut !== 'egg' &&
   !isBall(food);
 
-/** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk; in a biryani yogurt is marinade, herbs and saffron milk are layers [common practice]. */
-const survives = (food: FoodRecord, rule: FamilyRule): boolean =>
-  rule === familyRules.porridge
-    ? food.id === 'milk'
-    : rule === familyRules.biryani
-      ? food.id === 'yogurt' || food.id === 'herb-fresh' || food.id === 'milk'
-      : rule === familyRules['layered-pasta'] && food.kind === 'dairy' && food.id !== 'cheese-hard';
+/** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk; in a biryani yogurt is marinade, herbs and saffron milk are layers; with other separate rice it goes in with the spices [common practice]. */
+const underLid = new Map<FamilyRule, (food: FoodRecord) => boolean>([
+  [familyRules.porridge, (f) => f.id === 'milk'],
+  [familyRules.biryani, (f) => ['yogurt', 'herb-fresh', 'milk'].includes(f.id)],
+  ...(['coated-grain', 'one-pot-grain', 'layered-grain'] as const).map(
+    (id) => [familyRules[id], (f: FoodRecord) => f.id === 'yogurt'] as const,
+  ),
+  [familyRules['layered-pasta'], (f) => f.kind === 'dairy' && f.id !== 'cheese-hard'],
+]);
+/** Whether dairy or herbs are cooked under the lid in such a dish. */
+export const cooksUnderLid = (food: FoodRecord, rule: FamilyRule): boolean => underLid.get(rule)?.(food) ?? false;
 
 /** Vegetables that open their taste in the pan [common practice]. */
 const friedVegetables = new Set([
@@ -71,7 +76,7 @@ export function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Join
   if (joins !== 'fry') return said === 'browned' ? 'browned' : said === 'part-seared' ? 'part-seared' : 'raw';
   if (food.kind === 'meat') {
     const deep = said === 'browned' || brown === 'half' || brown === 'brown';
-    if (deep) return thicknessMm >= keepsJuiceMm && food.meat?.cut !== 'ground' ? 'part-seared' : 'browned';
+    if (deep) return thicknessMm >= keepsJuiceMm && !isMince(food) ? 'part-seared' : 'browned';
     return 'part-seared';
   }
   if (food.kind !== 'vegetable') return 'raw';

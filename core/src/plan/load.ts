@@ -1,3 +1,4 @@
+import { isMince } from '../food/meats';
 import { slowestTimeS } from '../meat/geometry';
 import type { Load, SlowItem, ThinItem } from '../pot/state';
 import { foodWPerMK } from '../water/surface';
@@ -31,7 +32,7 @@ const lumpShare = { raw: 0.85, frozen: 1 };
 export const isSlow = (g: Gathered, item: Item): boolean =>
   (item.food.kind === 'meat' &&
     item.thicknessMm >= slowFromMm &&
-    (item.food.meat?.cut !== 'ground' || item.piece.shape === 'slab')) ||
+    (!isMince(item.food) || item.piece.shape === 'slab')) ||
   (plantsOf(g).includes(item) && item.thicknessMm >= slowFromMm);
 /** What cooks in the inner bowl follows the pot through its wall, s [derived: 2.5 min for 450 g in thin steel]. */
 const bowlTauS = 150;

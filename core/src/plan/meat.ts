@@ -1,3 +1,4 @@
+import { isMince } from '../food/meats';
 import { bedLagS, grainTemps } from '../grain/clock';
 import { cautiousVariation } from '../meat/cautious';
 import { lethalityLaw } from '../meat/lethality';
@@ -11,7 +12,6 @@ import type { MeatVerdict, PlantVerdict } from './document';
 import { brownOf, searMinutes } from './fry';
 import { goesUnderLid, type Gathered, type Item } from './item';
 import { normal } from '../normal';
-import { isBall } from './joins';
 import { placeOf } from './place';
 
 /** Tossed pieces in a hot pan, a quarter of the surface in contact [tuned]. */
@@ -253,8 +253,7 @@ function safeChanceOf(item: Item, nominal: PieceResult, cautious: PieceResult): 
 const z95 = 1.645;
 
 /** Mince that is broken up in the pan has no thickness that anybody would measure. */
-const isCrumbs = (item: Item): boolean =>
-  item.food.meat!.cut === 'ground' && !isBall(item.food) && item.joins === 'fry';
+const isCrumbs = (item: Item): boolean => isMince(item.food) && item.joins === 'fry';
 
 function verdictOf(item: Item, nominal: PieceResult, cautious: PieceResult): MeatVerdict {
   const rec = item.food.meat!;

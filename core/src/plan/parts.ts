@@ -5,6 +5,7 @@ import type { Bench } from './bench';
 import { potCurve } from './curve';
 import type { Plan } from './document';
 import { deglazeMin, deglazeMl } from './fry';
+import { cooksUnderLid } from './joins';
 import { hasFlag, type Gathered } from './item';
 import { releaseAdvice } from './release';
 import { leastThinMl } from './scorch';
@@ -174,14 +175,12 @@ export function peaks({ b, run }: Result): Parameters<typeof timelineOf>[1] {
   };
 }
 
-/** Families whose milk or cream is meant to cook under the lid. */
-const dairyUnderLid: readonly string[] = ['layered-pasta', 'porridge', 'biryani'];
-
-/** Ingredients that curdle where they lie, by id. */
+/** Ingredients that curdle where they lie, by id; a porridge is stirred smooth, whatever milk it is cooked in. */
 export const curdling = (g: Gathered): string[] =>
-  dairyUnderLid.includes(g.dish.family)
-    ? []
-    : g.items.filter((i) => hasFlag(i, 'curdles') && i.joins === 'stack').map((i) => i.ingredient.id);
+  g.items
+    .filter((i) => hasFlag(i, 'curdles') && i.joins === 'stack' && !cooksUnderLid(i.food, g.rule))
+    .filter(() => g.dish.family !== 'porridge')
+    .map((i) => i.ingredient.id);
 
 /** Which of its programs a cooker with fixed ones runs. */
 function programOf(pot: Bench['pot'], pressure: 'high' | 'low', holdMin: number): { program?: string } {

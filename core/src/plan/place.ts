@@ -33,8 +33,9 @@ export function placeOf(g: Gathered, item: Item): Place {
     return item.joins === 'fry' && !hasFlag(item, 'tomato') ? 'base' : 'top';
   }
   if (item.food.kind === 'dairy') {
-    // What pours runs through to the base; in a biryani yogurt is the marinade and milk carries the saffron on top.
-    if (g.dish.family === 'biryani') return item.food.id === 'yogurt' ? 'base' : 'top';
+    // What pours runs through to the base; yogurt is the marinade, and in a biryani milk carries the saffron on top.
+    if (item.food.id === 'yogurt' && g.grain?.food.kind === 'grain') return 'base';
+    if (g.dish.family === 'biryani') return 'top';
     return isPourable(item) ? 'liquid' : 'top';
   }
   if (item.food.kind === 'other') return 'base';

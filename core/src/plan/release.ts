@@ -1,3 +1,4 @@
+import { isMince } from '../food/meats';
 import type { Plan } from './document';
 import { hasFlag, type Gathered } from './item';
 import type { Candidate } from './weigh';
@@ -26,7 +27,7 @@ export function releaseAdvice(x: { g: Gathered; fill: number; chosen: Candidate;
   if (foams) say('quick', 'against', 'foam-at-the-valve');
   else if (starchy && fill > highFill) say('quick', 'against', 'full-and-starchy');
   else if (starchy && !pasta && !g.rule.stirred) say('quick', 'against', 'starch-sprays');
-  if (chosen.meats.some((m) => m.item.thicknessMm >= largeMm && m.item.food.meat!.cut !== 'ground'))
+  if (chosen.meats.some((m) => m.item.thicknessMm >= largeMm && !isMince(m.item.food)))
     say('quick', 'against', 'large-pieces-lose-juice');
   if (pasta) say('quick', 'for', 'pasta-stops');
   if (g.rule.stirred && g.grain && !pasta) say('quick', 'for', 'stirred-anyway');

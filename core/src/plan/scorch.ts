@@ -1,6 +1,7 @@
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { ScorchReason } from './document';
 import { goesUnderLid, hasFlag, type Gathered, type Item } from './item';
+import { cooksUnderLid } from './joins';
 import { placeOf } from './place';
 import { deglazeMl } from './fry';
 import { logistic } from '../normal';
@@ -216,4 +217,4 @@ function tomatoAtBase(g: Gathered, geo: Geometry): 'thick' | 'diced' | null {
 
 /** Yogurt that clings to meat in fat is no pool of milk. */
 const isMarinade = (g: Gathered, i: Item): boolean =>
-  i.joins === 'marinade' || (g.dish.family === 'biryani' && i.food.id === 'yogurt');
+  i.joins === 'marinade' || (i.food.id === 'yogurt' && cooksUnderLid(i.food, g.rule));

@@ -1,4 +1,5 @@
 import type { Ingredient } from '../dish/schema';
+import { isMince } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import { blockSides, shapeExponent, type PieceShape } from '../meat/geometry';
 
@@ -38,7 +39,7 @@ export function defaultShape(food: FoodRecord, pieceG?: number): PieceShape {
   const meat = food.meat;
   if (!meat) return 'cube';
   if (meat.shape) return meat.shape;
-  if (meat.cut === 'ground') return 'ground';
+  if (isMince(food)) return 'ground';
   if (isJoint(food, pieceG)) return 'block';
   const volumeMm3 = (1000 * (food.pieceG?.[0] ?? 0)) / food.densityGPerMl[0];
   return volumeMm3 / meat.defaultThicknessMm[0] ** 3 > flatFrom ? 'slab' : 'cube';
@@ -63,8 +64,7 @@ export function defaultThicknessMm(food: FoodRecord, pieceG?: number, shape?: Pi
  */
 export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number): Piece {
   const prep = ingredient.prep ?? {};
-  const frozenPack =
-    food.meat?.cut === 'ground' && !food.meat.shape && isFrozen(ingredient) && prep.thicknessMm === undefined;
+  const frozenPack = isMince(food) && isFrozen(ingredient) && prep.thicknessMm === undefined;
   const said = prep.shape === 'whole' ? undefined : prep.shape;
   const shape = frozenPack ? 'slab' : (said ?? defaultShape(food, prep.pieceG));
   const thicknessMm =
@@ -74,11 +74,7 @@ export function pieceOf(food: FoodRecord, ingredient: Ingredient, grams: number)
       : defaultThicknessMm(food, prep.pieceG, shape));
   const exponent = shapeExponent(shape);
   const certain =
-    said !== undefined ||
-    shape === 'block' ||
-    food.meat?.shape !== undefined ||
-    food.meat?.cut === 'ground' ||
-    !food.meat;
+    said !== undefined || shape === 'block' || food.meat?.shape !== undefined || isMince(food) || !food.meat;
   return {
     thicknessMm,
     exponent,

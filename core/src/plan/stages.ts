@@ -150,9 +150,22 @@ function gravyIn(b: Bench, ids: ReadonlySet<string>, liquidMl: number): number {
 export function withFirst(b: Bench, first: FirstStage): Bench {
   const measured = b.g.dish.overrides?.gravyMl;
   return {
-    ...b,
+    ...uncoated(b),
     first,
     src: measured === undefined ? b.src : { ...b.src, gravyG: measured - first.gravyG },
+  };
+}
+
+/** Rice that comes to a pot of meat and gravy is not turned in fat any more. */
+function uncoated(b: Bench): Bench {
+  const { grain } = b.g;
+  if (grain?.joins !== 'fry') return b;
+  const plain: Item = { ...grain, joins: 'stack' };
+  const items = b.g.items.map((i) => (i === grain ? plain : i));
+  return {
+    ...b,
+    g: { ...b.g, items, grain: plain },
+    fry: b.fry.filter((s) => s.ingredient !== grain.ingredient.id).map((s, at) => ({ ...s, order: at + 1 })),
   };
 }
 

@@ -1,3 +1,4 @@
+import { isMince } from '../food/meats';
 import type { Gathered, Item } from './item';
 import type { TaskCode } from './step-id';
 
@@ -37,7 +38,7 @@ export function prepTasks(g: Gathered): Task[] {
 
 function taskOf(i: Item): Task | null {
   const id = i.ingredient.id;
-  if (i.food.kind === 'meat' && i.food.meat?.cut !== 'ground' && i.food.meat?.cut !== 'cooked')
+  if (i.food.kind === 'meat' && !isMince(i.food) && i.food.meat?.cut !== 'cooked')
     return { code: 'dice', ingredient: id, minutes: Math.max(1, (perTask.dicePer500g * i.grams) / 500), handsOn: true };
   if (i.food.kind !== 'vegetable' || i.food.id === 'peas-frozen') return null;
   const minutes =

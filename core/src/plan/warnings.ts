@@ -1,3 +1,4 @@
+import { isMince } from '../food/meats';
 import { sentence, type Code, type Params } from '../words/sentence';
 import { steamC } from '../water/atmosphere';
 import type { PotProfile } from '../pot/profile';
@@ -125,7 +126,7 @@ function meatWarnings({ g, meats, plants, finish }: Context, say: Say): void {
       });
   }
   for (const i of g.items)
-    if (i.food.kind === 'meat' && isFrozen(i.ingredient) && (i.food.meat!.cut === 'ground' || i.thicknessMm <= lumpMm))
+    if (i.food.kind === 'meat' && isFrozen(i.ingredient) && (isMince(i.food) || i.thicknessMm <= lumpMm))
       say('caution', 'frozen-lump', { ingredient: i.ingredient.id });
   for (const p of plants) {
     if (p.verdict === 'hard')

@@ -15,7 +15,10 @@ export function amountOf(line: string): HeadAmount {
   // "Juice 1/2 lemon" is the juice of it.
   const bare = line
     .replace(/^(juice|zest) (?=\d|half\b|one\b|an? )/, '$1 of ')
-    .replace(/^(zumo|jugo) (?=\d|medio|un )/, '$1 de ');
+    .replace(/^(zumo|jugo) (?=\d|medio|un )/, '$1 de ')
+    // Of zest and juice the juice is what is counted.
+    .replace(/\b(lemon|lime|orange)s?,? (?:zest(?:ed)?|rind) (?:and|&|\+) juiced?\b/, '$1 juice')
+    .replace(/\b(lemon|lime|orange)s?,? juiced? (?:and|&|\+) zest(?:ed)?\b/, '$1 juice');
   const juice =
     /^(?:the |el |la )?(?:(?:zest|ralladura) (?:and|y) )?(juice|zest|zumo|jugo|ralladura)(?: (?:and|y) (?:zest|ralladura))? (of|from|de) (.+)$/.exec(
       bare,

@@ -10,6 +10,15 @@ const articles = 'the|your|all|both|el|la|los|las|up|each';
 const cut = new RegExp(String.raw`\b(${verbs})\s+(?:(?:${articles})\s+)*((?:\p{L}+\s+){0,2}\p{L}+)([^.;]{0,60})`, 'gu');
 const cubes = /^(?:cube|dice|chop|troce)/;
 
+const brokenUp = /\b(?:crumbl|break(?:ing)? (?:it |them |the (?:meat|sausages?) )?(?:up|apart)|broken up|desmenuz)/;
+/** Whether the steps break the sausage up in the pan. */
+export const crumbledInSteps = (steps: readonly string[]): boolean =>
+  steps.some((s) =>
+    fold(s)
+      .split(/[.;]/)
+      .some((part) => /\bsausages?\b|\bsalchicha|\blonganiza|\bit\b/.test(part) && brokenUp.test(part)),
+  );
+
 /**
  * How the steps of a recipe cut a meat whose own line does not say it: "Cut the pork into 2 inch chunks". Null where they
  * say nothing of it.

@@ -24,7 +24,7 @@ const jointed =
   /\b(?:whole|jointed|cut up|joints?|bone[\s-]?in pieces|into \w+ pieces|enter[oa]|trocead[oa]|despresad[oa]|presas?|en cuartos|en octavos)\b/;
 const jointChoices = ['chicken-leg', 'chicken-drumstick', 'chicken-thigh', 'chicken-breast'] as const;
 const isBird = new RegExp(`^(?:${birds})$`);
-const isJointed = (name: string, line: string): boolean => isBird.test(name) && jointed.test(line);
+export const isJointed = (name: string, line: string): boolean => isBird.test(name) && jointed.test(line);
 
 /** Names of a whole animal or its meat: a bare number of them says nothing about how much it is. */
 export const isUncounted = (name: string): boolean =>
@@ -48,6 +48,8 @@ const chickens = new Set([
   'turkey-leg',
 ]);
 const onBone = /\b(?:bone[\s-]?in|on the bone|with bones?|con hueso)\b/;
+const outOfCasing =
+  /\bcasings? (?:removed|discarded|off)|\b(?:without|no|removed from) (?:the |their )?casings?|\b(?:skinned|skins? (?:removed|off)|crumbled|squeezed|desmenuzad[oa]s?|sin piel|sin tripa)\b/;
 const spoons = new Set<Measure | null>(['tsp', 'tbsp', 'pinch', 'dash']);
 /** What preserved food comes in, with a net mass on it. */
 const tins = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton', 'box']);
@@ -67,6 +69,7 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
     )
   )
     return 'broth-low-salt';
+  if (food === 'sausage-fresh' && says(outOfCasing)) return 'sausage-meat';
   if (isJointed(name, line)) return jointChoices[0];
   if (food === 'chicken-thigh' && says(onBone)) return 'chicken-thigh-bone';
   if (food === 'turkey-thigh' && says(onBone)) return 'turkey-leg';

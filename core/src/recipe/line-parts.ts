@@ -18,7 +18,7 @@ export interface LineParts {
 export function partsOfLine(plain: string): LineParts {
   const shared = eachOf(plain) ?? toppingsOf(plain) ?? seasoningsOf(plain);
   if (shared) return { parts: shared, ownWords: false };
-  const several = amountsOf(plain);
+  const several = amountsOf(plain) ?? amountsInARow(plain);
   return several ? { parts: several, ownWords: true } : { parts: [plain], ownWords: false };
 }
 
@@ -44,7 +44,16 @@ const listed = (text: string): string[] => text.split(/\s*(?:,|&|\band\b|\by\b)\
 
 const isFood = (part: string): boolean => languages.some((l) => headFood(part, l) !== null);
 
-/** "Salt, pepper and cumin to taste": seasonings without a number, each of them a line; null for anything else. */
+/** "1 carrot 1 onion 1 celery" is three lines; null where not each of them is an amount of a food. */
+function amountsInARow(plain: string): string[] | null {
+  const parts = plain.split(/(?<=\p{L})\s+(?=\d[\d./]*\s+\p{L}{3})/u);
+  return parts.length > 1 && parts.every((p) => /^\d/.test(p) && namesFood(p)) ? parts : null;
+}
+
+const namesFood = (part: string): boolean =>
+  languages.some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
+
+/** "Salt, pepper and cumin to taste", "oil, salt": seasonings and fats without a number, each of them a line; null for anything else. */
 function seasoningsOf(plain: string): string[] | null {
   if (/\d/.test(plain)) return null;
   const taste = tasteWords.exec(plain)?.[0] ?? '';
@@ -56,7 +65,7 @@ function seasoningsOf(plain: string): string[] | null {
 }
 
 const isSeasoning = (part: string): boolean =>
-  languages.some((l) => findFood(headFood(part, l)?.food ?? 'water').kind === 'seasoning');
+  languages.some((l) => ['seasoning', 'fat'].includes(findFood(headFood(part, l)?.food ?? 'water').kind));
 
 /** Words at the end of a line that are about all of it. */
 const useWords =
@@ -99,11 +108,9 @@ function amountsOf(plain: string): string[] | null {
   const parts = withItsFood(splitLine(plain));
   const starts = /\d|^(?:a |una? )?(?:pinch|handful|pizca|punado)\b/.test(parts[0] ?? '');
   if (parts.length < 2 || !(starts || isSeasoning(parts[0]!))) return null;
-  const names = (part: string): boolean =>
-    languages.some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
   // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
   const speaksOf = (part: string): boolean =>
     languages.some((l) => foodsIn(wordsOf(withoutBrackets(part)), l).length > 0);
-  if (!names(parts[0]!) || !parts.every((part) => names(part) || speaksOf(part))) return null;
+  if (!namesFood(parts[0]!) || !parts.every((part) => namesFood(part) || speaksOf(part))) return null;
   return parts.map((part) => (use === '' || part.includes(use) ? part : `${part} ${use}`));
 }

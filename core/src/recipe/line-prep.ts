@@ -1,6 +1,7 @@
 import type { Ingredient } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
 import { pieceByName } from './measures';
+import { isJointed } from './kinds';
 import { mostPieceG, type LineFacts } from './line-size';
 
 type Prep = NonNullable<Ingredient['prep']>;
@@ -47,6 +48,8 @@ function statesOf(food: FoodRecord): readonly (Prep['state'] & string)[] {
 export function asPiece(prep: Prep, f: LineFacts, food: FoodRecord, grams: number | null): void {
   const namedG = food.kind === 'meat' ? pieceByName(f.hit.name) : undefined;
   if (namedG && !prep.shape) prep.pieceG ??= namedG;
+  // A bird in joints is not diced.
+  if (prep.shape === 'cube' && isJointed(f.hit.name, f.plain)) delete prep.shape;
   if (isInOnePiece(f, food, prep)) Object.assign(prep, wholePrep(f, grams));
 }
 

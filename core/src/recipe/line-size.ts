@@ -1,4 +1,5 @@
 import type { Ingredient } from '../dish/schema';
+import { isMince } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import type { Amount } from '../quantity/parse';
 import { units, type UnitId } from '../quantity/units';
@@ -86,8 +87,12 @@ function firstAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
     if (pieces) return known(timesEach(value, inside, { prep, food, measure, plain: f.plain }));
     // What a scale says is surer than a cup or a count; of two masses the first is kept.
     if (measure === null || !(measure in units) || units[measure as UnitId].kind !== 'mass') {
-      if (measure === null || measure === 'piece') shareOfTotal(value, inside, { prep, food });
-      return known({ value: inside.value, unit: inside.unit });
+      if (measure !== null && measure !== 'piece') return known({ value: inside.value, unit: inside.unit });
+      const size = sizeOfEach(value, inside, food);
+      if (size === 'each') return known(timesEach(value, inside, { prep, food, measure, plain: f.plain }));
+      shareOfTotal(value, inside, { prep, food });
+      const total = { value: inside.value, unit: inside.unit };
+      return size === 'unclear' ? known(total, trust.twoFoods, 'each-or-all') : known(total);
     }
   }
   return plainAmount(f, food, known);
@@ -143,7 +148,7 @@ function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: nu
     isUncounted(f.hit.name) ||
     isNumberOfJoints(f, food) ||
     /\b(?:per|each) person\b|\bpor persona\b/.test(f.plain) ||
-    (food.kind === 'meat' && food.meat?.cut === 'ground' && !food.meat.shape && food.id !== 'sausage-fresh')
+    isMince(food)
   )
     return { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
   const size = f.head.size ?? sizeIn([f.around, ...f.asides].join(' '));
@@ -197,6 +202,20 @@ function timesEach(
   }
   return { value: Math.round(value * each.value * 1000) / 1000, unit: each.unit };
 }
+
+/**
+ * Whether the mass beside a count is of one piece or of all: "4 thighs (120 g)" are 480 g, "4 thighs (500 g)" are 500 g. What
+ * is nearer to the usual piece decides; between the two the line asks.
+ */
+function sizeOfEach(count: number, size: Amount, food: FoodRecord): 'each' | 'total' | 'unclear' {
+  const typicalG = food.pieceG?.[0];
+  if (!typicalG || count <= 1 || units[size.unit].kind !== 'mass') return 'total';
+  const middle = Math.log((size.value * units[size.unit].size) / typicalG) - Math.log(count) / 2;
+  if (Math.abs(middle) < unclearLog) return 'unclear';
+  return middle < 0 ? 'each' : 'total';
+}
+/** Within 15 % of the middle between one usual piece and all of them nobody can tell [derived]. */
+const unclearLog = 0.14;
 
 /** "4 breasts (about 1.2 kg)": one of them weighs its share, and its thickness follows. */
 function shareOfTotal(count: number, total: Amount, { prep, food }: { prep: Prep; food: FoodRecord }): void {

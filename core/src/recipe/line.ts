@@ -4,7 +4,7 @@ import { recordOf, type OwnFood } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { toGrams } from '../quantity/convert';
 import type { Amount } from '../quantity/parse';
-import { measureOf } from './amount';
+import { headAmount, measureOf } from './amount';
 import { amountOf } from './amount-place';
 import { namesOf, type Language } from './food-names';
 import { openChoices } from './kinds';
@@ -64,7 +64,7 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
   const { parts, ownWords } = partsOfLine(plain);
   const texts = ownWords ? splitLine(text) : [];
   return parts.map((part, i) => ({
-    ...readInEither(withAmountFirst(part), language),
+    ...readInEither(withCutApart(withSizeApart(withAmountFirst(part))), language),
     // Each food of several has its own words, so that an answer is written to them alone.
     text: texts.length === parts.length ? texts[i]!.trim() : text,
   }));
@@ -81,6 +81,16 @@ function asOwn(line: ReadLine, own: OwnFood): ReadLine {
 /** "Pork shoulder 900 g cut in chunks": the amount in the middle is set before the food. */
 const withAmountFirst = (plain: string): string =>
   plain.replace(/^(\p{L}[^\d,(]*?)\s+(\d[\d.,/]*\s*(?:g|kg|ml|l|dl|lbs?|oz|cups?|tbsp|tsp)\b)\s+(?=\p{L})/u, '$2 $1, ');
+
+/** "1 can coconut milk 400ml", "2 chicken breasts 500 g": the size at the end stands apart. */
+function withSizeApart(plain: string): string {
+  const m = /^(.*\p{L})\s+(\d[\d.]*\s?(?:g|gr|kg|ml|l|oz|lbs?))$/u.exec(plain);
+  const before = m ? headAmount(m[1]!) : null;
+  return before && before.value !== null && /\p{L}{3}/u.test(before.rest) ? `${m![1]}, ${m![2]}` : plain;
+}
+
+/** "Mutton curry cut with bone": how it is cut is no part of its name. */
+const withCutApart = (plain: string): string => plain.replace(/(?<=\p{L})\s+(?=curry[\s-]cut\b)/u, ', ');
 
 /** Words that only a Spanish line has. */
 const spanish =

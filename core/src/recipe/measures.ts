@@ -34,6 +34,7 @@ export type MeasureId =
   | 'dl'
   | 'cl'
   | 'glass'
+  | 'small-glass'
   | 'mug'
   | 'ladle'
   | 'jar'
@@ -113,6 +114,7 @@ export const measures: Record<MeasureId, KitchenMeasure> = {
   dl: { ml: 100 },
   cl: { ml: 10 },
   glass: { ml: 200 },
+  'small-glass': { ml: 100 },
   mug: { ml: 300 },
   ladle: { ml: 120 },
   jar: { onLabel: true },
@@ -177,6 +179,7 @@ export const measureWords: Readonly<Record<string, MeasureId>> = Object.fromEntr
       ['dl', 'dl decilitre decilitres deciliter deciliters decilitro decilitros'],
       ['cl', 'cl centilitro centilitros'],
       ['glass', 'glass glasses vaso vasos copa copas'],
+      ['small-glass', 'vasito vasitos copita copitas'],
       ['mug', 'mug mugs tazon tazones'],
       ['ladle', 'ladle ladles ladleful cazo cazos cucharon cucharones'],
       ['jar', 'jar jars tarro tarros frasco frascos bote botes'],

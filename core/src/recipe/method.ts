@@ -1,5 +1,4 @@
-import { readNumber } from '../quantity/parse';
-import { numberSource } from './number';
+import { aboutOf, clausesOf, minutesOf, numberAfterKey, type About } from './clause';
 import { fold } from './words';
 
 /** What a recipe itself says to do under pressure; only what it says. */
@@ -13,101 +12,140 @@ export interface Method {
   from: string[];
 }
 
-const minutes = String.raw`(${numberSource})(?:\s*(?:-|to|a|o)\s*(${numberSource}))?\s*-?\s*min(?:ute|uto)?s?`;
-const hold: readonly RegExp[] = [
-  String.raw`(?:high|low|alta|baja)?\s*(?:pressure|presion)(?: (?:alta|baja|cook(?:er|ing)?))?[^.;\d]{0,60}?${minutes}`,
-  String.raw`${minutes}[^.;\d]{0,30}?(?:(?:at|on|under|a|en|de)\s+)?(?:high|low|alta|baja)?\s*(?:pressure|presion)`,
-  String.raw`(?:manual|set (?:the )?(?:timer|cooker|pot|time)|programa)[^.;\d]{0,30}?${minutes}`,
-  String.raw`(?:lock|close|seal|cierra|cierre|tapa)[^.]{0,20}(?:lid|tapa)?[^.;\d]{0,60}(?:cook|cocina|cocine)[^.;\d]{0,40}?${minutes}`,
-].map((s) => new RegExp(s, 'u'));
-/** Without the word pressure: "25 min high", "8 minutes, then release"; in a sentence about the pan it is none. */
-const bareHold: readonly RegExp[] = [
-  String.raw`${minutes}\s*(?:on\s+|at\s+|a\s+)?(?:high|hp|alta)\b`,
-  String.raw`\b(?:hp|high)\s*,?\s*(?:for\s+)?${minutes}`,
-  String.raw`^${minutes}\.?$`,
-  String.raw`(?:^|[.;]\s*)${minutes}[,\s]*(?:(?:then|and|y|luego)\s+)*(?:quick |natural )?(?:release|npr|qr)\b`,
-].map((s) => new RegExp(s, 'u'));
-const ofPan = /saut|fry|brown|sofr|rehog|dora|heat|simmer|boil|bake|oven|toast|medium/;
-const natural = String.raw`(?:natural(?:ly|mente)?(?: pressure)?(?: release)?|npr|come down (?:by |on )?its?(?:elf| own)|let (?:the )?pressure (?:drop|fall|come down)|forma natural|liberacion natural|despresuri\w+ (?:sola?|natural\w*)|baj(?:e|ar) (?:la presion )?(?:sola?|por si sola?))`;
-const timedRelease = [
-  new RegExp(String.raw`${natural}[^.;\d]{0,40}?${minutes}`, 'u'),
-  new RegExp(String.raw`${minutes}[\s-]*(?:of |full |for )?${natural}`, 'u'),
-  /\b(?:natural(?:ly)?|npr)\s+(\d+)\b()/u,
-  // "Wait 10, then release": the pressure falls by itself meanwhile.
-  /\b(?:wait|leave (?:it )?|esper\w+)\s+(\d+)()\s*(?:min\w*)?,?\s*(?:(?:and|then|y|luego)\s+)+(?:quick[\s-]*)?(?:release|vent|open the valve|libera\w*|despresuri\w*)/u,
-];
-const naturalRelease = new RegExp(natural, 'u');
-const fried = new RegExp(
-  String.raw`\b(?:saut[e\w]*|fry|brown|cook until (?:soft|golden)|sofri\w+|dora\w*|rehog\w+)\b[^.;\d]{0,70}?${minutes}`,
-  'u',
-);
-const quick =
-  /\b(?:quick[\s-]*(?:ly )?(?:pressure )?release|qr\b|release (?:the )?(?:pressure|steam) (?:immediately|at once|quickly|right away)|manual(?:ly)? release|open the valve|vent (?:at once|immediately|the steam)|liberacion rapida|(?:libera\w*|suelt\w+|soltar) (?:la presion )?(?:rapid\w+|de golpe|enseguida)|despresuri\w+ rapid\w+|salida rapida)/;
-const release = /\b(?:release|vent|depressuri|libera|suelt|soltar|despresuri|presion baje)/;
+/** A clause of the steps with what it is about, and its minutes; null where it has none. */
+interface Clause {
+  text: string;
+  about: About;
+  min: number | null;
+}
+
+/** A hold longer than this is one of another appliance, min. */
+const longestHoldMin = 120;
 
 /**
- * Reads minutes, pressure, release and frying from the steps of a recipe. Of several pressures the last one counts: it is
- * the one with the grain in it.
+ * Reads minutes, pressure, release and frying from the steps of a recipe, clause by clause. Of several pressures the last
+ * one counts: it is the one with the grain in it.
  */
 export function readMethod(steps: readonly string[]): Method {
-  const out: Method = { from: [] };
-  const note = (m: RegExpExecArray): void => void out.from.push(m[0].trim().slice(0, 120));
+  const reader = new MethodReader();
   for (const step of steps) {
-    const text = fold(step).replace(/[–—]/g, '-').replace(/\s+/g, ' ');
-    const held = readHold(text);
-    if (held) {
-      out.holdMin = held.min;
-      if (/\blow pressure\b|presion baja|\bbaja presion\b/.test(text)) out.pressure = 'low';
-      else if (/\bhigh\b|\balta\b/.test(text)) out.pressure = 'high';
-      note(held.match);
-    }
-    const whistle = /(\d+|one|two|three|four|five|un|dos|tres|cuatro|cinco)\s+(?:whistles?|silbidos?|pitidos?)/.exec(
-      text,
-    );
-    if (whistle) {
-      out.whistles = Number(whistle[1]) || ['', 'one', 'two', 'three', 'four', 'five'].indexOf(whistle[1]!);
-      if (out.whistles <= 0) delete out.whistles;
-      note(whistle);
-    }
-    readRelease(text, out, note);
-    const fry = fried.exec(text);
-    if (fry) {
-      out.sauteMin = (out.sauteMin ?? 0) + middle(fry[1]!, fry[2]);
-      note(fry);
-    }
+    const clauses = clausesOf(fold(step)).map((text): Clause => {
+      const about = aboutOf(text);
+      return { text, about, min: minutesOf(text) ?? numberAfterKey(text, about) };
+    });
+    clauses.forEach((c, i) => reader.read(c, clauses.slice(i + 1)));
   }
-  return out;
+  return reader.method;
 }
 
-const middle = (a: string, b?: string): number => (readNumber(a) + readNumber(b ?? a)) / 2;
+class MethodReader {
+  readonly method: Method = { from: [] };
+  /** the lid is on and nothing has been let off yet */
+  private isUnderLid = false;
+  /** what the last clause that was about something was about */
+  private last: About = 'bare';
 
-function readHold(text: string): { min: number; match: RegExpExecArray } | null {
-  // Minutes of a release are not those of the hold: they are taken out first.
-  const plain = timedRelease.reduce((t, re) => t.replace(re, ' release '), text);
-  if (/\b(?:simmer|bake|oven|rest|stand)\b/.test(plain) && !/pressure|presion/.test(plain)) return null;
-  for (const re of [...hold, ...bareHold]) {
-    const match = re.exec(plain);
-    const min = match ? middle(match[1]!, match[2]) : NaN;
-    const numberAt = match ? match.index + match[0].search(/\d/) : 0;
-    const before = plain.slice(0, numberAt).split(/[.;]/).at(-1)!;
-    const isOfPan = match !== null && bareHold.includes(re) && ofPan.test(before);
-    if (match && !isOfPan && Number.isFinite(min) && min <= 120) return { min, match };
+  read(c: Clause, following: readonly Clause[]): void {
+    this.readWhistles(c);
+    switch (c.about) {
+      case 'natural':
+        this.letDown(c);
+        break;
+      case 'quick':
+        // "4 min QR" is a hold and its release.
+        if (c.min !== null && !this.isWaiting()) this.hold(c);
+        // "... then quick release" after a natural one leaves that one as it is.
+        if (this.isWaiting()) break;
+        this.method.release = { kind: 'quick' };
+        this.note(c);
+        this.isUnderLid = false;
+        break;
+      case 'pressure':
+        this.isUnderLid = true;
+        this.readPressure(c.text);
+        if (c.min !== null) this.hold(c);
+        break;
+      case 'lid':
+        this.isUnderLid = true;
+        if (c.min !== null) this.hold(c);
+        break;
+      case 'wait':
+        // The lid stays shut for so long: the pressure falls by itself meanwhile.
+        if (c.min !== null && this.isUnderLid && this.method.holdMin !== undefined) this.letDown(c);
+        break;
+      case 'fry':
+        this.isUnderLid = false;
+        if (c.min !== null) this.fry(c);
+        break;
+      case 'open':
+        this.isUnderLid = false;
+        break;
+      case 'bare':
+        if (c.min !== null) this.readBare(c, following);
+        return;
+      case 'add':
+      case 'other':
+        break;
+    }
+    this.last = c.about;
   }
-  return null;
+
+  /** Minutes alone belong to what stands before them; before a release, or under the lid, they are the hold. */
+  private readBare(c: Clause, following: readonly Clause[]): void {
+    // "8 minutes, wait 10, then release."
+    const next = following.find((f) => f.about !== 'wait' && (f.about !== 'bare' || f.min !== null))?.about;
+    const isBeforeRelease = next === 'natural' || next === 'quick';
+    if (this.last === 'natural' && !this.isUnderLid) this.method.release = { kind: 'timed', naturalMin: c.min! };
+    else if (this.isUnderLid || (isBeforeRelease && this.last !== 'other' && this.last !== 'open')) this.hold(c);
+    else if (this.last === 'fry') this.fry(c);
+    else if (this.last === 'bare' && isOnlyMinutes.test(c.text)) this.hold(c);
+  }
+
+  private hold(c: Clause): void {
+    if (c.min! > longestHoldMin) return;
+    // Another run under the lid has a release of its own.
+    if (!this.isUnderLid || this.method.holdMin !== undefined) delete this.method.release;
+    this.method.holdMin = c.min!;
+    this.isUnderLid = true;
+    this.last = 'pressure';
+    this.note(c);
+  }
+
+  private letDown(c: Clause): void {
+    this.method.release = c.min === null ? { kind: 'natural' } : { kind: 'timed', naturalMin: c.min };
+    this.isUnderLid = false;
+    this.note(c);
+  }
+
+  private isWaiting(): boolean {
+    return this.method.release?.kind === 'timed' && !this.isUnderLid;
+  }
+
+  private fry(c: Clause): void {
+    this.method.sauteMin = (this.method.sauteMin ?? 0) + c.min!;
+    this.note(c);
+  }
+
+  private readPressure(text: string): void {
+    if (/\blow pressure\b|presion baja|\bbaja presion\b|\blp\b/.test(text)) this.method.pressure = 'low';
+    else if (/\bhigh\b|\balta\b|\bhp\b/.test(text)) this.method.pressure = 'high';
+  }
+
+  private readWhistles(c: Clause): void {
+    const m = whistles.exec(c.text);
+    if (!m) return;
+    const count = Number(m[1]) || countWords.indexOf(m[1]!) % 6;
+    if (count <= 0) return;
+    this.method.whistles = count;
+    this.isUnderLid = true;
+    this.note(c);
+  }
+
+  private note(c: Clause): void {
+    this.method.from.push(c.text.slice(0, 120));
+  }
 }
 
-function readRelease(text: string, out: Method, note: (m: RegExpExecArray) => void): void {
-  const timed = timedRelease.map((re) => re.exec(text)).find((m) => m !== null);
-  const isNatural = naturalRelease.exec(text) ?? timed;
-  if (isNatural) {
-    out.release = timed ? { kind: 'timed', naturalMin: middle(timed[1]!, timed[2] || undefined) } : { kind: 'natural' };
-    note(timed ?? isNatural);
-    return;
-  }
-  const fast = quick.exec(text);
-  if (fast && (release.test(text) || /qr|valve|vent/.test(text))) {
-    // "... then quick release" after a natural one in an earlier step leaves that one as it is.
-    if (out.release?.kind !== 'timed') out.release = { kind: 'quick' };
-    note(fast);
-  }
-}
+const isOnlyMinutes = /^[\d.,\s-]+min\w*$/;
+const countWords = ['', 'one', 'two', 'three', 'four', 'five', '', 'un', 'dos', 'tres', 'cuatro', 'cinco'];
+const whistles = /(\d+|one|two|three|four|five|un|dos|tres|cuatro|cinco)\s+(?:whistles?|silbidos?|pitidos?)/;

@@ -27,6 +27,10 @@ const notes = {
     en: 'Two foods share one amount: give each its own line.',
     es: 'Dos alimentos comparten una cantidad: dé una línea a cada uno.',
   },
+  'each-or-all': {
+    en: 'Is that the weight of one, or of all of them?',
+    es: '¿Es el peso de uno o de todos?',
+  },
   'second-amount': {
     en: 'Two amounts stand here: say which is meant.',
     es: 'Hay dos cantidades: diga cuál vale.',

@@ -9,7 +9,7 @@ import { asksOf, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { languages, namesOf, type Language } from './food-names';
 import { readLine, type ReadLine } from './line';
-import { cutInSteps } from './cut-in-steps';
+import { crumbledInSteps, cutInSteps } from './cut-in-steps';
 import { readMethod, type Method } from './method';
 import { withoutMarkup } from './page';
 import { saying } from './sayings';
@@ -113,7 +113,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
     ...parts.steps,
     ...parts.lines.map((l) => l.text),
   ]);
-  const serves = parts.serves ?? peopleFor(weighed);
+  const serves = parts.serves ?? peopleFor(weighed, family);
   if (parts.serves === null) report.push({ severity: 'info', text: say.serves(serves) });
   const dish = dishOf(parts, read, method, family, serves);
   if (dish) report.push({ severity: 'info', text: say.family(say.families[family], because) });
@@ -138,6 +138,11 @@ function asStepsCutIt(line: ReadLine, steps: readonly string[]): void {
   const said = line.prep ?? {};
   if (food?.kind !== 'meat' || food.meat?.cut === 'ground' || food.meat?.cut === 'egg') return;
   if (said.thicknessMm !== undefined || (said.shape ?? 'whole') !== 'whole') return;
+  if (line.food === 'sausage-fresh' && crumbledInSteps(steps)) {
+    line.food = 'sausage-meat';
+    delete line.prep;
+    return;
+  }
   const names = new Set(languages.flatMap((l) => namesOf(food.id, l)).flatMap(wordsOf));
   const nouns = wordsOf(fold(line.text))
     .flatMap(singulars)
@@ -159,15 +164,20 @@ function pouredMl(l: ReadLine): number {
 /** What each eats of dry grain, pasta or sheets, which go with much else, and of meat where there is none of them, g [common practice]. */
 const eats = { grainG: 75, pastaG: 100, sheetsG: 65, meatG: 150 } as const;
 
+/** A plate of soup with all that is in it, g [common practice]. */
+const soupPlateG = 450;
+
 /** People that so much is usually cooked for. */
-function peopleFor(foods: readonly Weighed[]): number {
+function peopleFor(foods: readonly Weighed[], family: Dish['family']): number {
   const of = (kind: string): number => foods.filter((f) => f.food.kind === kind).reduce((n, f) => n + f.grams, 0);
   const sheets = foods.filter((f) => f.food.id === 'lasagne-sheet').reduce((n, f) => n + f.grams, 0);
   const seedsG = foods.filter((f) => f.food.plant?.staysHard).reduce((n, f) => n + f.grams, 0);
   const starch = (of('grain') + seedsG) / eats.grainG + (of('pasta') - sheets) / eats.pastaG + sheets / eats.sheetsG;
   const meat = of('meat') / eats.meatG;
   // A pot with much meat and little pasta feeds more than its pasta alone.
-  const people = Math.round(starch > 0 ? Math.max(starch, (starch + meat) / 2) : meat) || 4;
+  const eaters = starch > 0 ? Math.max(starch, (starch + meat) / 2) : meat;
+  const plates = family === 'noodle-soup' ? foods.reduce((n, f) => n + f.grams, 0) / soupPlateG : 0;
+  const people = Math.round(Math.max(eaters, plates)) || 4;
   return Math.min(60, Math.max(1, people));
 }
 

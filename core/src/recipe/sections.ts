@@ -161,7 +161,7 @@ function isStep(line: string, plain: string): boolean {
     )
   )
     return true;
-  if (minutesOfLid.test(plain)) return true;
+  if (minutesOfLid.test(plain) || /^(?:hp|lp|n?pr|nr|qr|manual|lid on|pressure cook)\b/.test(plain)) return true;
   if (/^\d+[.)]\s+\D/.test(plain) && bare.length > 15) return true;
   return (
     verbs.test(bare) &&

@@ -2,6 +2,7 @@ import type { LineFact } from './line-fact';
 
 /** Spanish lines as cooks write them, invented. Grams by hand: a taza is the metric cup of 250 mL, a cucharada 14.8 mL. */
 export const linesEs: readonly LineFact[] = [
+  ['1 vasito de vino blanco', 'wine-white', 99],
   ['2 tazas de arroz basmati', 'rice-basmati', 391],
   ['300 g de arroz bomba', 'rice-medium', 300],
   ['1 taza de arroz', 'rice-long', 195.5, { asks: true }],
@@ -114,7 +115,7 @@ export const linesEs: readonly LineFact[] = [
   ['1,25 l de agua', 'water', 1248],
   ['100 g de lentejas rojas', 'lentils-split', 100],
   ['200 g de garbanzos', null, null, { refused: true }],
-  ['1 pollo entero troceado (1,5 kg)', 'chicken-leg', 1500, { asks: true, shape: 'cube' }],
+  ['1 pollo entero troceado (1,5 kg)', 'chicken-leg', 1500, { asks: true }],
   ['250 g de garbanzos secos', null, null, { refused: true }],
   ['1 sobre de levadura', null, null, { refused: true }],
   ['1 taza de polvo de unicornio', null, null, { asks: true }],

@@ -159,6 +159,31 @@ test.each([
 ])('"%s" is %d minutes with its release', (method, holdMin, release) => {
   expect(recipe('Rice', method).cooked).toMatchObject({ holdMin, release });
 });
+test.each([
+  ['Add rice and chops on top. 6 min high, NR 10', 6, 10],
+  ['Then fry the sauce, add rice and goat, cook 8 min, natural release 10.', 8, 10],
+  ['HP 4 min / 10 NR', 4, 10],
+  ['lid on, 12 mins, leave 10', 12, 10],
+  ['Cook on high for 10 minutes then let stand 10 minutes before releasing the pressure.', 10, 10],
+  ['Cook at high pressure 4 mins; nat release 5 min and then quick', 4, 5],
+  ['Close the lid, takes about 10 minutes to come to pressure, cook 3 minutes, NPR for 10 then QR', 3, 10],
+])('"%s" is %d minutes and %d of natural release', (method, holdMin, naturalMin) => {
+  expect(recipe('Rice', method).cooked).toMatchObject({ holdMin, release: { kind: 'timed', naturalMin } });
+});
+test.each([
+  ['Sofreír, dorar el pollo, echar el arroz y el caldo, 6 minutos desde que sube, quitar presión', 6, 'quick'],
+  ['tapar la olla, 5 min a potencia 2, despresurizar', 5, 'quick'],
+  ['cerrar y 8 min, dejar que baje sola', 8, 'natural'],
+  ['6 min manual, quick release', 6, 'quick'],
+  ['Close lid. 7 mins. Fast release.', 7, 'quick'],
+  ['Bring to pressure, cook for 4 min, take off heat, leave until pressure drops', 4, 'natural'],
+  ['Cook at pressure for a quarter of an hour, then release naturally', 15, 'natural'],
+  ['Pressure cook 1 hour. Natural release 15 min, open, add rice, pressure cook 4 min more, QR', 4, 'quick'],
+])('"%s" is %d minutes, %s release, and no frying', (method, holdMin, kind) => {
+  const { cooked } = recipe('Rice', method);
+  expect(cooked).toMatchObject({ holdMin, release: { kind } });
+  expect(cooked.sauteMin).toBeUndefined();
+});
 test.each(['Saute the onion for 5 min on high.', 'Simmer 10 minutes on high heat.', 'Rest for two minutes.'])(
   '"%s" is no hold',
   (method) => {

@@ -40,6 +40,8 @@ export const meatEs: Readonly<Record<string, string>> = {
   'meatball-poultry': 'albondiga de pollo, albondiga de pavo, albondiguilla de pollo',
   'sausage-fresh':
     'salchicha fresca, salchicha, longaniza, chorizo fresco, chorizo criollo, longaniza fresca, chorizo mexicano, chistorra',
+  'sausage-meat':
+    'carne de salchicha, carne de longaniza, relleno de salchicha, salchicha desmenuzada, chorizo desmenuzado',
   ham: 'jamon, jamon cocido, jamon york, jamon serrano, jamon de york, taco de jamon, taquito de jamon, ~lacon',
   bacon: '~tocino, beicon, panceta, bacon, tocineta',
   shrimp: 'gamba, langostino, camaron, gamba pelada, camarones',
