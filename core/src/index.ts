@@ -14,7 +14,7 @@ export { saturationC, saturationPa } from './water/saturation';
 export { ambientPa, steamC } from './water/atmosphere';
 export { pots, potIds, baseAreaCm2, type PotProfile } from './pot/profile';
 export { isSamePot, ownPotId, ownPotSchema, potProfile, type OwnPot, type PotRef } from './pot/own-pot';
-export { heaterW, type CookRun, type Program, type Release } from './pot/cook';
+export { heaterW, type PotRun as CookRun, type Program, type Release } from './pot/cook';
 export { PotState, type Load } from './pot/state';
 export { step as stepPot } from './pot/step';
 export { Recorder } from './pot/history';

@@ -2,7 +2,7 @@ import type { Dish } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { rate } from '../src/grain/rate';
 import { afterPlan, isBigBatch } from '../src/plan/after';
-import { setBench } from '../src/plan/bench';
+import { setUp } from '../src/plan/setup';
 import { sharesWater } from '../src/plan/item';
 import { slurryFor } from '../src/plan/leftovers';
 import type { GrainOutcome } from '../src/plan/water';
@@ -18,10 +18,10 @@ const plainly = (...things: Thing[]): Dish => board('one-pot-grain', rice, { foo
 const out = (upG: number, freeG = 40, equivalentMin = 9): GrainOutcome =>
   ({ upG, clock: { freeG, moisture: 0.6, equivalentMin } }) as GrainOutcome;
 const after = (dish: Dish, o: GrainOutcome | null, addMl = 600, kitchen = seaLevel) =>
-  afterPlan(setBench(dish, kitchen), o, addMl);
+  afterPlan(setUp(dish, kitchen), o, addMl);
 
 describe('a large batch', () => {
-  const big = (dish: Dish, o: GrainOutcome | null): boolean => isBigBatch(setBench(dish, seaLevel).g, o);
+  const big = (dish: Dish, o: GrainOutcome | null): boolean => isBigBatch(setUp(dish, seaLevel).g, o);
   test('is separate grain over 1.2 kg cooked', () => {
     expect([big(plainly(), out(700)), big(plainly(), out(701))]).toEqual([false, true]);
     expect(big(plainly(), null)).toBe(false);
@@ -73,7 +73,7 @@ describe('keeping', () => {
   });
   test('of rice in a bowl only the bowl', () => {
     const dish = demoDish('goat-curry-bowl-rice');
-    const { g } = setBench(dish, hut);
+    const { g } = setUp(dish, hut);
     const bowl = g.items.filter((i) => sharesWater(g, i) && !i.main).reduce((s, i) => s + i.grams, 0);
     expect(after(dish, out(300), 250, hut).keep.massG).toBeCloseTo(bowl + 250, 6);
   });

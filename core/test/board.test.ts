@@ -1,13 +1,13 @@
 import type { Dish, Family } from '../src/dish/schema';
 import { fryPlan, fryMinutes } from '../src/plan/fry';
-import { setBench } from '../src/plan/bench';
+import { setUp } from '../src/plan/setup';
 import type { FinishStep } from '../src/plan/document';
 import { finishPlan, heldBack, type FinishInput } from '../src/plan/finish';
 import { gather } from '../src/plan/gather';
 import { sharesWater, type Item } from '../src/plan/item';
 import { placeOf } from '../src/plan/place';
 import { plan } from '../src/plan/plan';
-import { cookWith } from '../src/plan/cooked';
+import { cookWith } from '../src/plan/simulate';
 import { baseAreaCm2, pots } from '../src/pot/profile';
 import { board as named, itemOf, type Thing } from './helpers/board';
 import { demo, demoDish } from './helpers/demo';
@@ -34,8 +34,8 @@ const one = (family: Family, thing: Thing): { g: ReturnType<typeof gather>; item
 
 /** The finish of a dish after three minutes at pressure and a quick release. */
 const finishOf = (dish: Dish, more: Partial<FinishInput> = {}): FinishStep[] => {
-  const b = setBench(dish, hut);
-  const { run } = cookWith(b, 450, { pressure: 'high', holdMin: 3, release: { kind: 'quick' } }).chosen;
+  const setup = setUp(dish, hut);
+  const { potRun: run } = cookWith(setup, 450, { pressure: 'high', holdMin: 3, release: { kind: 'quick' } });
   const input = {
     run,
     pot,
@@ -45,7 +45,7 @@ const finishOf = (dish: Dish, more: Partial<FinishInput> = {}): FinishStep[] => 
     topUpMl: 0,
     ...more,
   };
-  return finishPlan(b.g, input);
+  return finishPlan(setup.g, input);
 };
 const codesOf = (dish: Dish, more: Partial<FinishInput> = {}): string[] => finishOf(dish, more).map((f) => f.code);
 

@@ -27,14 +27,15 @@ test('a good plan says nothing and offers nothing', () => {
   expect(p.proposals).toEqual([]);
 });
 
-test('a risotto with thick thighs in a cooker of few programs is told to cut them, what helps more first', () => {
-  const dish = board(
+test('a risotto with thick thighs under one lid in a cooker of few programs is told to cut them, what helps more first', () => {
+  const things = board(
     'risotto',
     { food: 'rice-arborio', g: 300 },
     { food: 'chicken-thigh', g: 500, prep: { thicknessMm: 36 } },
     { food: 'onion', g: 100 },
     { food: 'broth', g: 900 },
   );
+  const dish = { ...things, overrides: { firstStage: false } };
   const p = planInFull(dish, { ...hut, potId: 'program-5' });
   expect(p.proposals.map((x) => [x.code, x.to])).toEqual([
     ['cut-thinner', 13],

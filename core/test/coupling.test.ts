@@ -2,8 +2,8 @@ import { kitchenSchema } from '../src/dish/kitchen';
 import { readDish } from '../src/dish/read';
 import { shapeExponent } from '../src/meat/geometry';
 import { cookPiece } from '../src/meat/piece';
-import { setBench } from '../src/plan/bench';
-import { heat } from '../src/plan/cooked';
+import { setUp } from '../src/plan/setup';
+import { heat } from '../src/plan/heated';
 
 /*
  * A thick piece takes its heat from the pot as one lump. Here the lump's heat is held against the 30-cell conduction run
@@ -29,7 +29,7 @@ const cases: readonly Case[] = [
 ];
 
 const boardWith = ([food, shape, thicknessMm, state, place]: Case, grams = 900) =>
-  setBench(
+  setUp(
     readDish({
       format: 'einkorn.dish/1',
       title: 'Coupled',
@@ -52,10 +52,10 @@ const boardWith = ([food, shape, thicknessMm, state, place]: Case, grams = 900) 
   );
 
 test.each(cases)('%s, %s of %d mm, %s, on the %s: the lump takes what conduction takes, within 8 %%', (...c) => {
-  const b = boardWith(c);
-  const { heated } = heat(b, { addMl: 500, pressure: 'high' });
+  const setup = boardWith(c);
+  const { heated } = heat(setup, { addMl: 500, pressure: 'high' });
   const { history } = heated.finish(6, { kind: 'quick' });
-  const rec = b.g.items.find((i) => i.ingredient.id === 'meat')!.food;
+  const rec = setup.g.items.find((i) => i.ingredient.id === 'meat')!.food;
   const [water, protein, fat, ash] = rec.meat!.composition;
   const slow = heated.state;
   for (const at of [heated.pinUpS!, heated.countdownS!, heated.countdownS! + 240].map(Math.round)) {

@@ -1,16 +1,17 @@
-import { setBench } from '../src/plan/bench';
+import { setUp } from '../src/plan/setup';
 import { curveOf } from '../src/plan/curve';
 import type { Plan } from '../src/plan/document';
 import type { MeatRun } from '../src/plan/meat';
 import { schedulesFor } from '../src/plan/schedules';
-import { cookWith, type Cooked } from '../src/plan/cooked';
+import type { Run } from '../src/plan/run';
+import { cookWith, freeTraceOf } from '../src/plan/simulate';
 import { hut, turkeyRice } from './helpers/dishes';
 
 /* The curve of the charts is the run itself, every quarter of a minute. */
-const cooked = cookWith(setBench(turkeyRice(), hut), 400, { pressure: 'high', holdMin: 4, release: { kind: 'quick' } });
-const { history } = cooked.chosen.run;
+const cooked = cookWith(setUp(turkeyRice(), hut), 400, { pressure: 'high', holdMin: 4, release: { kind: 'quick' } });
+const { history } = cooked.potRun;
 const curve = curveOf(cooked);
-const with_ = (change: Partial<Cooked['chosen']>): Cooked => ({ ...cooked, chosen: { ...cooked.chosen, ...change } });
+const with_ = (change: Partial<Run>): Run => ({ ...cooked, ...change });
 
 test('a point every fifteen seconds, each the run’s own', () => {
   expect(curve.minutes.slice(0, 4)).toEqual([0, 0.25, 0.5, 0.75]);
@@ -18,11 +19,11 @@ test('a point every fifteen seconds, each the run’s own', () => {
   for (const i of [0, 7, curve.minutes.length - 1]) {
     expect(curve.tempC[i]).toBeCloseTo(history.tempC[15 * i]!, 2);
     expect(curve.gaugeKpa[i]).toBeCloseTo(history.gaugeKpa[15 * i]!, 2);
-    expect(curve.grainC![i]).toBeCloseTo(cooked.chosen.temps![15 * i]!, 2);
-    expect(curve.freeG![i]).toBeCloseTo(cooked.freeG![15 * i]!, 1);
+    expect(curve.grainC![i]).toBeCloseTo(cooked.temps![15 * i]!, 2);
+    expect(curve.freeG![i]).toBeCloseTo(freeTraceOf(cooked)![15 * i]!, 1);
   }
-  const slow = { ...cooked.chosen.run, history: { ...history, dtS: 30 } };
-  expect(curveOf(with_({ run: slow })).minutes).toHaveLength(history.tempC.length);
+  const slow = { ...cooked.potRun, history: { ...history, dtS: 30 } };
+  expect(curveOf(with_({ potRun: slow })).minutes).toHaveLength(history.tempC.length);
 });
 test('the meat is the one that is coldest on the cautious side, read between its own points and held at its ends', () => {
   const piece = (cautiousCoreC: number, minutes: number[], coreC: number[]): MeatRun =>
@@ -35,9 +36,9 @@ test('the meat is the one that is coldest on the cautious side, read between its
   expect(curveOf(with_({ meats: [] }))).not.toHaveProperty('meatC');
 });
 test('without a starch there is neither its temperature nor its water', () => {
-  const none = curveOf({ ...with_({}), chosen: { ...cooked.chosen, temps: undefined } });
+  const { temps: _, ...bare } = cooked;
+  const none = curveOf(bare);
   expect([none.grainC, none.freeG]).toEqual([undefined, undefined]);
-  expect(curveOf({ ...cooked, freeG: null }).freeG).toBeUndefined();
 });
 
 describe('programs that are told, by what is in the plan', () => {

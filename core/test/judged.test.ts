@@ -9,7 +9,7 @@ import { thresholds } from '../src/meat/tenderness';
 import { gather } from '../src/plan/gather';
 import { type Gathered } from '../src/plan/item';
 import { meatsOf, placementOf, plantsOf, runMeats, runPlants } from '../src/plan/meat';
-import type { CookRun } from '../src/pot/cook';
+import type { PotRun } from '../src/pot/cook';
 import { board, itemOf, type Thing } from './helpers/board';
 
 /* What a piece is called after a run of the pot: safe by its minimum and both runs, then by how it eats. */
@@ -20,7 +20,7 @@ const of = (thing: Thing, family: Family = 'one-pot-grain'): Gathered =>
       : board(family, thing, { food: 'rice-long' }, { food: 'broth' }),
   );
 /** A pot that stands at `tempC` for so many minutes: the pieces are all that is asked about. */
-const held = (minutes: number, tempC = 112): CookRun => {
+const held = (minutes: number, tempC = 112): PotRun => {
   const tempCs = new Float64Array(Math.round(minutes * 60) + 1).fill(tempC);
   return {
     history: {
@@ -30,10 +30,10 @@ const held = (minutes: number, tempC = 112): CookRun => {
       releaseAt: tempCs.length - 1,
       openAt: tempCs.length - 1,
     },
-  } as unknown as CookRun;
+  } as unknown as PotRun;
 };
 /** The same from the shelf up: 20 K a minute. */
-const rising = (minutes: number): CookRun => {
+const rising = (minutes: number): PotRun => {
   const run = held(minutes);
   const tempC = run.history.tempC.map((c, i) => Math.min(c, 20 + i / 3));
   return { ...run, history: { ...run.history, tempC } };

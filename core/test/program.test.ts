@@ -2,7 +2,7 @@ import { kitchenSchema } from '../src/dish/kitchen';
 import { readDish } from '../src/dish/read';
 import type { Dish } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
-import { setBench } from '../src/plan/bench';
+import { setUp } from '../src/plan/setup';
 import { sprayChance } from '../src/plan/chance';
 import { gather } from '../src/plan/gather';
 import { plan } from '../src/plan/plan';
@@ -11,9 +11,10 @@ import { uncertainty } from '../src/plan/uncertainty';
 import { liquidBounds } from '../src/plan/bounds';
 import { holds } from '../src/plan/holds';
 import { Search, type Fixed, type Near } from '../src/plan/search';
-import { better, candidate, type Candidate } from '../src/plan/weigh';
-import type { Heated } from '../src/plan/heated';
-import { heat } from '../src/plan/cooked';
+import type { Run } from '../src/plan/run';
+import { runOf } from '../src/plan/simulate';
+import { better } from '../src/plan/weigh';
+import { heat, type Heated } from '../src/plan/heated';
 import { targetE } from '../src/plan/target';
 import type { Release } from '../src/pot/cook';
 import { board } from './helpers/board';
@@ -22,11 +23,11 @@ import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 
 /* The search for minutes and release: against trying everything, and its price by hand. */
 const heated = (dish: Dish, addMl: number, kitchen = hut): Heated =>
-  heat(setBench(dish, kitchen), { addMl, pressure: 'high', texture: dish.texture ?? 'fluffy' });
+  heat(setUp(dish, kitchen), { addMl, pressure: 'high', texture: dish.texture ?? 'fluffy' });
 /** The search in one heated pot, with its liquid as it is unless something else is fixed. */
-const searched = (h: Heated, fixed: Fixed = {}, only?: readonly number[], near: Near | null = null): Candidate =>
+const searched = (h: Heated, fixed: Fixed = {}, only?: readonly number[], near: Near | null = null): Run =>
   new Search(h, { miss: null, bounds, fixed: { liquidMl: h.addMl, ...fixed } }, only).best(near);
-const bounds = liquidBounds(setBench(plainRice(), seaLevel));
+const bounds = liquidBounds(setUp(plainRice(), seaLevel));
 const releases: Release[] = [
   { kind: 'quick' },
   ...[2, 4, 6, 8, 10, 12, 15].map((naturalMin): Release => ({ kind: 'timed', naturalMin })),
@@ -78,7 +79,7 @@ describe('minutes that a starch wants', () => {
 });
 
 describe('the price of a program', () => {
-  const of = (c: Candidate, label: string): number =>
+  const of = (c: Run, label: string): number =>
     c.terms.filter((t) => t.label === label).reduce((s, t) => s + t.value, 0);
   const cases: [string, Heated][] = [
     ['turkey and rice', heated(turkeyRice(), 390)],
@@ -92,7 +93,7 @@ describe('the price of a program', () => {
   test.each(cases)('%s: a hundred times its chance, less the sum of what it names', (_, h) => {
     for (const holdMin of [0, 2.5, 7, 20])
       for (const release of [releases[0]!, releases[4]!, releases.at(-1)!]) {
-        const c = candidate(h, holdMin, release);
+        const c = runOf(h, holdMin, release);
         const named = c.terms.filter((t) => t.label.startsWith('cost-')).reduce((s, t) => s + t.value, 0);
         // What costs under half a hundredth of a point is not named.
         expect(Math.abs(c.score - (100 * c.chance.all - named))).toBeLessThan(0.02);
@@ -105,14 +106,14 @@ describe('the price of a program', () => {
   test.each(cases)('%s: wait, time and a short hold by hand', (_, h) => {
     for (const holdMin of [0, 1.5, 3, 9])
       for (const release of [releases[0]!, releases[2]!, releases.at(-1)!]) {
-        const c = candidate(h, holdMin, release);
-        expect(of(c, 'cost-wait')).toBeCloseTo((0.15 * (c.run.openS - c.run.countdownS!)) / 60, 9);
-        if (!h.g.grain) {
+        const c = runOf(h, holdMin, release);
+        expect(of(c, 'cost-wait')).toBeCloseTo((0.15 * (c.potRun.openS - c.potRun.countdownS!)) / 60, 9);
+        if (!h.setup.g.grain) {
           expect(of(c, 'cost-doneness')).toBe(0);
           continue;
         }
-        const off = 3 * Math.log(c.equivalentMin / targetE(h.g, h.texture, h.addMl).want);
-        const weight = h.g.sauceShare >= 0.05 ? 6 : 1.5;
+        const off = 3 * Math.log(c.equivalentMin / targetE(h.setup.g, h.texture, h.addMl).want);
+        const weight = h.setup.g.sauceShare >= 0.05 ? 6 : 1.5;
         expect(
           Math.abs(of(c, 'cost-doneness') - weight * ((1 + c.chance.texture) / 2) * Math.min(16, off * off)),
         ).toBeLessThan(0.006);
@@ -121,7 +122,7 @@ describe('the price of a program', () => {
   });
   test('spray falls with the fill and with every minute of natural release; a bowl of its own never sprays', () => {
     const h = heated(demoDish('pork-fennel-bean-rigatoni'), 450);
-    const at = (fill: number, naturalMin: number): number => sprayChance({ g: h.g, fill }, naturalMin);
+    const at = (fill: number, naturalMin: number): number => sprayChance({ setup: h.setup, fill }, naturalMin);
     expect(at(0.16, 0)).toBeLessThan(0.02);
     expect(at(0.6, 0)).toBeGreaterThan(0.2);
     expect(at(0.6, 5)).toBeCloseTo(at(0.6, 0) * Math.exp(-2), 9);
@@ -165,8 +166,8 @@ describe('the price of a program', () => {
 describe('the search', () => {
   /** what trying every pair finds, without the pieces, as the search itself looks at them first */
   const everything = (h: Heated, only: readonly number[] = holds): number => {
-    let best: Candidate | null = null;
-    for (const release of releases) for (const x of only) best = better(best, candidate(h, x, release, false));
+    let best: Run | null = null;
+    for (const release of releases) for (const x of only) best = better(best, runOf(h, x, release, false));
     return best!.score;
   };
   test.each([
@@ -186,7 +187,7 @@ describe('the search', () => {
     expect(found.meatOk).toBe(true);
     for (const release of releases)
       for (const x of [2, 3, 4, 5, 6, 7, 8, 10, 12]) {
-        const c = candidate(h, x, release);
+        const c = runOf(h, x, release);
         if (c.meatOk) expect(c.score).toBeLessThan(found.score + 0.6);
       }
   });
@@ -202,14 +203,14 @@ describe('the search', () => {
     expect(searched(h, {}, [30]).holdMin).toBe(30);
   });
   test('thick meat lengthens the hold until it is done: safe comes before the grain', () => {
-    const thick = (mm: number): Candidate => {
+    const thick = (mm: number): Run => {
       const d = turkeyRice();
       d.ingredients[1] = { ...d.ingredients[1]!, prep: { shape: 'slab', thicknessMm: mm } };
       return searched(heated(d, 390));
     };
-    const [thin, middling, huge] = [10, 32, 60].map(thick) as [Candidate, Candidate, Candidate];
+    const [thin, middling, huge] = [10, 32, 60].map(thick) as [Run, Run, Run];
     expect([thin.meatOk, middling.meatOk, huge.meatOk]).toEqual([true, true, true]);
-    expect(middling.run.openS).toBeGreaterThan(thin.run.openS);
+    expect(middling.potRun.openS).toBeGreaterThan(thin.potRun.openS);
     expect(huge.equivalentMin).toBeGreaterThan(targetE(gather(turkeyRice()), 'fluffy', 390).most);
     expect(huge.chance.texture).toBeLessThan(0.1);
   });
@@ -218,7 +219,7 @@ describe('the search', () => {
     const own = searched(h);
     const beside = { holdMin: own.holdMin + 0.5, release: own.release };
     const far = { holdMin: 25, release: own.release };
-    expect(own.score - candidate(h, beside.holdMin, beside.release).score).toBeLessThan(2);
+    expect(own.score - runOf(h, beside.holdMin, beside.release).score).toBeLessThan(2);
     expect(searched(h, {}, undefined, beside).holdMin).toBe(beside.holdMin);
     expect(searched(h, {}, undefined, far).holdMin).toBe(own.holdMin);
   });
@@ -237,14 +238,14 @@ describe('the search', () => {
     );
     const h = heated(stew, 400);
     const found = searched(h);
-    const times = (c: Candidate): number => c.meats[0]!.verdict.collagenCoreMin! / c.meats[0]!.verdict.tenderCoreMin!;
+    const times = (c: Run): number => c.meats[0]!.verdict.collagenCoreMin! / c.meats[0]!.verdict.tenderCoreMin!;
     expect(found.meatOk).toBe(true);
     expect(times(found)).toBeGreaterThan(1.15);
     expect(times(found)).toBeLessThan(1.6);
     expect(searched(h, { holdMin: 12 }).holdMin).toBe(12);
   });
   test('no stop goes before more points, and the first of equals stays', () => {
-    const c = (stops: number, score: number): Candidate => ({ stops, score }) as Candidate;
+    const c = (stops: number, score: number): Run => ({ stops, score }) as Run;
     const [low, high, raw] = [c(0, 20), c(0, 90), c(1, 95)];
     expect(better(null, raw)).toBe(raw);
     expect(better(raw, low)).toBe(low);

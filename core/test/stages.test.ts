@@ -1,9 +1,9 @@
 import type { Dish } from '../src/dish/schema';
-import { setBench, type Bench } from '../src/plan/bench';
+import { setUp, type Setup } from '../src/plan/setup';
 import { juiceLeft, type Item } from '../src/plan/item';
 import { isTenderAim, runMeats } from '../src/plan/meat';
-import { heat } from '../src/plan/cooked';
-import { benchOfPlan, betweenMin, firstStage, withFirst, type Then } from '../src/plan/stages';
+import { heat } from '../src/plan/heated';
+import { setupOfPlan, betweenMin, firstStage, withFirst, type Then } from '../src/plan/stages';
 import { pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';
 import { hut, seaLevel } from './helpers/dishes';
@@ -23,16 +23,19 @@ const stage = (
   dish: Dish,
   x: { laterHoldMin?: number; addMl?: number; fixed?: number; potId?: string; tough?: string[] } = {},
 ) => {
-  const b = setBench(dish, { ...hut, potId: x.potId ?? hut.potId });
-  const tough = b.g.items.filter((i) => (x.tough ?? ['lamb-leg']).includes(i.ingredient.id));
+  const setup = setUp(dish, { ...hut, potId: x.potId ?? hut.potId });
+  const tough = setup.g.items.filter((i) => (x.tough ?? ['lamb-leg']).includes(i.ingredient.id));
   const addMl = x.addMl ?? 500;
   const fixed = x.fixed === undefined ? undefined : { holdMin: x.fixed };
-  return { b, first: firstStage(b, tough, { addMl, then: secondLid(b, tough, addMl, x.laterHoldMin) }, fixed) };
+  return {
+    b: setup,
+    first: firstStage(setup, tough, { addMl, then: secondLid(setup, tough, addMl, x.laterHoldMin) }, fixed),
+  };
 };
 /** The second lid with so long a hold, let off at once; null where nothing is said to follow. */
-const secondLid = (b: Bench, tough: Item[], addMl: number, holdMin?: number): Then | null => {
+const secondLid = (setup: Setup, tough: Item[], addMl: number, holdMin?: number): Then | null => {
   if (holdMin === undefined) return null;
-  const h = heat(withFirst(b, firstStage(b, tough, { addMl }, { holdMin: 12 })), { addMl, pressure: 'high' });
+  const h = heat(withFirst(setup, firstStage(setup, tough, { addMl }, { holdMin: 12 })), { addMl, pressure: 'high' });
   return { run: h.heated.finish(holdMin, { kind: 'quick' }), depthCm: h.depthCm };
 };
 
@@ -58,8 +61,8 @@ describe('what is in it', () => {
       { food: 'soy-sauce', g: 20 },
       { food: 'okra', joins: 'stack', place: 'base' },
     );
-    const { first, b } = stage(dish);
-    const delicate = b.g.items.filter((i) => i.food.flags.includes('delicate')).map((i) => i.ingredient.id);
+    const { first, b: setup } = stage(dish);
+    const delicate = setup.g.items.filter((i) => i.food.flags.includes('delicate')).map((i) => i.ingredient.id);
     expect([...first.items].sort()).toEqual(
       ['lamb-leg', 'onion', 'soy-sauce', 'water', ...(delicate.includes('okra') ? [] : ['okra'])].sort(),
     );
@@ -75,8 +78,8 @@ describe('what is in it', () => {
 describe('its liquid', () => {
   const minimumMl = pots.find((p) => p.id === hut.potId)!.minimumLiquidMl[0];
   test('what the pot needs to make steam, less what runs to the base from its things', () => {
-    const { first, b } = stage(biryani());
-    const free = b.g.items
+    const { first, b: setup } = stage(biryani());
+    const free = setup.g.items
       .filter((i) => first.items.has(i.ingredient.id) && !i.main)
       .reduce((s, i) => s + i.grams * i.food.thin[0], 0);
     // The minimum is met within 3 %, however little the starch would like.
@@ -103,16 +106,16 @@ describe('its minutes', () => {
     expect(stage(thick).first.holdMin).toBeGreaterThan(own);
   });
   test('both lids together are just enough: a minute less of the first leaves the meat tough or under its minimum', () => {
-    const { b, first } = stage(biryani(), { laterHoldMin: 5 });
+    const { b: setup, first } = stage(biryani(), { laterHoldMin: 5 });
     const then = secondLid(
-      b,
-      [...b.g.items].filter((i) => i.ingredient.id === 'lamb-leg'),
+      setup,
+      [...setup.g.items].filter((i) => i.ingredient.id === 'lamb-leg'),
       500,
       5,
     )!;
     const after = (holdMin: number) => {
-      const again = firstStage(b, [], { addMl: 500 }, { holdMin });
-      const g = { ...b.g, items: b.g.items.filter((i) => first.slow.includes(i.ingredient.id)) };
+      const again = firstStage(setup, [], { addMl: 500 }, { holdMin });
+      const g = { ...setup.g, items: setup.g.items.filter((i) => first.slow.includes(i.ingredient.id)) };
       const earlier = {
         ...first.earlier,
         tempC: new Map(g.items.map((i) => [i.ingredient.id, again.earlier.tempC.values().next().value!])),
@@ -168,7 +171,7 @@ describe('its minutes', () => {
 });
 
 describe('what it leaves', () => {
-  const { first, b } = stage(biryani());
+  const { first, b: setup } = stage(biryani());
   test('the way to the pin, to pressure, and the quick release, min; three minutes between the lids at 92 degC', () => {
     expect(first.pinUpMin).toBeGreaterThan(1);
     expect(first.minutesToPressure).toBeGreaterThanOrEqual(first.pinUpMin);
@@ -183,28 +186,28 @@ describe('what it leaves', () => {
     expect(new Set(first.earlier.tempC.keys())).toEqual(first.items);
   });
   test('thin gravy: its liquid and the juice of its things, less steam, less what a pan took and what stays as a film', () => {
-    const juice = b.g.items
+    const juice = setup.g.items
       .filter((i) => first.items.has(i.ingredient.id) && !i.main)
       .reduce((s, i) => s + i.grams * (i.food.free[0] + i.food.released[0] * juiceLeft[i.state]), 0);
-    const { mainWaterPerMl, reducedG, filmG } = b.src;
+    const { mainWaterPerMl, reducedG, filmG } = setup.src;
     expect(first.gravyG).toBeCloseTo(first.liquidMl * mainWaterPerMl + juice - reducedG - filmG - first.steamG, 6);
     expect(first.steamG).toBeGreaterThan(5);
     expect(first.gravyG).toBeGreaterThan(100);
   });
   test('gravy that the cook measured takes the place of the predicted one', () => {
-    expect(withFirst(b, first).src).toBe(b.src);
-    const measured = setBench({ ...biryani(), overrides: { gravyMl: 420 } }, hut);
+    expect(withFirst(setup, first).src).toBe(setup.src);
+    const measured = setUp({ ...biryani(), overrides: { gravyMl: 420 } }, hut);
     const with420 = withFirst(measured, first);
     expect(with420.src.gravyG).toBeCloseTo(420 - first.gravyG, 9);
     expect(with420.first).toBe(first);
   });
   test('a plan that stands gets its own first stage again, and one without gets none', () => {
     const chosen = { liquid: { addMl: 500 }, firstStage: { holdMin: first.holdMin, slow: ['lamb-leg'] } };
-    const again = benchOfPlan(setBench(biryani(), hut), chosen).first!;
+    const again = setupOfPlan(setUp(biryani(), hut), chosen).first!;
     expect(again.holdMin).toBe(first.holdMin);
     expect(again.slow).toEqual(['lamb-leg']);
     expect([...again.earlier.tempC]).toEqual([...first.earlier.tempC]);
-    const plain = setBench(biryani(), seaLevel);
-    expect(benchOfPlan(plain, { ...chosen, firstStage: null })).toBe(plain);
+    const plain = setUp(biryani(), seaLevel);
+    expect(setupOfPlan(plain, { ...chosen, firstStage: null })).toBe(plain);
   });
 });

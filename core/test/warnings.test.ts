@@ -3,7 +3,7 @@ import { findFood } from '../src/food/find';
 import type { FryStep, MeatVerdict, PlantVerdict } from '../src/plan/document';
 import { gather } from '../src/plan/gather';
 import { plan } from '../src/plan/plan';
-import type { Candidate } from '../src/plan/weigh';
+import type { Run } from '../src/plan/run';
 import { releaseAdvice } from '../src/plan/release';
 import { warningsOf } from '../src/plan/warnings';
 import { pots } from '../src/pot/profile';
@@ -84,7 +84,7 @@ describe('each warning by itself', () => {
   } as MeatVerdict;
   const fry = (minutes: number, more: Partial<FryStep> = {}): FryStep =>
     ({ ingredient: 'f', minutes, takeOut: false, ...more }) as FryStep;
-  interface Change extends Partial<Omit<Context, 'geo' | 'chosen' | 'outcome'>> {
+  interface Change extends Partial<Omit<Context, 'geo' | 'potRun' | 'outcome'>> {
     geo?: Partial<typeof calm>;
     run?: Partial<typeof run>;
     done?: number;
@@ -105,7 +105,6 @@ describe('each warning by itself', () => {
       chance: 1,
       spray: 0,
       grainBand: null,
-      addMl: 500,
       topUpMl: 0,
       bounds: null,
       curdles: [],
@@ -114,7 +113,7 @@ describe('each warning by itself', () => {
       heldPasta: null,
       ...rest,
       geo: { ...calm, ...geo } as Context['geo'],
-      chosen: { run: { ...run, ...r }, release: { kind: 'natural' } } as unknown as Candidate,
+      potRun: { ...run, ...r },
       outcome:
         done === undefined && x === undefined
           ? null
@@ -246,7 +245,6 @@ describe('each warning by itself', () => {
     chance: 1,
     spray: 0,
     grainBand: null,
-    addMl: 0,
     topUpMl: 0,
     bounds: null,
     curdles: [],
@@ -254,7 +252,7 @@ describe('each warning by itself', () => {
     boundBy: null,
     heldPasta: null,
     geo: calm as Context['geo'],
-    chosen: { run, release: { kind: 'natural' } } as unknown as Candidate,
+    potRun: run,
     outcome: null,
   });
   test('the numbers in the sentences are those of the pot', () => {
@@ -281,7 +279,7 @@ describe('what speaks for and against a release', () => {
     releaseAdvice({
       g: gather(board(family, ...things)),
       fill: x.fill ?? 0.3,
-      chosen: { meats: x.meats ?? [] } as unknown as Candidate,
+      run: { meats: x.meats ?? [] } as unknown as Run,
       naturalFullMin: x.waitMin ?? 10,
     }).map((a) => `${a.release} ${a.weight} ${a.code}`);
   const rice: Thing[] = [{ food: 'rice-long' }, { food: 'broth' }];
@@ -334,7 +332,7 @@ describe('what speaks for and against a release', () => {
   });
   test('rice in a bowl of its own sprays nothing', () => {
     const g = gather(demoDish('goat-curry-bowl-rice'));
-    const told = releaseAdvice({ g, fill: 0.6, chosen: { meats: [] } as unknown as Candidate, naturalFullMin: 10 });
+    const told = releaseAdvice({ g, fill: 0.6, run: { meats: [] } as unknown as Run, naturalFullMin: 10 });
     expect(told.map((a) => a.code)).toEqual([]);
   });
 });

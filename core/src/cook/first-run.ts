@@ -1,6 +1,6 @@
-import type { Bench } from '../plan/bench';
+import type { Setup } from '../plan/setup';
 import type { Plan } from '../plan/document';
-import { benchOfPlan } from '../plan/stages';
+import { setupOfPlan } from '../plan/stages';
 import { potWithPinAt } from './heater';
 
 /** How the first stage of a two-stage cook went, min; what is left out went as planned. */
@@ -12,14 +12,14 @@ export interface FirstRun {
 }
 
 /**
- * The bench of a plan with its first stage as it was cooked. A first pin that came late or early is read as a weaker or
+ * The setup of a plan with its first stage as it was cooked. A first pin that came late or early is read as a weaker or
  * stronger heater: the meat has the longer or shorter way behind it, and the second stage heats with the same heater.
  */
-export function benchAfterFirst(b: Bench, planned: Plan, real: FirstRun | undefined): Bench {
+export function setupAfterFirst(setup: Setup, planned: Plan, real: FirstRun | undefined): Setup {
   const chosen = planned.firstStage;
-  if (!chosen || !real) return benchOfPlan(b, planned);
+  if (!chosen || !real) return setupOfPlan(setup, planned);
   const asCooked = { ...planned, firstStage: { ...chosen, holdMin: real.holdMin ?? chosen.holdMin } };
-  if (real.toPinMin === undefined) return benchOfPlan(b, asCooked);
-  const pot = potWithPinAt(b.pot, real.toPinMin, (p) => benchOfPlan({ ...b, pot: p }, planned).first!.pinUpMin);
-  return benchOfPlan({ ...b, pot }, asCooked);
+  if (real.toPinMin === undefined) return setupOfPlan(setup, asCooked);
+  const pot = potWithPinAt(setup.pot, real.toPinMin, (p) => setupOfPlan({ ...setup, pot: p }, planned).first!.pinUpMin);
+  return setupOfPlan({ ...setup, pot }, asCooked);
 }

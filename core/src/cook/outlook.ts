@@ -2,17 +2,17 @@ import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
 import type { Release } from '../pot/cook';
-import { setBench, type Ready } from '../plan/bench';
+import { setUp, type Setup } from '../plan/setup';
 import { kitchenOfPlan } from '../plan/learned';
 import { potCurve } from '../plan/curve';
 import type { MeatVerdict, Plan, PotCurve } from '../plan/document';
 import { joined } from '../plan/meat';
-import type { Heated } from '../plan/heated';
-import { heat } from '../plan/cooked';
-import { grainOutcome, sauceWord, type GrainOutcome } from '../plan/water';
-import { candidate, type Candidate } from '../plan/weigh';
+import { heat, type Heated } from '../plan/heated';
+import type { Run } from '../plan/run';
+import { outcomeOf, runOf } from '../plan/simulate';
+import { sauceWord, type GrainOutcome } from '../plan/water';
 import { afterBroken, type BrokenRun } from './broken';
-import { benchAfterFirst, type FirstRun } from './first-run';
+import { setupAfterFirst, type FirstRun } from './first-run';
 import { potWithPinAt } from './heater';
 
 /** What has really happened so far, minutes; what is left out is still to come and taken as planned. */
@@ -65,29 +65,19 @@ const noticeable = 1.5;
  */
 export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reality): Outlook {
   const past = afterBroken(
-    benchAfterFirst(setBench(dish, kitchenOfPlan(kitchen, planned)), planned, real.first),
+    setupAfterFirst(setUp(dish, kitchenOfPlan(kitchen, planned)), planned, real.first),
     planned,
     real.broken ?? [],
   );
-  const { b } = past;
+  const { setup } = past;
   const given = real.givenMin ?? planned.program.holdMin;
-  const slow = real.toPinMin === undefined ? b : withPinAt(b, planned, past.addMl, real.toPinMin);
+  const slow = real.toPinMin === undefined ? setup : withPinAt(setup, planned, past.addMl, real.toPinMin);
   const h = heat(slow, { addMl: past.addMl, pressure: planned.program.pressure, texture: planned.texture });
   const release: Release =
     real.naturalMin === undefined ? planned.program.release : { kind: 'timed', naturalMin: real.naturalMin };
   const fixed = real.holdMin ?? (real.naturalMin === undefined ? undefined : given);
-  const c = fixed === undefined ? fittedHold(h, planned, release, past.hadMin) : candidate(h, half(fixed), release);
-  const out = b.g.grain
-    ? grainOutcome(
-        slow.g,
-        slow.src,
-        { run: c.run, addMl: past.addMl, depthCm: h.depthCm },
-        {
-          earlierSteamG: b.first?.steamG ?? 0,
-          temps: c.temps && joined(past.temps, c.temps),
-        },
-      )
-    : null;
+  const c = fixed === undefined ? fittedHold(h, planned, release, past.hadMin) : runOf(h, half(fixed), release);
+  const out = outcomeOf(h, c.potRun, { temps: c.temps && joined(past.temps, c.temps) });
   const softer = out ? softerBy(planned, out) : 0;
   const holdChangeMin = c.holdMin - given;
   const lastMin = planned.curve.minutes.at(-1) ?? 0;
@@ -99,11 +89,11 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
   return {
     holdMin: c.holdMin,
     holdChangeMin,
-    laterMin: past.beforeMin + c.run.openS / 60 - lastMin,
+    laterMin: past.beforeMin + c.potRun.openS / 60 - lastMin,
     softer,
     band: planned.pasta && out ? pastaBand(xOf(planned, out), out.clock.moisture) : (out?.texture.band ?? null),
     moisture: out?.clock.moisture ?? null,
-    sauce: out ? { freeG: out.clock.freeG, band: sauceWord(b.g, out) } : null,
+    sauce: out ? { freeG: out.clock.freeG, band: sauceWord(setup.g, out) } : null,
     meats,
     advice: adviceOf(real, {
       meatShort: meats.some((m) => !m.ok && was(m)?.ok),
@@ -112,7 +102,7 @@ export function outlook(dish: Dish, kitchen: Kitchen, planned: Plan, real: Reali
       holdChangeMin,
     }),
     firstMoreMin,
-    curve: potCurve(c.run.history),
+    curve: potCurve(c.potRun.history),
   };
 }
 
@@ -136,32 +126,32 @@ function adviceOf(
 
 const half = (minutes: number): number => Math.round(minutes * 2) / 2;
 
-/** The bench with the heater that lifts the pin when it rose. */
-function withPinAt(b: Ready, planned: Plan, addMl: number, toPinMin: number): Ready {
-  const pinMin = (pot: Ready['pot']): number =>
-    (heat({ ...b, pot }, { addMl, pressure: planned.program.pressure }).heated.pinUpS ?? Infinity) / 60;
-  return { ...b, pot: potWithPinAt(b.pot, toPinMin, pinMin) };
+/** The setup with the heater that lifts the pin when it rose. */
+function withPinAt(setup: Setup, planned: Plan, addMl: number, toPinMin: number): Setup {
+  const pinMin = (pot: Setup['pot']): number =>
+    (heat({ ...setup, pot }, { addMl, pressure: planned.program.pressure }).heated.pinUpS ?? Infinity) / 60;
+  return { ...setup, pot: potWithPinAt(setup.pot, toPinMin, pinMin) };
 }
 
 /** The hold that gives the starch what the plan gave it, and longer where a meat still needs it. */
-function fittedHold(h: Heated, planned: Plan, release: Release, hadMin: number): Candidate {
+function fittedHold(h: Heated, planned: Plan, release: Release, hadMin: number): Run {
   const whole = planned.grain?.equivalentMin ?? planned.pasta?.equivalentMin ?? null;
   const want = whole === null ? null : Math.max(0, whole - hadMin);
   const own = planned.program.holdMin;
-  if (want === null || h.heated.state.pot.programs) return candidate(h, own, release);
+  if (want === null || h.heated.state.pot.programs) return runOf(h, own, release);
   let low = 0;
   let high = Math.round(2 * own) + 20;
   // More hold is never less done: the last half minute under what is wanted, and the first over it.
   while (high - low > 1) {
     const mid = (low + high) >> 1;
-    if (candidate(h, mid / 2, release, false).equivalentMin < want) low = mid;
+    if (runOf(h, mid / 2, release, false).equivalentMin < want) low = mid;
     else high = mid;
   }
-  const near = [low, high].map((x) => candidate(h, x / 2, release, false));
-  const off = (c: Candidate): number => Math.abs(c.equivalentMin - want);
-  let best = candidate(h, (off(near[0]!) <= off(near[1]!) ? low : high) / 2, release);
+  const near = [low, high].map((x) => runOf(h, x / 2, release, false));
+  const off = (c: Run): number => Math.abs(c.equivalentMin - want);
+  let best = runOf(h, (off(near[0]!) <= off(near[1]!) ? low : high) / 2, release);
   const must = planned.meats.every((m) => m.ok);
-  for (let i = 0; must && !best.meatOk && i < 20; i++) best = candidate(h, best.holdMin + 0.5, release);
+  for (let i = 0; must && !best.meatOk && i < 20; i++) best = runOf(h, best.holdMin + 0.5, release);
   return best;
 }
 

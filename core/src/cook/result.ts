@@ -1,16 +1,16 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
-import { setBench } from '../plan/bench';
+import { setUp } from '../plan/setup';
 import { kitchenOfPlan } from '../plan/learned';
 import type { MeatVerdict, Plan } from '../plan/document';
 import { baseAreaCm2 } from '../pot/profile';
 import { depthCm, loadOf } from '../plan/load';
 import { runMeats } from '../plan/meat';
-import type { Bench } from '../plan/bench';
-import { benchOfPlan, earlierOf } from '../plan/stages';
+import type { Setup } from '../plan/setup';
+import { setupOfPlan, earlierOf } from '../plan/stages';
 import { grainOutcome, steamG } from '../plan/water';
-import type { CookRun } from '../pot/cook';
+import type { PotRun } from '../pot/cook';
 import type { Load } from '../pot/state';
 
 /** What a pot's real history made of the food. */
@@ -24,12 +24,12 @@ export interface CookResult {
   meats: MeatVerdict[];
 }
 
-/** The bench of a plan; its first stage, where it has one, as it really ran instead of as planned. */
-function benchOf(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null): Bench {
-  const b = benchOfPlan(setBench(dish, kitchenOfPlan(kitchen, plan)), plan);
-  if (!b.first || !first) return b;
-  const earlier = earlierOf(first.history, b.first.items);
-  return { ...b, first: { ...b.first, earlier, steamG: steamG(first) } };
+/** The setup of a plan; its first stage, where it has one, as it really ran instead of as planned. */
+function setupOf(dish: Dish, kitchen: Kitchen, plan: Plan, first: PotRun | null): Setup {
+  const setup = setupOfPlan(setUp(dish, kitchenOfPlan(kitchen, plan)), plan);
+  if (!setup.first || !first) return setup;
+  const earlier = earlierOf(first.history, setup.first.items);
+  return { ...setup, first: { ...setup.first, earlier, steamG: steamG(first) } };
 }
 
 /**
@@ -37,31 +37,31 @@ function benchOf(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null
  *
  * @param first the run of the first stage as it really was; null as it was planned
  */
-export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan, first: CookRun | null = null): Load {
-  const b = benchOf(dish, kitchen, plan, first);
-  return loadOf(b, plan.liquid.addMl, b.first);
+export function loadOfPlan(dish: Dish, kitchen: Kitchen, plan: Plan, first: PotRun | null = null): Load {
+  const setup = setupOf(dish, kitchen, plan, first);
+  return loadOf(setup, plan.liquid.addMl, setup.first);
 }
 
 /** What stands in the pot when the lid is locked on its first stage; null in a plan without one. */
 export function loadOfFirst(dish: Dish, kitchen: Kitchen, plan: Plan): Load | null {
-  return benchOfPlan(setBench(dish, kitchenOfPlan(kitchen, plan)), plan).first?.load ?? null;
+  return setupOfPlan(setUp(dish, kitchenOfPlan(kitchen, plan)), plan).first?.load ?? null;
 }
 
 /** Grain or pasta and every meat, from a history that really ran, and that of a `first` stage. */
 export function resultOf(
   { dish, kitchen, plan }: { dish: Dish; kitchen: Kitchen; plan: Plan },
-  run: CookRun,
-  first: CookRun | null = null,
+  run: PotRun,
+  first: PotRun | null = null,
 ): CookResult {
-  const b = benchOf(dish, kitchen, plan, first);
-  const load = loadOf(b, plan.liquid.addMl, b.first);
-  const depth = depthCm(b.g, load, baseAreaCm2(b.pot));
-  const out = b.g.grain
+  const setup = setupOf(dish, kitchen, plan, first);
+  const load = loadOf(setup, plan.liquid.addMl, setup.first);
+  const depth = depthCm(setup.g, load, baseAreaCm2(setup.pot));
+  const out = setup.g.grain
     ? grainOutcome(
-        b.g,
-        b.src,
+        setup.g,
+        setup.src,
         { run, addMl: plan.liquid.addMl, depthCm: depth },
-        { earlierSteamG: b.first?.steamG ?? 0 },
+        { earlierSteamG: setup.first?.steamG ?? 0 },
       )
     : null;
   const x = out && plan.pasta ? (out.clock.equivalentMin * out.slowing) / plan.pasta.packetMin : null;
@@ -77,6 +77,6 @@ export function resultOf(
         : plan.pasta && x !== null
           ? 100 * (x - plan.pasta.x)
           : null,
-    meats: runMeats(b.g, run, { depthCm: depth, earlier: b.first?.earlier ?? null }).map((m) => m.verdict),
+    meats: runMeats(setup.g, run, { depthCm: depth, earlier: setup.first?.earlier ?? null }).map((m) => m.verdict),
   };
 }

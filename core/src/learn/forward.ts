@@ -1,12 +1,12 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import { setBench, type Bench } from '../plan/bench';
+import { setUp, type Setup } from '../plan/setup';
 import type { Plan } from '../plan/document';
 import type { Gathered, Item } from '../plan/item';
 import { depthCm, loadOf } from '../plan/load';
-import { benchOfPlan } from '../plan/stages';
+import { setupOfPlan } from '../plan/stages';
 import { grainOutcome, starchTemps, steamG } from '../plan/water';
-import { HeatedPot, naturalMinOf, type CookRun } from '../pot/cook';
+import { HeatedPot, naturalMinOf, type PotRun } from '../pot/cook';
 import { withFactors, type PotFactors } from '../pot/factors';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Load } from '../pot/state';
@@ -61,19 +61,19 @@ const lnMinutes = (seconds: number): number => Math.log(Math.max(leastMin, secon
 
 /** The forward model of one cook: any number of times with other inputs, set up once. */
 export class Forward {
-  private readonly b: Bench;
+  private readonly setup: Setup;
   private middle: Brought | null = null;
 
   constructor(private readonly c: CookSetting) {
-    this.b = setBench(c.dish, c.kitchen);
+    this.setup = setUp(c.dish, c.kitchen);
   }
 
   /** Which inputs this cook has at all: cups of grain are scooped, grams are weighed; a mended release has no lateness. */
   feels(input: Input): boolean {
-    const { g } = this.b;
+    const { g } = this.setup;
     if (input === 'scoop') return g.grain !== null && isByVolume(g.grain);
     if (input === 'speed') return g.grain !== null;
-    if (input === 'juice') return this.b.src.fromItems.some((x) => x.spreadG > 0);
+    if (input === 'juice') return this.setup.src.fromItems.some((x) => x.spreadG > 0);
     if (input === 'lateMin') return this.c.naturalMin !== null;
     return true;
   }
@@ -81,7 +81,7 @@ export class Forward {
   /** @throws nothing; a pot that does not come to pressure with these inputs gives NaN throughout */
   run(x: Inputs): Outcome {
     const { holdMin, naturalMin } = this.c;
-    const { b, addMl, load, heated } = this.brought(x);
+    const { setup, addMl, load, heated } = this.brought(x);
     if (heated.countdownS === null || heated.pinUpS === null) return { ...nothing };
     const natural = heated.finish(holdMin, { kind: 'natural' });
     const minutes = naturalMin === null ? null : Math.max(0, naturalMin + (x.lateMin ?? 0));
@@ -91,8 +91,8 @@ export class Forward {
       toFull: lnMinutes(heated.countdownS - heated.pinUpS),
       natural: Math.log(Math.max(leastMin, naturalMinOf(natural))),
       vent: run.valveS === null ? NaN : lnMinutes((run.pinDownS ?? run.openS) - run.valveS),
-      steamG: steamG(run) + (b.first?.steamG ?? 0),
-      ...starchOf(b, run, { addMl, load, speed: Math.exp(x.speed ?? 0) }),
+      steamG: steamG(run) + (setup.first?.steamG ?? 0),
+      ...starchOf(setup, run, { addMl, load, speed: Math.exp(x.speed ?? 0) }),
     };
   }
 
@@ -103,16 +103,16 @@ export class Forward {
   }
   private bring(x: Inputs): Brought {
     const { plan } = this.c;
-    const b = benchOfPlan(changed(this.b, x), plan);
+    const setup = setupOfPlan(changed(this.setup, x), plan);
     const addMl = plan.liquid.addMl * Math.exp((x.jug ?? 0) + (x.load ?? 0));
-    const load = warmer(loadOf(b, addMl, b.first), x.startK ?? 0);
-    const at = { pot: b.pot, altitudeM: b.kitchen.altitudeM };
-    return { b, addMl, load, heated: new HeatedPot(at, load, plan.program.pressure, stepS) };
+    const load = warmer(loadOf(setup, addMl, setup.first), x.startK ?? 0);
+    const at = { pot: setup.pot, altitudeM: setup.kitchen.altitudeM };
+    return { setup, addMl, load, heated: new HeatedPot(at, load, plan.program.pressure, stepS) };
   }
 }
 
 interface Brought {
-  b: Bench;
+  setup: Setup;
   addMl: number;
   load: Load;
   heated: HeatedPot;
@@ -131,26 +131,26 @@ const nothing: Outcome = {
 
 const isByVolume = (i: Item): boolean => units[i.ingredient.amount.unit].kind === 'volume';
 
-/** The bench with other masses, juices and another pot. */
-function changed(b: Bench, x: Inputs): Bench {
+/** The setup with other masses, juices and another pot. */
+function changed(setup: Setup, x: Inputs): Setup {
   const load = Math.exp(x.load ?? 0);
-  const scoop = b.g.grain && isByVolume(b.g.grain) ? Math.exp(x.scoop ?? 0) : 1;
-  const items = b.g.items.map((i) => ({ ...i, grams: i.grams * load * (i === b.g.grain ? scoop : 1) }));
-  const same = (i: Item): Item => items[b.g.items.indexOf(i)]!;
-  const g: Gathered = { ...b.g, items, grain: b.g.grain && same(b.g.grain), main: same(b.g.main) };
+  const scoop = setup.g.grain && isByVolume(setup.g.grain) ? Math.exp(x.scoop ?? 0) : 1;
+  const items = setup.g.items.map((i) => ({ ...i, grams: i.grams * load * (i === setup.g.grain ? scoop : 1) }));
+  const same = (i: Item): Item => items[setup.g.items.indexOf(i)]!;
+  const g: Gathered = { ...setup.g, items, grain: setup.g.grain && same(setup.g.grain), main: same(setup.g.main) };
   const grainTimes = load * scoop;
   const src = {
-    ...b.src,
-    soakG: b.src.soakG * grainTimes,
-    clingG: b.src.clingG * grainTimes,
-    fromItems: b.src.fromItems.map((f) => ({
+    ...setup.src,
+    soakG: setup.src.soakG * grainTimes,
+    clingG: setup.src.clingG * grainTimes,
+    fromItems: setup.src.fromItems.map((f) => ({
       ...f,
-      item: b.g.items.includes(f.item) ? same(f.item) : f.item,
+      item: setup.g.items.includes(f.item) ? same(f.item) : f.item,
       grams: (f.grams + (x.juice ?? 0) * f.spreadG) * load,
     })),
   };
   const factors: PotFactors = x;
-  return { ...b, g, src, pot: withFactors(b.pot, factors) };
+  return { ...setup, g, src, pot: withFactors(setup.pot, factors) };
 }
 
 const warmer = (load: Load, byK: number): Load => ({
@@ -161,20 +161,20 @@ const warmer = (load: Load, byK: number): Load => ({
 
 /** Texture and sauce of the starch, its clock running at `speed`. */
 function starchOf(
-  b: Bench,
-  run: CookRun,
+  setup: Setup,
+  run: PotRun,
   { addMl, load, speed }: { addMl: number; load: Load; speed: number },
 ): Pick<Outcome, 'grain' | 'pasta' | 'sauce'> {
-  const { g } = b;
+  const { g } = setup;
   if (!g.grain) return { grain: NaN, pasta: NaN, sauce: NaN };
-  const depth = depthCm(g, load, baseAreaCm2(b.pot));
+  const depth = depthCm(g, load, baseAreaCm2(setup.pot));
   const temps = starchTemps(g, run, addMl, depth);
   const clocked = { ...run, history: { ...run.history, dtS: run.history.dtS * speed } };
   const out = grainOutcome(
     g,
-    b.src,
+    setup.src,
     { run: clocked, addMl, depthCm: depth },
-    { earlierSteamG: b.first?.steamG ?? 0, temps },
+    { earlierSteamG: setup.first?.steamG ?? 0, temps },
   );
   const packet = g.grain.food.packetMin?.[0];
   return {

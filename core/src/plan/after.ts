@@ -7,7 +7,7 @@ import { baseAreaCm2 } from '../pot/profile';
 import type { Plan } from './document';
 import { crusted, sharesWater, type Gathered } from './item';
 import { coolingRule, crust, crustFor, deepestLayerMm, hotSpot, slurryFor } from './leftovers';
-import type { Bench } from './bench';
+import type { Setup } from './setup';
 import { saucyFrom, type GrainOutcome } from './water';
 
 /** More cooked grain than this goes mushy in its own heat [common practice], g. */
@@ -28,8 +28,8 @@ export const isBigBatch = (g: Gathered, out: GrainOutcome | null): boolean =>
   out !== null && g.grain?.food.kind === 'grain' && g.rule.standMin > 0 && g.grain.grams + out.upG > bigBatchG;
 
 /** What comes after the lid: thickening, standing, the crust, cooling and keeping, each from its own sum. */
-export function afterPlan(b: Bench, out: GrainOutcome | null, addMl: number): Plan['after'] {
-  const { g, pot, kitchen } = b;
+export function afterPlan(setup: Setup, out: GrainOutcome | null, addMl: number): Plan['after'] {
+  const { g, pot, kitchen } = setup;
   const freeG = out?.clock.freeG ?? addMl;
   const grain = g.grain;
   const drinks =

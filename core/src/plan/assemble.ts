@@ -1,4 +1,3 @@
-import type { Dish } from '../dish/schema';
 import { issueAt, refusal } from '../problem';
 import { reasoned, type Reasoned } from '../reasoned';
 import { afterPlan, isBigBatch } from './after';
@@ -22,11 +21,11 @@ import {
   type Result,
 } from './parts';
 import { saltPlan } from './salt';
-import type { Cooked } from './cooked';
+import type { Run } from './run';
 import { roundMl } from './solve-once';
 import { buildSteps, timelineOf } from './steps';
 import { grainVerdict, pastaVerdict } from './verdict';
-import { warningsOf } from './warnings';
+import { warningsOf, type Facts } from './warnings';
 import { moistureSpread, wantedSauceG, type GrainOutcome } from './water';
 
 /** The plan document of a cook that was chosen: every part with its reasons. Throws Problem `not-a-number` (see sound). */
@@ -51,28 +50,19 @@ function unsound(x: unknown, path: string): string | null {
 }
 
 function written(x: Chosen): Plan {
-  const { cooked, mode, texture, own } = x;
-  const { b, chosen, addMl } = cooked;
-  const { g, src, pot } = b;
-  const dish = g.dish;
-  const topUpMl = x.topUpMl ?? topUpOf(cooked, x.bounds);
-  const outcome = cooked.outcome && withTopUp(cooked.outcome, topUpMl * src.mainWaterPerMl);
-  const r: Result = { ...x, b, chosen, run: chosen.run, addMl, outcome, topUpMl, geo: geometryOf(b, addMl) };
+  const { run, mode, texture, own } = x;
+  const { setup } = run.h;
+  const { g, src } = setup;
+  const { dish } = g;
+  const topUpMl = x.topUpMl ?? topUpOf(run, x.bounds);
+  const outcome = run.outcome && withTopUp(run.outcome, topUpMl * src.mainWaterPerMl);
+  const r: Result = { ...x, setup, outcome, topUpMl, geo: geometryOf(setup, run.addMl) };
   const spread = outcome ? moistureSpread(g, src, outcome) : { waterG: liquidOnlySdG, points: 0 };
-  const { reason: saltReason, ...salt } = saltPlan(g, addMl, r.run);
-  const earlierSteamG = b.first?.steamG ?? 0;
-  const ledger = ledgerRows({ g, src, out: outcome, run: r.run, addMl, earlierSteamG });
-  withOwnSum(ledger, own, dish);
+  const { reason: saltReason, ...salt } = saltPlan(g, run.addMl, run.potRun);
+  const ledger = ledgerPart(r);
   const grain = grainVerdict(g, outcome, spread.points, texture);
-  const meats = chosen.meats.map((m) => m.verdict);
-  const finish = finishPlan(g, {
-    run: r.run,
-    pot,
-    altitudeM: b.kitchen.altitudeM,
-    measured: measuredAs(g, meats),
-    bigBatch: isBigBatch(g, outcome),
-    topUpMl,
-  });
+  const meats = run.meats.map((m) => m.verdict);
+  const finish = finishPart(r);
   const program = programPart(r);
   const steps = buildSteps({ ...stepInput(r, program), finish });
   return {
@@ -83,7 +73,7 @@ function written(x: Chosen): Plan {
     serves: dish.serves,
     texture,
     liquid: { ...liquidPart(r, spread.waterG), ledger },
-    outerLiquidMl: g.inBowl ? b.outerMl : null,
+    outerLiquidMl: g.inBowl ? setup.outerMl : null,
     salt,
     topUpMl,
     grain,
@@ -91,39 +81,70 @@ function written(x: Chosen): Plan {
     program,
     firstStage: firstStagePart(r),
     meats,
-    plants: chosen.plants,
-    fry: b.fry,
+    plants: run.plants,
+    fry: setup.fry,
     deglaze: deglazePart(r),
     stack: r.geo.layers,
-    after: afterPlan(b, outcome, addMl),
+    after: afterPlan(setup, outcome, run.addMl),
     heldBack: heldBack(g).map((h) => (h.ingredient === x.heldPasta ? { ...h, why: 'soft-on-the-way' } : h)),
     finish,
     timeline: timelineOf(steps, peaks(r)),
     steps,
     pot: potPart(r),
-    scorch: cooked.h.scorch,
-    warnings: warningsOf({
-      ...r,
-      g,
-      pot,
-      altitudeM: b.kitchen.altitudeM,
-      meats,
-      plants: chosen.plants,
-      curdles: curdling(g),
-      fry: b.fry,
-      finish,
-      scorch: cooked.h.scorch.level,
-      chance: chosen.chance.all,
-      spray: 1 - chosen.chance.release,
-      grainBand: grain?.band ?? null,
-      missed: x.missed && topUpMl === 0,
-      boundBy: x.bounds && boundBy(addMl, x.bounds),
-    }),
+    scorch: run.h.scorch,
+    warnings: warningsOf(warningFacts(r, { meats, finish, grainBand: grain?.band ?? null })),
     proposals: [],
-    decided: decisions(cooked, own, ledger, saltReason),
-    curve: curveOf(cooked),
+    decided: decisions(run, own, ledger, saltReason),
+    curve: curveOf(run),
   };
 }
+
+const warningFacts = (r: Result, told: Pick<Facts, 'meats' | 'finish' | 'grainBand'>): Facts => {
+  const { setup, run } = r;
+  return {
+    ...told,
+    g: setup.g,
+    pot: setup.pot,
+    altitudeM: setup.kitchen.altitudeM,
+    geo: r.geo,
+    potRun: run.potRun,
+    outcome: r.outcome,
+    plants: run.plants,
+    fry: setup.fry,
+    scorch: run.h.scorch.level,
+    chance: run.chance.all,
+    spray: 1 - run.chance.release,
+    topUpMl: r.topUpMl,
+    bounds: r.bounds,
+    curdles: curdling(setup.g),
+    missed: r.missed && r.topUpMl === 0,
+    boundBy: r.bounds && boundBy(run.addMl, r.bounds),
+    heldPasta: r.heldPasta,
+  };
+};
+
+/** The rows of the liquid's sum; where the cook set one by hand, with what the sum itself would have said. */
+function ledgerPart({ setup: { g, src, before }, run, own, outcome }: Result): Plan['liquid']['ledger'] {
+  const earlierSteamG = before?.steamG ?? 0;
+  const ledger = ledgerRows({ g, src, out: outcome, run: run.potRun, addMl: run.addMl, earlierSteamG });
+  if (g.dish.overrides?.ledger?.['sauce'] === undefined) return ledger;
+  const row = ledger.find((x) => x.item === 'sauce');
+  if (row && own.outcome) row.reason = { ...row.reason, overruled: own.outcome.clock.freeG };
+  return ledger;
+}
+
+const finishPart = ({ setup: { g, pot, kitchen }, run, outcome, topUpMl }: Result): Plan['finish'] =>
+  finishPlan(g, {
+    run: run.potRun,
+    pot,
+    altitudeM: kitchen.altitudeM,
+    measured: measuredAs(
+      g,
+      run.meats.map((m) => m.verdict),
+    ),
+    bigBatch: isBigBatch(g, outcome),
+    topUpMl,
+  });
 
 /** Spread of the liquid where no starch drinks it, g: the pot's own losses [derived]. */
 const liquidOnlySdG = 20;
@@ -135,21 +156,13 @@ function measuredAs(g: Gathered, verdicts: readonly MeatVerdict[]): FinishInput[
   return measured.every(isTooSmallToProbe) ? 'check-pot' : 'check';
 }
 
-/** Where the cook set a row by hand, keep what the sum itself would have said. */
-function withOwnSum(ledger: Plan['liquid']['ledger'], own: Cooked, dish: Dish): void {
-  if (dish.overrides?.ledger?.['sauce'] === undefined) return;
-  const row = ledger.find((r) => r.item === 'sauce');
-  if (row && own.outcome) row.reason = { ...row.reason, overruled: own.outcome.clock.freeG };
-}
-
-function decisions(cooked: Cooked, own: Cooked, ledger: Plan['liquid']['ledger'], salt: Reasoned): Plan['decided'] {
-  const { b } = cooked;
-  const o = b.g.dish.overrides ?? {};
-  const chosen = cooked.chosen;
-  const naturalMin = chosen.release.naturalMin ?? 0;
+function decisions(run: Run, own: Run, ledger: Plan['liquid']['ledger'], salt: Reasoned): Plan['decided'] {
+  const { setup, heated } = run.h;
+  const o = setup.g.dish.overrides ?? {};
+  const naturalMin = run.release.naturalMin ?? 0;
   return {
     addMl: reasoned(
-      cooked.addMl,
+      run.addMl,
       o.liquidMl === undefined ? 'ledger-closed-by-simulation' : 'yours',
       ledger
         .filter((r) => r.item !== 'added')
@@ -161,22 +174,17 @@ function decisions(cooked: Cooked, own: Cooked, ledger: Plan['liquid']['ledger']
         })),
       o.liquidMl === undefined ? undefined : own.addMl,
     ),
-    holdMin: reasoned(
-      chosen.holdMin,
-      'best-odds',
-      chosen.terms,
-      o.holdMin === undefined ? undefined : own.chosen.holdMin,
-    ),
+    holdMin: reasoned(run.holdMin, 'best-odds', run.terms, o.holdMin === undefined ? undefined : own.holdMin),
     naturalMin: reasoned(
       naturalMin,
-      `release-${chosen.release.kind}`,
-      chosen.terms,
-      o.release === undefined ? undefined : (own.chosen.release.naturalMin ?? 0),
+      `release-${run.release.kind}`,
+      run.terms,
+      o.release === undefined ? undefined : (own.release.naturalMin ?? 0),
     ),
     pressure: reasoned(
-      cooked.h.heated.pressure === 'low' ? (b.pot.lowKpa ?? b.pot.highKpa) : b.pot.highKpa,
+      heated.pressure === 'low' ? (setup.pot.lowKpa ?? setup.pot.highKpa) : setup.pot.highKpa,
       'pressure-set',
-      [{ label: 'set-pressure', value: b.pot.highKpa, unit: 'kPa', source: 'from-memory' }],
+      [{ label: 'set-pressure', value: setup.pot.highKpa, unit: 'kPa', source: 'from-memory' }],
     ),
     saltG: salt,
   };
@@ -186,10 +194,10 @@ function decisions(cooked: Cooked, own: Cooked, ledger: Plan['liquid']['ledger']
 const leastTopUpMl = 40;
 
 /** Liquid that the sauce still lacks because the pot was full or long under way, mL: stirred in boiling hot after opening. */
-function topUpOf({ b, outcome, addMl }: Cooked, bounds: LiquidBounds | null): number {
+function topUpOf({ h: { setup }, outcome, addMl }: Run, bounds: LiquidBounds | null): number {
   const waits = bounds && ['fill', 'heat-up'].includes(bounds.mostBy);
-  if (!waits || addMl < bounds.mostMl - 10 || b.g.dish.overrides?.liquidMl !== undefined) return 0;
-  const { g, src } = b;
+  if (!waits || addMl < bounds.mostMl - 10 || setup.g.dish.overrides?.liquidMl !== undefined) return 0;
+  const { g, src } = setup;
   if (!outcome) return 0;
   const share = g.saucePerStarch === null ? g.sauceShare : 0;
   const lacksG = (wantedSauceG(g, outcome.finishedG) - outcome.sauceG) / (1 - share);

@@ -1,5 +1,5 @@
 import { bowlCapacityLitres } from '../grain/bowl';
-import type { Ready } from './bench';
+import type { Setup } from './setup';
 import { leastThinMl } from './scorch';
 import { fillLimits, stackPlan, thinAtBaseMl, type Geometry } from './stack';
 
@@ -24,30 +24,30 @@ export const bowlLimit = 2 / 3;
 const leastInBowlMl = 50;
 const closeMl = 1;
 
-export const geometryOf = (b: Ready, addMl: number): Geometry =>
-  stackPlan({ g: b.g, pot: b.pot, addMl, clingG: b.src.clingG, outerMl: b.outerMl });
+export const geometryOf = (setup: Setup, addMl: number): Geometry =>
+  stackPlan({ g: setup.g, pot: setup.pot, addMl, clingG: setup.src.clingG, outerMl: setup.outerMl });
 
 /**
  * Bounds of the liquid while it is solved: never under the pot's minimum less what is thin at the base, never under what
  * covers the starch, never over the fill that is planned for. Where both cannot be, the lower one stands.
  */
-export function liquidBounds(b: Ready): LiquidBounds {
-  const { g, pot } = b;
+export function liquidBounds(setup: Setup): LiquidBounds {
+  const { g, pot } = setup;
   const potMl = pot.litres * 1000;
   if (g.inBowl) {
     const mostMl = bowlLimit * bowlCapacityLitres * 1000 - (g.grain ? g.grain.grams / 1.45 : 0);
     return { leastMl: leastInBowlMl, leastBy: 'nothing', mostMl: Math.max(leastInBowlMl, mostMl), mostBy: 'bowl' };
   }
-  const thinElse = thinAtBaseMl(g, 0, b.src.clingG, b.outerMl);
+  const thinElse = thinAtBaseMl(g, 0, setup.src.clingG, setup.outerMl);
   const perMl = g.main.food.bulkGPerMl[0] / g.main.food.densityGPerMl[0];
   const minimumMl = Math.max(0, (leastThinMl(pot.minimumLiquidMl[0]) - thinElse) / perMl);
   const limit = g.grain?.food.kind === 'pasta' ? dryLimits.pasta : dryLimits.grain;
-  const coverMl = g.grain ? firstFrom(0, potMl, (ml) => geometryOf(b, ml).dryGrainShare <= limit) : 0;
+  const coverMl = g.grain ? firstFrom(0, potMl, (ml) => geometryOf(setup, ml).dryGrainShare <= limit) : 0;
   // What made the steam of a first stage is in the pot already.
-  const leastMl = Math.max(minimumMl, coverMl, b.first?.liquidMl ?? 0);
-  const fits = (ml: number): boolean => geometryOf(b, ml).fillFraction <= fillLimits.solvedOfMost * pot.fillShare;
+  const leastMl = Math.max(minimumMl, coverMl, setup.before?.liquidMl ?? 0);
+  const fits = (ml: number): boolean => geometryOf(setup, ml).fillFraction <= fillLimits.solvedOfMost * pot.fillShare;
   // What is too much for the pot with its least liquid is a stop; its liquid is then what the starch wants, and is scaled with it.
-  const tooMuch = geometryOf(b, leastMl).fillFraction > pot.fillShare;
+  const tooMuch = geometryOf(setup, leastMl).fillFraction > pot.fillShare;
   const full = fits(potMl) || tooMuch ? potMl : firstFrom(0, potMl, (ml) => !fits(ml));
   return {
     leastMl,

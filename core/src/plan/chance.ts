@@ -3,6 +3,7 @@ import { goesUnderLid, hasFlag } from './item';
 import type { MeatRun } from './meat';
 import { logistic, normal } from '../normal';
 import type { Heated } from './heated';
+import type { Setup } from './setup';
 import type { TargetE, WantedBand } from './target';
 import { moistureSpread, saucyFrom, type GrainOutcome } from './water';
 
@@ -42,23 +43,21 @@ const spray = {
 } as const;
 
 /** Chance that a release after `naturalMin` sprays, at this fill. */
-export function sprayChance(h: Pick<Heated, 'g' | 'fill'>, naturalMin: number): number {
-  const { g } = h;
+export function sprayChance({ setup: { g }, fill }: Pick<Heated, 'setup' | 'fill'>, naturalMin: number): number {
   if (g.inBowl) return 0;
   const foams = g.items.some((i) => hasFlag(i, 'foams') && goesUnderLid(i));
   const most = foams ? spray.foam : !g.grain ? spray.plain : g.rule.stirred ? spray.stirred : spray.starch;
-  const full = logistic((h.fill - spray.midFill) / spray.widthFill);
+  const full = logistic((fill - spray.midFill) / spray.widthFill);
   return most * full * Math.exp(-naturalMin / spray.calmMin);
 }
 
 /** Chance that the starch lies in its band: its moisture and its clock are normal, and its core has had its minutes. */
 export function textureChance(
-  h: Pick<Heated, 'g' | 'src'>,
+  { g, src }: Pick<Setup, 'g' | 'src'>,
   out: GrainOutcome,
   band: WantedBand,
   target: TargetE,
 ): number {
-  const { g } = h;
   const e = Math.max(1e-3, out.clock.equivalentMin);
   if (g.grain!.food.kind === 'pasta') {
     const x = (e * out.slowing) / g.grain!.food.packetMin![0];
@@ -67,7 +66,7 @@ export function textureChance(
     return drank * (normal((band.to - x) / sd) - normal((band.from - x) / sd));
   }
   const saucy = g.sauceShare >= saucyFrom;
-  const moisture = moistureSpread(g, h.src, out).points;
+  const moisture = moistureSpread(g, src, out).points;
   // The further from the reference, the less is known of what the time does to the texture.
   const off = Math.abs(timePoints * Math.log(e / target.want));
   const clock = Math.abs(timeTerm(1 + textureSd.kinetics, 1, out.freeShare, saucy));

@@ -1,6 +1,7 @@
 import type { History } from '../history';
 import type { Curve, PotCurve } from './document';
-import type { Cooked } from './cooked';
+import type { Run } from './run';
+import { freeTraceOf } from './simulate';
 
 const thinnedS = 15;
 
@@ -16,27 +17,28 @@ export function potCurve(h: History): PotCurve {
 }
 
 /** The same with what the thickest piece and the starch feel. */
-export function curveOf(c: Cooked): Curve {
-  const h = c.chosen.run.history;
+export function curveOf(run: Run): Curve {
+  const h = run.potRun.history;
   const every = Math.max(1, Math.round(thinnedS / h.dtS));
   const pot = potCurve(h);
   const { minutes } = pot;
-  const thickest = [...c.chosen.meats].sort((a, b) => a.verdict.cautiousCoreC - b.verdict.cautiousCoreC)[0];
+  const thickest = [...run.meats].sort((a, b) => a.verdict.cautiousCoreC - b.verdict.cautiousCoreC)[0];
   const t = thickest?.trace;
   return {
     ...pot,
     ...(t && t.minutes.length > 0 ? { meatC: minutes.map((m) => round(interpolate(t.minutes, t.coreC, m), 2)) } : {}),
-    ...starchCurve(c, every, minutes.length),
+    ...starchCurve(run, every, minutes.length),
   };
 }
 
 /** Temperature of the starch and the liquid around it at the same moments; nothing in a dish without one. */
-function starchCurve(c: Cooked, every: number, count: number): Pick<Curve, 'grainC' | 'freeG'> {
-  const { temps } = c.chosen;
-  if (!temps || !c.freeG) return {};
+function starchCurve(run: Run, every: number, count: number): Pick<Curve, 'grainC' | 'freeG'> {
+  const { temps } = run;
+  const freeG = freeTraceOf(run);
+  if (!temps || !freeG) return {};
   const at = (xs: Float64Array, digits: number): number[] =>
     Array.from({ length: count }, (_, k) => round(xs[Math.min(k * every, xs.length - 1)]!, digits));
-  return { grainC: at(temps, 2), freeG: at(c.freeG, 1) };
+  return { grainC: at(temps, 2), freeG: at(freeG, 1) };
 }
 
 const round = (x: number, digits: number): number => Math.round(x * 10 ** digits) / 10 ** digits;

@@ -1,7 +1,7 @@
 import { cautiousVariation } from '../meat/cautious';
 import { compositionOf } from '../meat/properties';
 import { cookPiece } from '../meat/piece';
-import type { CookRun } from '../pot/cook';
+import type { PotRun } from '../pot/cook';
 import type { PotProfile } from '../pot/profile';
 import type { FinishStep } from './document';
 import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from './finish-minutes';
@@ -23,7 +23,7 @@ const mostRestMin = 10;
 
 /** What the finish starts from. */
 export interface FinishInput {
-  run: CookRun;
+  run: PotRun;
   pot: PotProfile;
   altitudeM: number;
   /** how meat under the lid is measured; null where there is none to measure */

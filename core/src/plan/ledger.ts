@@ -1,4 +1,4 @@
-import type { CookRun } from '../pot/cook';
+import type { PotRun } from '../pot/cook';
 import { reasoned, type Term } from '../reasoned';
 import type { LedgerRow } from './document';
 import type { Gathered } from './item';
@@ -10,7 +10,7 @@ export interface LedgerInput {
   src: Sources;
   /** where the starch ended; null where nothing drinks */
   out: GrainOutcome | null;
-  run: CookRun;
+  run: PotRun;
   addMl: number;
   /** steam that a first stage lost, g */
   earlierSteamG: number;

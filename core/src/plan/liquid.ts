@@ -1,6 +1,6 @@
 import { aimIndexOf, type Texture } from '../grain/texture';
 import { uptakeGPerG } from '../grain/uptake';
-import type { Bench } from './bench';
+import type { Setup } from './setup';
 import type { LiquidBounds } from './bounds';
 import { isLoosePorridge } from './sauce-wanted';
 import { finishedMass, saucyFrom, wantedSauceG, type GrainOutcome } from './water';
@@ -33,7 +33,7 @@ const mostSteps = 24;
  * What the liquid is solved for: the sauce the cook set, the sauce the family wants, or the texture of the grain. Every one
  * of them grows with the liquid, so that there is one answer.
  */
-export function missOf({ g, src }: Pick<Bench, 'g' | 'src'>, texture: Texture): Miss | null {
+export function missOf({ g, src }: Pick<Setup, 'g' | 'src'>, texture: Texture): Miss | null {
   if (!g.grain) return null;
   const sauce = g.dish.overrides?.ledger?.['sauce'];
   if (sauce !== undefined) return { of: (o) => o.clock.freeG - sauce, close: tolerance.sauceG };

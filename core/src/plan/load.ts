@@ -4,7 +4,7 @@ import type { Load, SlowItem, ThinItem } from '../pot/state';
 import { foodWPerMK } from '../water/surface';
 import { boardC, sharesWater, type Gathered, type Item } from './item';
 import { placementOf, plantsOf } from './meat';
-import type { Bench } from './bench';
+import type { Setup } from './setup';
 import { deglazeMl } from './fry';
 import { placeOf } from './place';
 
@@ -47,7 +47,7 @@ export interface HotAlready {
 
 /** The pot's load at lid closing with `addMl` of the liquid to add (in the pot, or in the inner bowl). */
 export function loadOf(
-  { g, src, outerMl, pan }: Pick<Bench, 'g' | 'src' | 'outerMl' | 'pan'>,
+  { g, src, outerMl, pan }: Pick<Setup, 'g' | 'src' | 'outerMl' | 'pan'>,
   addMl: number,
   hot: HotAlready | null = null,
 ): Load {

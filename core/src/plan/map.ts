@@ -5,10 +5,11 @@ import { meansOf } from '../pot/history';
 import { refusal } from '../problem';
 import type { Plan } from './document';
 import { runMeats } from './meat';
-import { setBench, type Bench } from './bench';
-import { heat } from './cooked';
-import { benchOfPlan } from './stages';
-import { grainOutcome, starchTemps, type GrainOutcome } from './water';
+import { setUp, type Setup } from './setup';
+import { heat, piecesOf } from './heated';
+import { outcomeOf } from './simulate';
+import { setupOfPlan } from './stages';
+import { starchTemps, type GrainOutcome } from './water';
 
 /** Texture and meat over hold and natural release, with the plan's liquid. */
 export interface DonenessMap {
@@ -46,23 +47,23 @@ export function donenessMap(
   chosen: Plan,
   progress: (share: number) => void = () => undefined,
 ): DonenessMap {
-  const b = benchOfPlan(setBench(dish, kitchen), chosen);
-  if (!b.g.grain) throw refusal('no-map');
+  const setup = setupOfPlan(setUp(dish, kitchen), chosen);
+  if (!setup.g.grain) throw refusal('no-map');
   const { addMl } = chosen.liquid;
   const { pressure, holdMin, naturalFullMin } = chosen.program;
-  const heated = heat(b, { addMl, pressure, texture: chosen.texture, dtS: mapDtS });
+  const heated = heat(setup, { addMl, pressure, texture: chosen.texture, dtS: mapDtS });
   const holds = spread(Math.max(15, Math.ceil((holdMin * 2) / 15) * 15), size.holds);
   const naturals = spread(Math.max(12, Math.ceil(naturalFullMin / 2) * 2 + 2), size.naturals);
-  const packetMin = b.g.grain.food.packetMin?.[0];
+  const packetMin = setup.g.grain.food.packetMin?.[0];
   const out: Pick<DonenessMap, 'index' | 'equivalentMin' | 'meatFromMin'> = {
     index: [],
     equivalentMin: [],
     meatFromMin: [],
   };
-  const boundary = new MeatBoundary(holds, (hold, release) => meatsAreDone(b, heated, hold, release));
+  const boundary = new MeatBoundary(holds, (hold, release) => meatsAreDone(setup, heated, hold, release));
   for (const [row, naturalMin] of naturals.entries()) {
     const release: Release = naturalMin === 0 ? { kind: 'quick' } : { kind: 'timed', naturalMin };
-    const outcomes = holds.map((hold) => starchAt(b, heated, { addMl, holdMin: hold, release }));
+    const outcomes = holds.map((hold) => starchAt(setup, heated, { addMl, holdMin: hold, release }));
     const times = (o: GrainOutcome): number => (o.clock.equivalentMin * o.slowing) / packetMin!;
     out.index.push(outcomes.map((o) => (packetMin ? times(o) : o.texture.index)));
     out.equivalentMin.push(outcomes.map((o) => o.clock.equivalentMin));
@@ -87,23 +88,20 @@ type Heated = ReturnType<typeof heat>;
 
 /** The starch of one pair of hold and release, its clock read in coarser steps than the pot was. */
 function starchAt(
-  b: Bench,
+  setup: Setup,
   h: Heated,
   { addMl, holdMin, release }: { addMl: number; holdMin: number; release: Release },
 ): GrainOutcome {
   const run = h.heated.finish(holdMin, release);
-  const temps = meansOf(starchTemps(b.g, run, addMl, h.depthCm), clockEvery);
+  const temps = meansOf(starchTemps(setup.g, run, addMl, h.depthCm), clockEvery);
   const seen = { ...run, history: { ...run.history, dtS: clockEvery * run.history.dtS } };
-  const cook = { run: seen, addMl, depthCm: h.depthCm };
-  return grainOutcome(b.g, b.src, cook, { earlierSteamG: b.first?.steamG ?? 0, temps });
+  return outcomeOf(h, seen, { addMl, temps })!;
 }
 
-const meatsAreDone = (b: Bench, h: Heated, holdMin: number, release: Release): boolean =>
-  runMeats(b.g, h.heated.finish(holdMin, release), {
-    depthCm: h.depthCm,
-    earlier: h.earlier,
+const meatsAreDone = (setup: Setup, h: Heated, holdMin: number, release: Release): boolean =>
+  runMeats(setup.g, h.heated.finish(holdMin, release), {
+    ...piecesOf(h),
     coarse: true,
-    ways: h.ways,
   }).every((m) => m.verdict.ok);
 
 /** The hold from which all meat is done, row by row of growing release: it never moves up again. */

@@ -7,7 +7,7 @@ import { Way } from '../meat/way';
 import { cookPiece, type PieceInput, type PieceResult, type PreStage } from '../meat/piece';
 import type { Placement } from '../water/surface';
 import { thresholds } from '../meat/tenderness';
-import { naturalMinOf, type CookRun } from '../pot/cook';
+import { naturalMinOf, type PotRun } from '../pot/cook';
 import type { MeatVerdict, PlantVerdict } from './document';
 import { brownOf, searMinutes } from './fry';
 import { goesUnderLid, type Gathered, type Item } from './item';
@@ -103,7 +103,7 @@ export type Sure = Map<string, SafeProgram[]>;
 const beyondK = 4;
 
 /** How long a run held and was let fall by itself, s: of two along one heat-up, the one that is longer in both cooks more. */
-export const holdAndNatural = (run: CookRun): { holdS: number; naturalS: number } => ({
+export const holdAndNatural = (run: PotRun): { holdS: number; naturalS: number } => ({
   holdS: run.releaseS - (run.countdownS ?? 0),
   naturalS: 60 * naturalMinOf(run),
 });
@@ -149,7 +149,7 @@ interface Followed {
 }
 
 /** Places and times of the pieces along one run. */
-function following(g: Gathered, run: CookRun, { depthCm, earlier = null, coarse = false }: PieceOptions) {
+function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse = false }: PieceOptions) {
   const dtS = run.history.dtS;
   // On a rack a piece sees the steam itself; in or under an unstirred bed the bed's own temperature.
   let bed: Float64Array | null = null;
@@ -194,7 +194,7 @@ function following(g: Gathered, run: CookRun, { depthCm, earlier = null, coarse 
  * heat-up together, a guessed size taken larger, no credit for the sear, and inside an unstirred bed the bed's own
  * temperature). Every word about safety reads the cautious run.
  */
-export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): MeatRun[] {
+export function runMeats(g: Gathered, run: PotRun, options: PieceOptions): MeatRun[] {
   const { ways, surely } = options;
   const { piece, cautiously } = following(g, run, options);
   return meatsOf(g).map((item) => {
@@ -229,7 +229,7 @@ export function runMeats(g: Gathered, run: CookRun, options: PieceOptions): Meat
 }
 
 /** Is every piece over its minimum, by its cautious run alone? For looking for a hold: it costs half of `runMeats`. */
-export function areSafe(g: Gathered, run: CookRun, options: PieceOptions): boolean {
+export function areSafe(g: Gathered, run: PotRun, options: PieceOptions): boolean {
   const { piece, cautiously } = following(g, run, options);
   return meatsOf(g).every((item) => isSafe(item, cautiously(piece(item), options.ways)));
 }
@@ -305,7 +305,7 @@ export const plantsOf = (g: Gathered): Item[] =>
   );
 
 /** How soft each plant piece gets along the run. */
-export function runPlants(g: Gathered, run: CookRun, coarse = false, ways?: Ways): PlantVerdict[] {
+export function runPlants(g: Gathered, run: PotRun, coarse = false, ways?: Ways): PlantVerdict[] {
   return plantsOf(g).map((item) => {
     const p = item.food.plant!;
     const [water, protein, fat, carb, fibre, ash] = p.composition;

@@ -1,5 +1,5 @@
 import { evaporationKgPerS, openFor, type OpenState } from '../pot/open';
-import type { CookRun } from '../pot/cook';
+import type { PotRun } from '../pot/cook';
 import type { PotProfile } from '../pot/profile';
 import { ambientPa } from '../water/atmosphere';
 import { saturationC } from '../water/saturation';
@@ -22,7 +22,7 @@ export interface Mixture {
 }
 
 /** The dish as the lid comes off: what is in it and the wall, no hotter than the boil of the place. */
-export function openedMixture(run: CookRun, pot: PotProfile, altitudeM: number): Mixture {
+export function openedMixture(run: PotRun, pot: PotProfile, altitudeM: number): Mixture {
   const boilC = saturationC(ambientPa(altitudeM));
   const tempC = Math.min(run.openC, boilC);
   const heatJPerK = run.end.dryJPerK + run.end.waterKg * waterJPerKgK;

@@ -1,7 +1,7 @@
 import { potInUse } from '../dish/kitchen';
 import type { Texture } from '../grain/texture';
 import type { LiquidBounds } from './bounds';
-import type { Bench } from './bench';
+import type { Setup } from './setup';
 import { potCurve } from './curve';
 import type { Plan } from './document';
 import { deglazeMin, deglazeMl } from './fry';
@@ -9,7 +9,7 @@ import { cooksUnderLid } from './joins';
 import { hasFlag, type Gathered } from './item';
 import { releaseAdvice } from './release';
 import { leastThinMl } from './scorch';
-import type { Cooked } from './cooked';
+import type { Run } from './run';
 import { roundMl } from './solve-once';
 import type { Geometry } from './stack';
 import { betweenMin } from './stages';
@@ -19,13 +19,13 @@ import type { GrainOutcome } from './water';
 
 /** What a plan is written from. */
 export interface Chosen {
-  cooked: Cooked;
+  run: Run;
   mode: Plan['mode'];
   texture: Texture;
   /** what was asked for could not be reached with any liquid */
   missed: boolean;
   /** what the planner would have chosen without the cook's own numbers */
-  own: Cooked;
+  own: Run;
   bounds: LiquidBounds | null;
   /** hot liquid stirred in after opening, mL; null where the planner decides it */
   topUpMl: number | null;
@@ -35,17 +35,17 @@ export interface Chosen {
 
 /** What was chosen, with what follows from it once the liquid stands. */
 export interface Result extends Omit<Chosen, 'topUpMl'> {
-  b: Cooked['b'];
-  chosen: Cooked['chosen'];
-  run: Cooked['chosen']['run'];
-  addMl: number;
+  setup: Setup;
   /** where the starch ends, the top-up in it; null without starch */
   outcome: GrainOutcome | null;
   topUpMl: number;
   geo: Geometry;
 }
 
-export function liquidPart({ b: { g }, addMl, bounds }: Result, spreadG: number): Omit<Plan['liquid'], 'ledger'> {
+export function liquidPart(
+  { setup: { g }, run: { addMl }, bounds }: Result,
+  spreadG: number,
+): Omit<Plan['liquid'], 'ledger'> {
   return {
     addMl: Math.round(addMl),
     rangeMl: [Math.max(0, roundMl(addMl - spreadG)), roundMl(addMl + spreadG)],
@@ -56,53 +56,55 @@ export function liquidPart({ b: { g }, addMl, bounds }: Result, spreadG: number)
 }
 
 /** Pressure, minutes, release and its advice; a pot that never sealed has no pressure. */
-export function programPart({ cooked, b: { g, pot }, chosen, run }: Result): Plan['program'] {
-  const { pressure, state } = cooked.h.heated;
-  const setKpa = run.neverSealed ? 0 : pressure === 'low' && pot.lowKpa !== null ? pot.lowKpa : pot.highKpa;
-  const naturalFullMin = naturalFull(cooked);
+export function programPart({ run, setup: { g, pot } }: Result): Plan['program'] {
+  const { pressure, state } = run.h.heated;
+  const { potRun } = run;
+  const setKpa = potRun.neverSealed ? 0 : pressure === 'low' && pot.lowKpa !== null ? pot.lowKpa : pot.highKpa;
+  const naturalFullMin = naturalFull(run);
   return {
     pressure: setKpa === pot.lowKpa ? 'low' : 'high',
     gaugeKpa: setKpa,
-    holdMin: chosen.holdMin,
-    release: chosen.release,
-    minutesToPressure: (run.countdownS ?? run.releaseS) / 60,
-    pinUpMin: (run.pinUpS ?? run.releaseS) / 60,
+    holdMin: run.holdMin,
+    release: run.release,
+    minutesToPressure: (potRun.countdownS ?? potRun.releaseS) / 60,
+    pinUpMin: (potRun.pinUpS ?? potRun.releaseS) / 60,
     naturalFullMin,
-    steamC: run.history.tempC[run.history.releaseAt]!,
-    chance: chanceIn100(chosen.chance),
-    ...(pot.whistle ? { whistles: run.whistles } : {}),
-    ...programOf(pot, pressure, chosen.holdMin),
-    advice: releaseAdvice({ g, fill: state.fill, chosen, naturalFullMin }),
+    steamC: potRun.history.tempC[potRun.history.releaseAt]!,
+    chance: chanceIn100(run.chance),
+    ...(pot.whistle ? { whistles: potRun.whistles } : {}),
+    ...programOf(pot, pressure, run.holdMin),
+    advice: releaseAdvice({ g, fill: state.fill, run, naturalFullMin }),
   };
 }
 
 /** What the steps are written from, but for the finish. */
 export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 'finish'> {
-  const { b, chosen, run } = r;
+  const { setup, run } = r;
+  const { potRun } = run;
   return {
-    tasks: prepTasks(b.g),
-    fry: b.fry,
+    tasks: prepTasks(setup.g),
+    fry: setup.fry,
     stack: r.geo.layers,
-    addMl: Math.round(r.addMl),
-    liquidFood: b.g.main.ingredient.food,
-    holdMin: chosen.holdMin,
-    release: chosen.release.kind,
-    valve: run.valveS !== null,
+    addMl: Math.round(run.addMl),
+    liquidFood: setup.g.main.ingredient.food,
+    holdMin: run.holdMin,
+    release: run.release.kind,
+    valve: potRun.valveS !== null,
     pinUpMin: program.pinUpMin,
     toFullMin: Math.max(0, program.minutesToPressure - program.pinUpMin),
-    naturalMin: chosen.naturalMin,
-    ventMin: Math.max(0, run.openS / 60 - run.releaseS / 60 - chosen.naturalMin),
+    naturalMin: run.naturalMin,
+    ventMin: Math.max(0, potRun.openS / 60 - potRun.releaseS / 60 - run.naturalMin),
     gaugeKpa: program.gaugeKpa,
     pressure: program.pressure,
-    first: b.first && { ...b.first, ingredients: slowFirst(b.first), betweenMin },
+    first: setup.first && { ...setup.first, ingredients: slowFirst(setup.first), betweenMin },
     whistles: program.whistles ?? null,
-    outerMl: b.outerMl,
+    outerMl: setup.outerMl,
   };
 }
 
-export function firstStagePart({ b }: Result): Plan['firstStage'] {
-  const { first, pot } = b;
-  const measuredMl = b.g.dish.overrides?.gravyMl;
+export function firstStagePart({ setup }: Result): Plan['firstStage'] {
+  const { first, pot } = setup;
+  const measuredMl = setup.g.dish.overrides?.gravyMl;
   return (
     first && {
       ingredients: slowFirst(first),
@@ -121,7 +123,7 @@ export function firstStagePart({ b }: Result): Plan['firstStage'] {
   );
 }
 
-export const deglazePart = ({ b: { pan }, addMl, geo }: Result): Plan['deglaze'] =>
+export const deglazePart = ({ setup: { pan }, run: { addMl }, geo }: Result): Plan['deglaze'] =>
   pan && {
     ml: Math.round(Math.min(deglazeMl, addMl)),
     minutes: deglazeMin,
@@ -131,7 +133,7 @@ export const deglazePart = ({ b: { pan }, addMl, geo }: Result): Plan['deglaze']
     enough: geo.thinLiquidMl >= deglazeMl,
   };
 
-export function potPart({ b: { pot, kitchen }, geo, run }: Result): Plan['pot'] {
+export function potPart({ setup: { pot, kitchen }, geo, run: { potRun } }: Result): Plan['pot'] {
   const fillOk = geo.fillFraction <= geo.limitFraction;
   const wetEnough = geo.thinLiquidMl >= leastThinMl(pot.minimumLiquidMl[0]);
   const { own } = potInUse(kitchen);
@@ -148,7 +150,7 @@ export function potPart({ b: { pot, kitchen }, geo, run }: Result): Plan['pot'] 
     minimumLiquidMl: pot.minimumLiquidMl[0],
     thinLiquidMl: geo.thinLiquidMl,
     liquidLevelMm: geo.liquidLevelMm,
-    ok: fillOk && wetEnough && !run.neverSealed && !run.dry,
+    ok: fillOk && wetEnough && !potRun.neverSealed && !potRun.dry,
   };
 }
 
@@ -159,11 +161,11 @@ const ventC = 105;
 const openedC = 97;
 
 /** The hottest that each stage of the evening gets, degC. */
-export function peaks({ b, run }: Result): Parameters<typeof timelineOf>[1] {
-  const { tempC, releaseAt } = run.history;
+export function peaks({ setup, run: { potRun } }: Result): Parameters<typeof timelineOf>[1] {
+  const { tempC, releaseAt } = potRun.history;
   const peakC = tempC.reduce((a, c) => Math.max(a, c), 0);
   return {
-    prep: b.pot.roomC,
+    prep: setup.pot.roomC,
     fry: panC,
     first: peakC,
     stack: tempC[0]!,
@@ -171,7 +173,7 @@ export function peaks({ b, run }: Result): Parameters<typeof timelineOf>[1] {
     hold: peakC,
     natural: tempC[releaseAt]!,
     vent: ventC,
-    finish: Math.min(openedC, run.openC),
+    finish: Math.min(openedC, potRun.openC),
   };
 }
 
@@ -183,19 +185,19 @@ export const curdling = (g: Gathered): string[] =>
     .map((i) => i.ingredient.id);
 
 /** Which of its programs a cooker with fixed ones runs. */
-function programOf(pot: Bench['pot'], pressure: 'high' | 'low', holdMin: number): { program?: string } {
+function programOf(pot: Setup['pot'], pressure: 'high' | 'low', holdMin: number): { program?: string } {
   const own = pot.programs?.find((p) => p.pressure === pressure && p.holdMin === holdMin);
   return own ? { program: own.id } : {};
 }
 
 /** Minutes until the pin would fall by itself after this hold. */
-function naturalFull(c: Cooked): number {
-  const run = c.h.heated.finish(c.chosen.holdMin, { kind: 'natural' });
+function naturalFull({ h, holdMin }: Run): number {
+  const run = h.heated.finish(holdMin, { kind: 'natural' });
   return ((run.pinDownS ?? run.openS) - run.releaseS) / 60;
 }
 
 /** Chances as of a hundred, one digit. */
-const chanceIn100 = (c: Cooked['chosen']['chance']): NonNullable<Plan['program']['chance']> => {
+const chanceIn100 = (c: Run['chance']): NonNullable<Plan['program']['chance']> => {
   const of100 = (x: number): number => Math.round(1000 * x) / 10;
   return {
     of100: of100(c.all),
@@ -207,4 +209,4 @@ const chanceIn100 = (c: Cooked['chosen']['chance']): NonNullable<Plan['program']
 };
 
 /** What goes into a first stage, the parts it is for before the rest. */
-const slowFirst = (first: NonNullable<Bench['first']>): string[] => [...new Set([...first.slow, ...first.items])];
+const slowFirst = (first: NonNullable<Setup['first']>): string[] => [...new Set([...first.slow, ...first.items])];

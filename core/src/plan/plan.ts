@@ -3,13 +3,15 @@ import type { Dish } from '../dish/schema';
 import type { Texture } from '../grain/texture';
 import { issueAt, refusal } from '../problem';
 import { assemble } from './assemble';
-import { checkFits, setBench, type Bench } from './bench';
+import { checkFits, setUp, type Setup } from './setup';
 import type { Plan } from './document';
 import { marked } from './made-for';
 import { waysOut, waysToBetterOdds } from './mend';
 import type { Near } from './search';
 import { solvePlan } from './solve-plan';
-import { cookWith, heat, type Cooked } from './cooked';
+import { heat } from './heated';
+import type { Run } from './run';
+import { cookWith } from './simulate';
 import { slowestFirst } from './solve';
 import { firstStage, withFirst } from './stages';
 
@@ -40,30 +42,30 @@ export function planInFull(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}
 export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}), options: PlanOptions = {}): Plan {
   const as = dish.asCooked;
   if (!as) throw refusal('as-cooked-missing', {}, issueAt('asCooked', 'add-as-cooked'));
-  const bare = setBench(dish, kitchen);
+  const bare = setUp(dish, kitchen);
   checkFits(bare);
   const listed = bare.g.main.grams / bare.g.main.food.bulkGPerMl[0];
   const texture = options.texture ?? dish.texture ?? 'fluffy';
   const addMl = as.liquidMl ?? listed;
-  const b = afterFirst(bare, addMl, as.firstStage);
+  const setup = afterFirst(bare, addMl, as.firstStage);
   const program = { pressure: as.pressure, holdMin: as.holdMin, release: as.release };
-  const cook = (bench: Bench): Cooked => {
-    const holdMin = as.whistles === undefined ? as.holdMin : holdOfWhistles(bench, addMl, as.whistles);
-    return cookWith(bench, addMl, { ...program, holdMin }, texture);
+  const cook = (from: Setup): Run => {
+    const holdMin = as.whistles === undefined ? as.holdMin : holdOfWhistles(from, addMl, as.whistles);
+    return cookWith(from, addMl, { ...program, holdMin }, texture);
   };
-  let cooked = cook(b);
-  const own = cooked.chosen.run.countdownS;
+  let run = cook(setup);
+  const own = run.potRun.countdownS;
   if (as.minutesToPressure !== undefined && own !== null) {
     // The cook timed the heat-up: the heater is taken as so much stronger or weaker that the model agrees.
     const factor = Math.min(2, Math.max(0.5, own / 60 / as.minutesToPressure));
-    cooked = cook({ ...b, pot: { ...b.pot, efficiency: b.pot.efficiency * factor } });
+    run = cook({ ...setup, pot: { ...setup.pot, efficiency: setup.pot.efficiency * factor } });
   }
   const p = assemble({
-    cooked,
+    run,
     mode: 'evaluate',
     texture,
     missed: false,
-    own: cooked,
+    own: run,
     bounds: null,
     topUpMl: as.topUpMl ?? 0,
     heldPasta: null,
@@ -71,15 +73,15 @@ export function evaluate(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({}),
   return marked(p, dish, kitchen);
 }
 
-/** The bench behind a first stage as it was cooked. */
-function afterFirst(b: Bench, addMl: number, first: NonNullable<Dish['asCooked']>['firstStage']): Bench {
-  if (!first || !b.g.grain) return b;
-  return withFirst(b, firstStage(b, slowestFirst(b), { addMl }, first));
+/** The setup behind a first stage as it was cooked. */
+function afterFirst(setup: Setup, addMl: number, first: NonNullable<Dish['asCooked']>['firstStage']): Setup {
+  if (!first || !setup.g.grain) return setup;
+  return withFirst(setup, firstStage(setup, slowestFirst(setup), { addMl }, first));
 }
 
 /** Minutes of hold that end with so many whistles; on a pot that does not whistle the number says nothing. */
-function holdOfWhistles(b: Bench, addMl: number, whistles: number): number {
-  return b.pot.whistle
-    ? heat(b, { addMl, pressure: 'high' }).heated.holdForWhistles(whistles)
-    : (b.g.dish.asCooked?.holdMin ?? 0);
+function holdOfWhistles(setup: Setup, addMl: number, whistles: number): number {
+  return setup.pot.whistle
+    ? heat(setup, { addMl, pressure: 'high' }).heated.holdForWhistles(whistles)
+    : (setup.g.dish.asCooked?.holdMin ?? 0);
 }

@@ -1,7 +1,7 @@
 import { scaleBy } from '../dish/scale';
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import { setBench } from './bench';
+import { setUp } from './setup';
 import { solveBoth } from './solve';
 
 /** The liquid that batches of the same dish need, against what a ratio would pour. */
@@ -22,12 +22,12 @@ const factors = [0.5, 1, 1.5, 2, 3];
 export function ratios(dish: Dish, kitchen: Kitchen): Ratios | null {
   const points = factors.flatMap((factor) => {
     if (dish.serves * factor > 60) return [];
-    const b = setBench(scaleBy(dish, factor).dish, kitchen);
-    if (!b.g.grain) return [];
-    const { cooked } = solveBoth(b, dish.texture ?? 'fluffy');
-    const grainG = b.g.grain.grams;
-    const grainMl = grainG / b.g.grain.food.bulkGPerMl[0];
-    return [{ factor, grainG, addMl: cooked.addMl, mlPerMl: cooked.addMl / grainMl, takenG: cooked.outcome?.upG ?? 0 }];
+    const setup = setUp(scaleBy(dish, factor).dish, kitchen);
+    if (!setup.g.grain) return [];
+    const { run } = solveBoth(setup, dish.texture ?? 'fluffy');
+    const grainG = setup.g.grain.grams;
+    const grainMl = grainG / setup.g.grain.food.bulkGPerMl[0];
+    return [{ factor, grainG, addMl: run.addMl, mlPerMl: run.addMl / grainMl, takenG: run.outcome?.upG ?? 0 }];
   });
   if (points.length < 2) return null;
   const n = points.length;

@@ -1,7 +1,7 @@
 import { isMince } from '../food/meats';
 import type { Plan } from './document';
 import { hasFlag, type Gathered } from './item';
-import type { Candidate } from './weigh';
+import type { Run } from './run';
 
 export type Advice = Plan['program']['advice'][number];
 
@@ -15,8 +15,8 @@ const longMin = 15;
  * What speaks for and against a quick and a natural release of this pot, as codes of the text catalogue: spray of foam and
  * starch, juice of large pieces, pasta that runs past al dente, the grain that goes on cooking, and plain waiting.
  */
-export function releaseAdvice(x: { g: Gathered; fill: number; chosen: Candidate; naturalFullMin: number }): Advice[] {
-  const { g, fill, chosen, naturalFullMin } = x;
+export function releaseAdvice(x: { g: Gathered; fill: number; run: Run; naturalFullMin: number }): Advice[] {
+  const { g, fill, run, naturalFullMin } = x;
   const out: Advice[] = [];
   const say = (release: Advice['release'], weight: Advice['weight'], code: string): void => {
     out.push({ release, weight, code });
@@ -27,7 +27,7 @@ export function releaseAdvice(x: { g: Gathered; fill: number; chosen: Candidate;
   if (foams) say('quick', 'against', 'foam-at-the-valve');
   else if (starchy && fill > highFill) say('quick', 'against', 'full-and-starchy');
   else if (starchy && !pasta && !g.rule.stirred) say('quick', 'against', 'starch-sprays');
-  if (chosen.meats.some((m) => m.item.thicknessMm >= largeMm && !isMince(m.item.food)))
+  if (run.meats.some((m) => m.item.thicknessMm >= largeMm && !isMince(m.item.food)))
     say('quick', 'against', 'large-pieces-lose-juice');
   if (pasta) say('quick', 'for', 'pasta-stops');
   if (g.rule.stirred && g.grain && !pasta) say('quick', 'for', 'stirred-anyway');

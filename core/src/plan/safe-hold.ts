@@ -1,25 +1,25 @@
-import type { Bench } from './bench';
+import type { Setup } from './setup';
 import type { Plan } from './document';
 import { holdsOf } from './holds';
 import { runMeats } from './meat';
-import { heat } from './cooked';
-import { benchOfPlan } from './stages';
+import { heat, piecesOf } from './heated';
+import { setupOfPlan } from './stages';
 
 /**
- * The shortest hold, not under the planned one, with which every piece that the plan calls safe is safe on this bench too,
+ * The shortest hold, not under the planned one, with which every piece that the plan calls safe is safe in this setup too,
  * with the plan's own liquid and release, by the cautious run. Null where no hold is long enough.
  *
  * @param b the dish in another pot than the plan's, as a rule the pot of the table
  */
-export function safeHoldMin(bare: Bench, p: Plan): number | null {
+export function safeHoldMin(bare: Setup, p: Plan): number | null {
   const safe = p.meats.filter((m) => m.ok).map((m) => m.ingredient);
   if (safe.length === 0) return p.program.holdMin;
-  const b = benchOfPlan(bare, p);
+  const setup = setupOfPlan(bare, p);
   const { pressure, release, holdMin } = p.program;
-  const h = heat(b, { addMl: p.liquid.addMl, pressure, texture: p.texture });
+  const h = heat(setup, { addMl: p.liquid.addMl, pressure, texture: p.texture });
   const isSafe = (min: number): boolean => {
     const run = h.heated.finish(min, release);
-    return runMeats(b.g, run, { depthCm: h.depthCm, earlier: h.earlier }).every(
+    return runMeats(setup.g, run, { ...piecesOf(h), ways: undefined }).every(
       (m) => m.verdict.ok || !safe.includes(m.verdict.ingredient),
     );
   };

@@ -1,7 +1,7 @@
 import type { Reasoned, Term } from '../reasoned';
 import { reasoned } from '../reasoned';
 import { steamG } from './water';
-import type { CookRun } from '../pot/cook';
+import type { PotRun } from '../pot/cook';
 import type { Gathered } from './item';
 
 /** Three quarters now, the rest at the table: it cannot be taken out [common practice]. */
@@ -36,7 +36,7 @@ function wholeMealG(g: Gathered, addMl: number): number {
 }
 
 /** Salt from every source, as percent of the finished dish, and what is still to add (all of it, g). */
-export function saltPlan(g: Gathered, addMl: number, run: CookRun): SaltSum {
+export function saltPlan(g: Gathered, addMl: number, run: PotRun): SaltSum {
   const sources = g.items
     .map((i) => ({
       item: i.ingredient.id,

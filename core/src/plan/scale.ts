@@ -1,7 +1,7 @@
 import type { Kitchen } from '../dish/kitchen';
 import { scaleBy, type Scaled } from '../dish/scale';
 import type { Dish } from '../dish/schema';
-import { setBench } from './bench';
+import { setUp } from './setup';
 import { stackPlan } from './stack';
 import { solveBoth } from './solve';
 
@@ -18,9 +18,15 @@ const steps = 9;
 export function scaleToPot(dish: Dish, kitchen: Kitchen): Scaled & { fits: boolean } {
   const most = Math.min(range.most, 60 / dish.serves);
   const fits = (k: number): boolean => {
-    const b = setBench(scaleBy(dish, k).dish, kitchen);
-    const { cooked } = solveBoth(b, dish.texture ?? 'fluffy');
-    const geo = stackPlan({ g: b.g, pot: b.pot, addMl: cooked.addMl, clingG: b.src.clingG, outerMl: b.outerMl });
+    const setup = setUp(scaleBy(dish, k).dish, kitchen);
+    const { run } = solveBoth(setup, dish.texture ?? 'fluffy');
+    const geo = stackPlan({
+      g: setup.g,
+      pot: setup.pot,
+      addMl: run.addMl,
+      clingG: setup.src.clingG,
+      outerMl: setup.outerMl,
+    });
     return geo.fillFraction <= geo.limitFraction && geo.bowlFraction <= 2 / 3;
   };
   let low = range.least;

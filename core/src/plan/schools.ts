@@ -6,9 +6,9 @@ import { bandOf, pastaBand } from '../grain/texture';
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
 import type { Plan } from './document';
 import { gather } from './gather';
-import { setBench, type Bench } from './bench';
-import { outcomeWith } from './cooked';
-import { benchOfPlan } from './stages';
+import { setUp, type Setup } from './setup';
+import { outcomeWith } from './simulate';
+import { setupOfPlan } from './stages';
 import { waterSources, type GrainOutcome } from './water';
 
 /** Ratios by volume that cooks go by, and what each was meant for [common practice]. */
@@ -52,8 +52,8 @@ export interface School {
 
 /** Each school computed in this pot with the plan's program: hollow is the grain alone, solid is the whole dish. */
 export function compareSchools(dish: Dish, kitchen: Kitchen, chosen: Plan): School[] {
-  const b = benchOfPlan(setBench(dish, kitchen), chosen);
-  const grain = b.g.grain;
+  const setup = setupOfPlan(setUp(dish, kitchen), chosen);
+  const grain = setup.g.grain;
   if (!grain) return [];
   const pasta = grain.food.kind === 'pasta';
   const plainDish: Dish = {
@@ -64,7 +64,7 @@ export function compareSchools(dish: Dish, kitchen: Kitchen, chosen: Plan): Scho
     ingredients: [withoutPlace(grain.ingredient)],
   };
   const plainG = gather(plainDish);
-  const plain: Bench = { ...b, g: plainG, src: waterSources(plainG), outerMl: 0, first: null, fry: [], pan: null };
+  const plain: Setup = { ...setup, g: plainG, src: waterSources(plainG), outerMl: 0, first: null, fry: [], pan: null };
   const program = {
     pressure: chosen.program.pressure,
     holdMin: chosen.program.holdMin,
@@ -76,18 +76,18 @@ export function compareSchools(dish: Dish, kitchen: Kitchen, chosen: Plan): Scho
     const x = (out.clock.equivalentMin * out.slowing) / packetMin;
     return { index: x, band: pastaBand(x, out.clock.moisture) };
   };
-  const broughtG = b.src.fromItems.reduce((s, x) => s + x.grams, 0) + b.src.clingG + b.src.soakG;
+  const broughtG = setup.src.fromItems.reduce((s, x) => s + x.grams, 0) + setup.src.clingG + setup.src.soakG;
   return schoolTable
     .filter((s) => s.for === grain.food.kind)
     .map((s): School => {
-      const ml = pouredMl(s.id, grain.grams, grain.food, b.pot);
+      const ml = pouredMl(s.id, grain.grams, grain.food, setup.pot);
       const alone = outcomeWith(plain, ml, program);
-      const here = outcomeWith(b, ml, program);
+      const here = outcomeWith(setup, ml, program);
       return {
         id: s.id,
         ml,
         broughtG,
-        lostG: here.steamG + b.src.filmG + b.src.simmerG + b.src.reducedG,
+        lostG: here.steamG + setup.src.filmG + setup.src.simmerG + setup.src.reducedG,
         alone: summaryOf(alone),
         here: { ...summaryOf(here), freeShare: here.freeShare },
       };

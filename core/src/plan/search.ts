@@ -1,17 +1,19 @@
 import { equivalentMin } from '../grain/clock';
 import { rate } from '../grain/rate';
-import { naturalMinOf, type CookRun, type Release } from '../pot/cook';
+import { naturalMinOf, type PotRun, type Release } from '../pot/cook';
 import { meansOf } from '../pot/history';
 import type { LiquidBounds } from './bounds';
 import { boilsUp, type Gathered, type Item } from './item';
-import type { Heated } from './heated';
+import { piecesOf, type Heated } from './heated';
+import type { Run } from './run';
+import { outcomeOf } from './simulate';
 import { holdsOf } from './holds';
 import { liquidFor, type Miss } from './liquid';
 import { areSafe, isTenderAim, meatsOf, plantsOf, runMeats, runPlants, type Sure } from './meat';
 import { firstIndex, ShortestSafe } from './shortest-safe';
 import { targetE, type TargetE } from './target';
-import { grainOutcome, starchTemps, type GrainOutcome } from './water';
-import { better, weighed, type Candidate, type Done } from './weigh';
+import { starchTemps, type GrainOutcome } from './water';
+import { better, weighed, type Unweighed } from './weigh';
 
 const naturals: readonly Release[] = [
   { kind: 'quick' },
@@ -44,14 +46,10 @@ export interface Near {
   release: Release;
 }
 
-interface Trial {
-  holdMin: number;
-  release: Release;
-  run: CookRun;
-  naturalMin: number;
-  equivalentMin: number;
+/** A program tried on the pot, before liquid and pieces are looked at. */
+interface Trial extends Pick<Run, 'holdMin' | 'release' | 'potRun' | 'naturalMin' | 'equivalentMin'> {
   /** the starch's temperatures in means of `clockS` */
-  clock: { temps: Float64Array; run: CookRun } | null;
+  clock: { temps: Float64Array; run: PotRun } | null;
 }
 
 /** What a search is bound by. */
@@ -65,8 +63,8 @@ interface Asked {
 /** Everything that stays the same while the programs of one heated pot are compared. */
 export class Search {
   private readonly trials = new Map<string, Trial>();
-  private readonly judged = new Map<string, Candidate>();
-  private readonly bare = new Map<string, Candidate>();
+  private readonly judged = new Map<string, Run>();
+  private readonly bare = new Map<string, Run>();
   private readonly surely: Sure = new Map();
   private readonly target: TargetE | null;
   private readonly releases: readonly Release[];
@@ -74,7 +72,7 @@ export class Search {
   private readonly leading: Gathered;
   private lastMl: number;
   /** the best program while every piece is taken as perfect */
-  perfect: Candidate | null = null;
+  perfect: Run | null = null;
   private readonly pieces: number;
   private readonly shortestSafe: ShortestSafe;
 
@@ -87,22 +85,21 @@ export class Search {
     const { fixed } = asked;
     const may = h.heated.state.pot.whistle ? whistleReleases : naturals;
     const calm = (r: Release): boolean => r.kind === 'natural' || (r.naturalMin ?? 0) >= milkCalmMin;
-    this.releases = fixed.release ? [fixed.release] : boilsUp(h.g) ? may.filter(calm) : may;
-    this.target = h.g.grain ? targetE(h.g, h.texture, h.addMl) : null;
+    this.releases = fixed.release ? [fixed.release] : boilsUp(h.setup.g) ? may.filter(calm) : may;
+    this.target = h.setup.g.grain ? targetE(h.setup.g, h.texture, h.addMl) : null;
     this.lastMl = fixed.liquidMl ?? h.addMl;
-    this.leading = leadingPieces(h.g);
+    this.leading = leadingPieces(h.setup.g);
     this.pieces = meatsOf(this.leading).length + plantsOf(this.leading).length;
-    const { depthCm, earlier, ways } = h;
     this.shortestSafe = new ShortestSafe({
       last: grid.length - 1,
       longest: this.releases.at(-1)!,
-      runOf: (i, release) => this.trial(grid[i]!, release).run,
-      isSafe: (run) => areSafe(this.leading, run, { depthCm, earlier, coarse: true, ways }),
+      runOf: (i, release) => this.trial(grid[i]!, release).potRun,
+      isSafe: (run) => areSafe(this.leading, run, { ...piecesOf(h), coarse: true }),
     });
   }
 
   /** The best program: the fewest stops, then the most points. */
-  best(near: Near | null): Candidate {
+  best(near: Near | null): Run {
     let guess = Math.max(
       0,
       this.grid.findIndex((x) => x >= 5),
@@ -115,7 +112,7 @@ export class Search {
   }
 
   /** The best program around one that was best for nearly this liquid. */
-  around(from: Candidate, near: Near | null): Candidate {
+  around(from: Run, near: Near | null): Run {
     const k = this.releases.findIndex((r) => sameRelease(r, from.release));
     const start = this.indexOf(from.holdMin);
     const span = this.releases.filter((_, i) => k < 0 || Math.abs(i - k) <= 1).map((release) => ({ release, start }));
@@ -132,12 +129,12 @@ export class Search {
     ways: readonly { release: Release; start: number }[],
     near: Near | null,
     starts: (start: number, release: Release) => number[],
-  ): Candidate {
+  ): Run {
     const promising = ways
       .map((w) => ({ ...w, most: this.topOf(w.start, w.release) }))
       .sort((a, b) => b.most.score - a.most.score);
     this.perfect ??= promising[0]!.most;
-    let best: Candidate | null = null;
+    let best: Run | null = null;
     for (const { release, start, most } of promising) {
       if (best?.stops === 0 && most.score <= best.score) break;
       for (const i of starts(this.asked.fixed.holdMin === undefined ? this.indexOf(most.holdMin) : start, release))
@@ -147,7 +144,7 @@ export class Search {
   }
 
   /** The neighbour's program, if it is as safe and nearly as good. */
-  private stay(best: Candidate, near: Near): Candidate {
+  private stay(best: Run, near: Near): Run {
     const holdMin = this.asked.fixed.holdMin ?? this.settableNear(near.holdMin);
     const release = this.asked.fixed.release ?? near.release;
     if (holdMin === null) return best;
@@ -169,7 +166,7 @@ export class Search {
     const safe = this.shortestSafe.from(byStarch, release);
     const out = [safe];
     const from = safe === byStarch && !this.target ? 0 : safe;
-    const good = (c: Candidate): boolean =>
+    const good = (c: Run): boolean =>
       c.plants.every((p) => p.verdict !== 'hard') &&
       c.meats.every((m) => isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0));
     if (!good(this.at(from, release)) && !this.shortestSafe.hopeless) {
@@ -182,7 +179,7 @@ export class Search {
   /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */
   private indexNear(release: Release, guess: number): number {
     if (!this.target || this.asked.fixed.holdMin !== undefined) return guess;
-    const perMin = Math.max(0.5, rate(this.h.g.grain!.food.grain!.kinetics, this.h.heated.state.tempC));
+    const perMin = Math.max(0.5, rate(this.h.setup.g.grain!.food.grain!.kinetics, this.h.heated.state.tempC));
     let i = guess;
     for (let k = 0; k < 2; k++) {
       const e = this.trial(this.grid[i]!, release).equivalentMin;
@@ -194,7 +191,7 @@ export class Search {
   }
 
   /** The top for the starch alone. Where the water cannot give way its chance is flat around the reference: shorter holds are looked at too. */
-  private topOf(start: number, release: Release): Candidate {
+  private topOf(start: number, release: Release): Run {
     const top = this.uphill(start, release, false);
     if (!this.target || this.asked.fixed.holdMin !== undefined || top.chance.texture >= doubtful) return top;
     let best = top;
@@ -203,7 +200,7 @@ export class Search {
   }
 
   /** From a start to the top of its hill: steps of one on the grid. */
-  private uphill(start: number, release: Release, pieces = true): Candidate {
+  private uphill(start: number, release: Release, pieces = true): Run {
     if (this.asked.fixed.holdMin !== undefined) return this.judge(this.asked.fixed.holdMin, release, pieces);
     let best = this.at(start, release, pieces);
     for (const direction of [1, -1]) {
@@ -225,7 +222,7 @@ export class Search {
     return i > 0 && holdMin - this.grid[i - 1]! < this.grid[i]! - holdMin ? i - 1 : i;
   }
 
-  private at(i: number, release: Release, pieces = true): Candidate {
+  private at(i: number, release: Release, pieces = true): Run {
     return this.judge(i < 0 ? this.asked.fixed.holdMin! : this.grid[i]!, release, pieces);
   }
 
@@ -237,55 +234,52 @@ export class Search {
     const run = h.heated.finish(holdMin, release);
     let clock: Trial['clock'] = null;
     let e = 0;
-    if (h.g.grain) {
+    if (h.setup.g.grain) {
       const n = Math.max(1, Math.round(clockS / run.history.dtS));
-      const temps = meansOf(starchTemps(h.g, run, h.addMl, h.depthCm), n);
+      const temps = meansOf(starchTemps(h.setup.g, run, h.addMl, h.depthCm), n);
       const dtS = n * run.history.dtS;
-      e = equivalentMin(temps, dtS, h.g.grain.food.grain!.kinetics);
+      e = equivalentMin(temps, dtS, h.setup.g.grain.food.grain!.kinetics);
       clock = { temps, run: { ...run, history: { ...run.history, dtS } } };
     }
-    const t: Trial = { holdMin, release, run, naturalMin: naturalMinOf(run), equivalentMin: e, clock };
+    const t: Trial = { holdMin, release, potRun: run, naturalMin: naturalMinOf(run), equivalentMin: e, clock };
     this.trials.set(key, t);
     return t;
   }
 
   /** One program with its liquid; without `pieces` they are taken as perfect. */
-  private judge(holdMin: number, release: Release, pieces = true): Candidate {
+  private judge(holdMin: number, release: Release, pieces = true): Run {
     const key = `${holdMin} ${keyOf(release)}`;
     const cache = pieces ? this.judged : this.bare;
     const known = cache.get(key);
     if (known) return known;
-    const { h } = this;
     const c = pieces
       ? this.withPieces(this.judge(holdMin, release, false))
-      : weighed(h, this.withLiquid(holdMin, release));
+      : weighed(this.withLiquid(holdMin, release));
     cache.set(key, c);
     return c;
   }
 
-  private withLiquid(holdMin: number, release: Release): Done {
+  private withLiquid(holdMin: number, release: Release): Unweighed {
     const { h } = this;
-    const t = this.trial(holdMin, release);
+    const { clock, ...tried } = this.trial(holdMin, release);
     let outcome: GrainOutcome | null = null;
     let addMl = this.asked.fixed.liquidMl ?? h.addMl;
-    if (t.clock) {
-      const { temps, run } = t.clock;
-      const at = (ml: number): GrainOutcome =>
-        grainOutcome(h.g, h.src, { run, addMl: ml, depthCm: h.depthCm }, { earlierSteamG: h.earlierSteamG, temps });
+    if (clock) {
+      const { temps, run } = clock;
+      const at = (ml: number): GrainOutcome => outcomeOf(h, run, { addMl: ml, temps })!;
       if (this.asked.fixed.liquidMl === undefined && this.asked.miss) {
         ({ addMl, outcome } = liquidFor(at, this.asked.miss, this.asked.bounds, this.lastMl));
         this.lastMl = addMl;
       } else outcome = at(addMl);
     }
-    return { ...t, addMl, outcome, meats: [], plants: [] };
+    return { h, ...tried, addMl, outcome, meats: [], plants: [] };
   }
 
-  private withPieces(bare: Candidate): Candidate {
+  private withPieces(bare: Run): Run {
     const { h } = this;
-    const { depthCm, earlier, ways } = h;
-    const meats = runMeats(this.leading, bare.run, { depthCm, earlier, coarse: true, ways, surely: this.surely });
-    const plants = runPlants(this.leading, bare.run, true, h.ways);
-    return meats.length + plants.length === 0 ? bare : weighed(h, { ...bare, meats, plants });
+    const meats = runMeats(this.leading, bare.potRun, { ...piecesOf(h), coarse: true, surely: this.surely });
+    const plants = runPlants(this.leading, bare.potRun, true, h.ways);
+    return meats.length + plants.length === 0 ? bare : weighed({ ...bare, meats, plants });
   }
 }
 

@@ -1,4 +1,4 @@
-import type { CookRun, Release } from '../pot/cook';
+import type { PotRun, Release } from '../pot/cook';
 import { holdAndNatural } from './meat';
 
 /** What the holds of one heated pot are looked through with; holds are told by their index on the grid. */
@@ -7,9 +7,9 @@ interface Looked {
   last: number;
   /** the release that helps most */
   longest: Release;
-  runOf: (index: number, release: Release) => CookRun;
+  runOf: (index: number, release: Release) => PotRun;
   /** are all pieces over their minimum after this run? */
-  isSafe: (run: CookRun) => boolean;
+  isSafe: (run: PotRun) => boolean;
 }
 
 /** A program that was looked at. */

@@ -1,25 +1,26 @@
 import { closedLiquidG } from '../grain/closed';
 import { type Texture, wishShift } from '../grain/texture';
 import { uptakeGPerG } from '../grain/uptake';
-import type { Program, Release } from '../pot/cook';
+import type { Release } from '../pot/cook';
 import { issueAt, refusal } from '../problem';
-import type { Bench } from './bench';
+import type { Setup } from './setup';
 import { liquidBounds, type LiquidBounds } from './bounds';
-import { type Cooked, cookHeated, heat } from './cooked';
-import type { Heated } from './heated';
+import { heat } from './heated';
+import type { Run } from './run';
+import { runOf } from './simulate';
 import { holdsOf } from './holds';
 import { missOf } from './liquid';
 import { type Fixed, type Near, sameRelease, Search } from './search';
 import { soupFrom } from './target';
 import { finishedMass, type GrainOutcome, saucyFrom, wantedSauceG } from './water';
-import { better, type Candidate } from './weigh';
+import { better } from './weigh';
 
 /** Temperature at which a pot is opened after most natural releases, degC [derived]. */
 const openedC = 102.4;
 
 /** The closed sum as a first guess: for the starch alone, + sauce wanted - what soak and food bring, in mL to add. */
-export function firstGuessMl(b: Bench, texture: Texture): number {
-  const { g, src, pot } = b;
+export function firstGuessMl(setup: Setup, texture: Texture): number {
+  const { g, src, pot } = setup;
   const rec = g.grain!.food.grain!;
   const grams = g.grain!.grams;
   const aim = rec.aimMoisture[0] + (g.sauceShare < saucyFrom ? wishShift[texture] / 100 : 0);
@@ -39,8 +40,8 @@ const settledMl = 4;
 const mostRounds = 5;
 
 /** Without a starch the liquid is what the pot needs to make steam, the sauce wanted, and what pasta drinks at the end. */
-function liquidWithoutStarch(b: Bench, bounds: LiquidBounds): number {
-  const { g, src } = b;
+function liquidWithoutStarch(setup: Setup, bounds: LiquidBounds): number {
+  const { g, src } = setup;
   const given = src.fromItems.reduce((s, x) => s + x.grams, 0);
   const late = g.items.filter((i) => i.joins === 'finish' && i.food.grain);
   const drinks = late.reduce(
@@ -52,7 +53,7 @@ function liquidWithoutStarch(b: Bench, bounds: LiquidBounds): number {
 }
 
 export interface Solved {
-  cooked: Cooked;
+  run: Run;
   /** what was asked for could not be reached with any liquid */
   missed: boolean;
   bounds: LiquidBounds;
@@ -62,35 +63,33 @@ export interface Solved {
 export const servedFrom = 0.5;
 /** The program that was found for a dish under one lid, as the search sees it, with what its starch alone would have liked. */
 export interface OneLid {
-  b: Bench;
-  texture: Texture;
+  best: Run;
+  /** the liquid to a jug mark, mL */
   addMl: number;
-  pressure: 'high' | 'low';
-  best: Candidate;
+  /** the best program of the first heat-up while every piece is taken as perfect */
+  perfect: Run;
   missed: boolean;
   bounds: LiquidBounds;
-  h: Heated;
-  /** the best program while every piece is taken as perfect */
-  perfect: Candidate;
 }
 
 /** The program that was found, cooked in full resolution. */
-export function inFull({ b, texture, addMl, pressure, best, missed, bounds }: OneLid): Solved {
-  const program = { pressure, holdMin: best.holdMin, release: best.release };
-  return { cooked: surely(b, addMl, program, texture), missed, bounds };
-}
+export const inFull = ({ best, addMl, missed, bounds }: OneLid): Solved => ({
+  run: surely(best, addMl),
+  missed,
+  bounds,
+});
 
 /**
  * A full pot of soup is long under way, and its rice is past its best before the lid comes to pressure: then a part of the
  * liquid waits, and is stirred in boiling hot after the opening.
  */
-export function solveOnce(b: Bench, texture: Texture, near: Near | null): OneLid {
-  const bounds = liquidBounds(b);
-  const whole = solveWithin(b, texture, near, bounds);
+export function solveOnce(setup: Setup, texture: Texture, near: Near | null): OneLid {
+  const bounds = liquidBounds(setup);
+  const whole = solveWithin(setup, texture, near, bounds);
   if (!isLateSoup(whole)) return whole;
   return underLidShares.reduce((found, share) => {
     const mostMl = Math.max(bounds.leastMl, share * whole.addMl);
-    const less = solveWithin(b, texture, near, { ...bounds, mostMl, mostBy: 'heat-up' });
+    const less = solveWithin(setup, texture, near, { ...bounds, mostMl, mostBy: 'heat-up' });
     const [a, c] = [found.best, less.best];
     return c.stops <= a.stops && 100 * (c.chance.all - a.chance.all) > worthWaiting ? less : found;
   }, whole);
@@ -101,60 +100,59 @@ const underLidShares = [0.75, 0.5] as const;
 const worthWaiting = 4;
 
 /** A soup whose grain seldom comes out right with the shortest hold there is. */
-function isLateSoup({ b, h, best }: OneLid): boolean {
-  const { dish, grain, rule, sauceShare } = b.g;
+function isLateSoup({ best, perfect }: OneLid): boolean {
+  const { dish, grain, rule, sauceShare } = best.h.setup.g;
   if (grain?.food.kind !== 'grain' || !rule.stirred || sauceShare < soupFrom) return false;
   const o = dish.overrides ?? {};
   if (o.liquidMl !== undefined || o.holdMin !== undefined) return false;
-  return best.holdMin === holdsOf(h)[0] && best.chance.texture < servedFrom;
+  return best.holdMin === holdsOf(perfect.h)[0] && best.chance.texture < servedFrom;
 }
 
-function solveWithin(b: Bench, texture: Texture, near: Near | null, bounds: LiquidBounds): OneLid {
-  const o = b.g.dish.overrides ?? {};
+function solveWithin(setup: Setup, texture: Texture, near: Near | null, bounds: LiquidBounds): OneLid {
+  const o = setup.g.dish.overrides ?? {};
   const fixed: Fixed = {
     ...(o.holdMin === undefined ? {} : { holdMin: o.holdMin }),
     ...(o.release === undefined ? {} : { release: o.release }),
     ...(o.liquidMl === undefined ? {} : { liquidMl: o.liquidMl }),
   };
-  const miss = missOf(b, texture);
-  const choices = pressuresOf(b);
+  const miss = missOf(setup, texture);
   let addMl =
     o.liquidMl ??
-    (b.g.grain
-      ? Math.min(bounds.mostMl, Math.max(bounds.leastMl, firstGuessMl(b, texture)))
-      : liquidWithoutStarch(b, bounds));
-  let best: Candidate | null = null;
-  let one: Found | null = null;
-  let pressure = choices[0]!;
+    (setup.g.grain
+      ? Math.min(bounds.mostMl, Math.max(bounds.leastMl, firstGuessMl(setup, texture)))
+      : liquidWithoutStarch(setup, bounds));
+  let found: Found | null = null;
+  let perfect: Run | null = null;
   for (let round = 0; round < mostRounds; round++) {
-    const from: Candidate | null = best;
-    const found: Found[] = choices
-      .filter((c) => from === null || c === pressure)
-      .map((c): Found => {
-        const search = new Search(heat(b, { addMl, pressure: c, texture, dtS: searchDtS }), { miss, bounds, fixed });
-        const best = from ? search.around(from, near) : search.best(near);
-        return { pressure: c, best, h: search.h, perfect: search.perfect! };
-      });
-    const won: Found = found.reduce((a, x) => (better(a.best, x.best) === x.best ? x : a));
-    const same = from !== null && won.best.holdMin === from.holdMin && sameRelease(won.best.release, from.release);
-    const moved = Math.abs(won.best.addMl - addMl);
-    ({ best, pressure } = won);
-    one ??= won;
-    if (o.liquidMl !== undefined || !b.g.grain || (same && moved < settledMl) || (round > 0 && moved < 1)) break;
-    addMl = won.best.addMl;
+    const from: Run | null = found && found.best;
+    const pressures: readonly ('high' | 'low')[] = from ? [from.h.heated.pressure] : pressuresOf(setup);
+    const tried: Found[] = pressures.map((pressure): Found => {
+      const search = new Search(heat(setup, { addMl, pressure, texture, dtS: searchDtS }), { miss, bounds, fixed });
+      const best = from ? search.around(from, near) : search.best(near);
+      return { best, perfect: search.perfect! };
+    });
+    const won: Found = tried.reduce((a, x) => (better(a.best, x.best) === x.best ? x : a));
+    found = won;
+    perfect ??= won.perfect;
+    const { best } = won;
+    const same = from !== null && best.holdMin === from.holdMin && sameRelease(best.release, from.release);
+    const moved = Math.abs(best.addMl - addMl);
+    if (o.liquidMl !== undefined || !setup.g.grain || (same && moved < settledMl) || (round > 0 && moved < 1)) break;
+    addMl = best.addMl;
   }
-  if (o.liquidMl === undefined) addMl = rounded(best!.addMl, bounds);
-  const out = best!.outcome;
-  const missed = out !== null && miss !== null && o.liquidMl === undefined && isMissed(b, miss.of(out), out);
-  const { h, perfect } = one!;
-  return { b, texture, addMl, pressure, best: best!, missed, bounds, h, perfect };
+  const { best } = found!;
+  if (o.liquidMl === undefined) addMl = rounded(best.addMl, bounds);
+  const out = best.outcome;
+  const missed = out !== null && miss !== null && o.liquidMl === undefined && isMissed(setup, miss.of(out), out);
+  return { best, addMl, perfect: perfect!, missed, bounds };
 }
+type Found = Pick<OneLid, 'best' | 'perfect'>;
 
 /** A texture this far from what is wanted is reported, points; a sauce by so much of what is wanted, g [common practice]. */
 const reportedMiss = { points: 1.5, sauceShare: 0.8, sauceG: 80 } as const;
-function isMissed(b: Bench, by: number, out: GrainOutcome): boolean {
-  if (b.g.sauceShare < saucyFrom && b.g.saucePerStarch === null) return Math.abs(by) > reportedMiss.points;
-  return Math.abs(by) > Math.max(reportedMiss.sauceG, reportedMiss.sauceShare * wantedSauceG(b.g, out.finishedG));
+function isMissed(setup: Setup, by: number, out: GrainOutcome): boolean {
+  if (setup.g.sauceShare < saucyFrom && setup.g.saucePerStarch === null) return Math.abs(by) > reportedMiss.points;
+  return Math.abs(by) > Math.max(reportedMiss.sauceG, reportedMiss.sauceShare * wantedSauceG(setup.g, out.finishedG));
 }
 
 /** Five millilitres is what a jug shows. */
@@ -168,12 +166,10 @@ function rounded(ml: number, bounds: LiquidBounds): number {
   return near > bounds.mostMl ? Math.max(least, Math.floor(bounds.mostMl / 5) * 5) : near;
 }
 
-type Found = Pick<OneLid, 'pressure' | 'best' | 'h' | 'perfect'>;
-
 /** Pressures that this cooker can be set to here. A cooker with programs only has its own pairs of pressure and minutes. */
-function pressuresOf(b: Bench): ('high' | 'low')[] {
-  const o = b.g.dish.overrides ?? {};
-  const own = b.pot.programs;
+function pressuresOf(setup: Setup): ('high' | 'low')[] {
+  const o = setup.g.dish.overrides ?? {};
+  const own = setup.pot.programs;
   if (!own) return [o.pressure ?? 'high'];
   const fits = own.filter(
     (p) =>
@@ -194,28 +190,29 @@ function pressuresOf(b: Bench): ('high' | 'low')[] {
  * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum or a
  * root hard, the hold grows by minutes, or where it is fixed the natural release, until it does not.
  */
-function surely(b: Bench, addMl: number, program: Program, texture: Texture): Cooked {
-  const h = heat(b, { addMl, pressure: program.pressure, texture });
-  const first = cookHeated(b, h, program);
-  const short = (c: Cooked): boolean => c.chosen.stops > 0 || c.chosen.plants.some((v) => v.verdict === 'hard');
+function surely(found: Run, addMl: number): Run {
+  const { setup, heated, texture } = found.h;
+  const h = heat(setup, { addMl, pressure: heated.pressure, texture });
+  const first = runOf(h, found.holdMin, found.release);
+  const short = (r: Run): boolean => r.stops > 0 || r.plants.some((v) => v.verdict === 'hard');
   if (!short(first)) return first;
-  const o = b.g.dish.overrides ?? {};
+  const o = setup.g.dish.overrides ?? {};
   let best = first;
   const consider = (holdMin: number, release: Release): boolean => {
-    const next = cookHeated(b, h, { holdMin, release });
-    const fewer = next.chosen.stops < best.chosen.stops;
-    if (fewer || (next.chosen.stops === best.chosen.stops && next.chosen.score > best.chosen.score)) best = next;
+    const next = runOf(h, holdMin, release);
+    const fewer = next.stops < best.stops;
+    if (fewer || (next.stops === best.stops && next.score > best.score)) best = next;
     return !short(next);
   };
   if (o.holdMin === undefined)
     for (const holdMin of holdsOf(h)
-      .filter((x) => x > program.holdMin + 1e-9)
+      .filter((x) => x > found.holdMin + 1e-9)
       .slice(0, mostExtra))
-      if (consider(holdMin, program.release)) return best;
-  if (o.release === undefined && program.release.kind !== 'natural')
+      if (consider(holdMin, found.release)) return best;
+  if (o.release === undefined && found.release.kind !== 'natural')
     for (const more of [2, 4, 8, 12]) {
-      const naturalMin = (program.release.naturalMin ?? 0) + more;
-      if (consider(program.holdMin, { kind: 'timed', naturalMin })) return best;
+      const naturalMin = (found.release.naturalMin ?? 0) + more;
+      if (consider(found.holdMin, { kind: 'timed', naturalMin })) return best;
     }
   return best;
 }

@@ -5,8 +5,9 @@ import type { Texture } from '../grain/texture';
 import { pastaX } from '../food/pasta';
 import { assemble } from './assemble';
 import { poorOf100 } from './chance';
-import { checkFits, setBench, type Bench } from './bench';
+import { checkFits, setUp, type Setup } from './setup';
 import type { Plan } from './document';
+import type { Run } from './run';
 import { holdsOf } from './holds';
 import { asFromFactory, learnedIn } from './learned';
 import { marked } from './made-for';
@@ -32,7 +33,7 @@ export function solvePlan(dish: Dish, kitchen: Kitchen = kitchenSchema.parse({})
   const factory = asFromFactory(kitchen);
   let p = solve(0);
   if (p.meats.length === 0) return p;
-  const table = setBench(dish, factory);
+  const table = setUp(dish, factory);
   for (let tries = 0; tries < mostLonger; tries++) {
     const least = safeHoldMin(table, p);
     if (least !== null && least <= p.program.holdMin) return p;
@@ -59,7 +60,7 @@ function solveOnce(dish: Dish, kitchen: Kitchen, options: OneSolve): Plan {
   const near = options.near ?? null;
   const { leastHoldMin, heldPasta } = options;
   const { decisions, habits } = split(dish.overrides ?? {});
-  const free = setBench({ ...dish, overrides: habits }, kitchen, leastHoldMin);
+  const free = setUp({ ...dish, overrides: habits }, kitchen, leastHoldMin);
   checkFits(free);
   const own = solveBoth(free, texture, near);
   const soft = heldPasta === undefined ? softOnTheWay(own) : null;
@@ -67,13 +68,13 @@ function solveOnce(dish: Dish, kitchen: Kitchen, options: OneSolve): Plan {
     return marked(solveOnce(heldForFinish(dish, soft), kitchen, { ...options, heldPasta: soft }), dish, kitchen);
   const solved = isSame(decisions, own)
     ? own
-    : solveBoth(setBench(dish, kitchen, leastHoldMin), texture, own.cooked.chosen, stagesOf(decisions, own));
+    : solveBoth(setUp(dish, kitchen, leastHoldMin), texture, own.run, stagesOf(decisions, own));
   const solvedPlan = assemble({
-    cooked: withGiven(solved, dish).cooked,
+    run: withGiven(solved.run, dish),
     mode: 'solve',
     texture,
     missed: solved.missed,
-    own: own.cooked,
+    own: own.run,
     bounds: solved.bounds,
     topUpMl: null,
     heldPasta: heldPasta ?? null,
@@ -96,27 +97,30 @@ const same = { ml: 2.5, gravyG: 1, rowG: 0.5, sauceG: 3 } as const;
 
 /** A number set by hand does not turn one stage into two; only the cook's own word does. */
 const stagesOf = (d: Decisions, own: Solved): Stages =>
-  d.firstStage !== undefined && d.firstStage !== (own.cooked.b.first !== null) ? 'open' : (own.cooked.b.first ?? 'one');
+  d.firstStage !== undefined && d.firstStage !== (own.run.h.setup.first !== null)
+    ? 'open'
+    : (own.run.h.setup.first ?? 'one');
 
 /** Is every decision what the planner decides by itself? */
-function isSame(d: Decisions, { cooked }: Solved): boolean {
-  const { chosen, addMl, outcome, b } = cooked;
+function isSame(d: Decisions, { run }: Solved): boolean {
+  const { addMl, outcome } = run;
+  const { setup, heated } = run.h;
   const near = (a: number | undefined, c: number, by: number): boolean => a === undefined || Math.abs(a - c) <= by;
   return (
     near(d.liquidMl, addMl, same.ml) &&
-    near(d.holdMin, chosen.holdMin, 1e-6) &&
-    (d.release === undefined || sameRelease(d.release, chosen.release)) &&
-    (d.pressure === undefined || d.pressure === cooked.h.heated.pressure) &&
-    (d.firstStage === undefined || d.firstStage === (b.first !== null)) &&
-    (d.gravyMl === undefined || (b.first !== null && near(d.gravyMl, b.first.gravyG, same.gravyG))) &&
-    Object.entries(d.ledger ?? {}).every(([key, grams]) => near(grams, rowOf(key, b, outcome), by(key)))
+    near(d.holdMin, run.holdMin, 1e-6) &&
+    (d.release === undefined || sameRelease(d.release, run.release)) &&
+    (d.pressure === undefined || d.pressure === heated.pressure) &&
+    (d.firstStage === undefined || d.firstStage === (setup.first !== null)) &&
+    (d.gravyMl === undefined || (setup.first !== null && near(d.gravyMl, setup.first.gravyG, same.gravyG))) &&
+    Object.entries(d.ledger ?? {}).every(([key, grams]) => near(grams, rowOf(key, setup, outcome), by(key)))
   );
 }
 const by = (key: string): number => (key === 'sauce' ? same.sauceG : same.rowG);
 
 /** What the sum itself says of a row that can be set by hand, g. */
-function rowOf(key: string, b: Bench, outcome: Solved['cooked']['outcome']): number {
-  const { src } = b;
+function rowOf(key: string, setup: Setup, outcome: Run['outcome']): number {
+  const { src } = setup;
   const rows: Record<string, number> = {
     sauce: outcome?.clock.freeG ?? NaN,
     steam: outcome?.steamG ?? NaN,
@@ -131,22 +135,21 @@ function rowOf(key: string, b: Bench, outcome: Solved['cooked']['outcome']): num
 }
 
 /** The same cook of the dish as the cook wrote it: what is given by hand is told as such. */
-function withGiven(solved: Solved, dish: Dish): Solved {
-  const { cooked } = solved;
-  const b = { ...cooked.b, g: { ...cooked.b.g, dish } };
-  return { ...solved, cooked: { ...cooked, b } };
+function withGiven(run: Run, dish: Dish): Run {
+  const { h } = run;
+  return { ...run, h: { ...h, setup: { ...h.setup, g: { ...h.setup.g, dish } } } };
 }
 
 /** Pasta of a soup that is past its best, or seldom right, with the shortest hold there is: it waits for the open pot. Null where it does not. */
-function softOnTheWay({ cooked }: Solved): string | null {
-  const { b, h, addMl, chosen } = cooked;
-  const pasta = b.g.grain;
-  if (pasta?.food.kind !== 'pasta' || !b.g.rule.stirred || pasta.ingredient.joins !== undefined) return null;
+function softOnTheWay({ run: { h, addMl, holdMin, chance } }: Solved): string | null {
+  const { setup } = h;
+  const pasta = setup.g.grain;
+  if (pasta?.food.kind !== 'pasta' || !setup.g.rule.stirred || pasta.ingredient.joins !== undefined) return null;
   const shortest = holdsOf(h)[0]!;
   const run = h.heated.finish(shortest, { kind: 'quick' });
-  const e = equivalentMin(starchTemps(b.g, run, addMl, h.depthCm), run.history.dtS, pasta.food.grain!.kinetics);
-  const past = (e * slowingOf(b.g, addMl)) / pasta.food.packetMin![0] > pastaX.most;
-  const seldom = chosen.holdMin === shortest && 100 * chosen.chance.texture < poorOf100;
+  const e = equivalentMin(starchTemps(setup.g, run, addMl, h.depthCm), run.history.dtS, pasta.food.grain!.kinetics);
+  const past = (e * slowingOf(setup.g, addMl)) / pasta.food.packetMin![0] > pastaX.most;
+  const seldom = holdMin === shortest && 100 * chance.texture < poorOf100;
   return past || seldom ? pasta.ingredient.id : null;
 }
 

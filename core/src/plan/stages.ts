@@ -1,7 +1,7 @@
-import { HeatedPot, type CookRun } from '../pot/cook';
+import { HeatedPot, type PotRun } from '../pot/cook';
 import type { History } from '../history';
 import { baseAreaCm2, type PotProfile } from '../pot/profile';
-import type { Bench, FirstStage } from './bench';
+import type { Setup, FirstStage } from './setup';
 import { hasFlag, juiceLeft, type Gathered, type Item } from './item';
 import { leastThinMl } from './scorch';
 import { depthCm, loadOf } from './load';
@@ -32,7 +32,7 @@ function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
 
 /** A run of the second lid as its starch would have it, and the depth of the contents then. */
 export interface Then {
-  run: CookRun;
+  run: PotRun;
   depthCm: number;
 }
 
@@ -45,20 +45,20 @@ export interface Then {
  * @param fixed the hold (and liquid) of a plan that stands or of a stage that was cooked, taken as they are
  */
 export function firstStage(
-  b: Bench,
+  setup: Setup,
   tough: readonly Item[],
   { addMl, then = null }: { addMl: number; then?: Then | null },
   fixed?: { holdMin: number; liquidMl?: number | undefined },
 ): FirstStage {
-  const items = firstItems(b.g, tough);
+  const items = firstItems(setup.g, tough);
   const ids = new Set(items.map((i) => i.ingredient.id));
-  const liquidMl = b.g.inBowl ? 0 : (fixed?.liquidMl ?? ownLiquidMl(b, items, addMl));
-  const g: Gathered = { ...b.g, items, grain: null, inBowl: false };
-  const bare = { ...b.src, soakG: 0, clingG: 0 };
-  const load = loadOf({ g, src: bare, outerMl: b.outerMl, pan: b.pan }, liquidMl);
-  const heated = new HeatedPot({ pot: b.pot, altitudeM: b.kitchen.altitudeM }, load, 'high');
-  const pieces = { g, tough, ids, depthCm: depthCm(g, load, baseAreaCm2(b.pot)) };
-  const holdMin = fixed?.holdMin ?? asPotRuns(b.pot, heated, shortestHoldMin(b, heated, pieces, then));
+  const liquidMl = setup.g.inBowl ? 0 : (fixed?.liquidMl ?? ownLiquidMl(setup, items, addMl));
+  const g: Gathered = { ...setup.g, items, grain: null, inBowl: false };
+  const bare = { ...setup.src, soakG: 0, clingG: 0 };
+  const load = loadOf({ g, src: bare, outerMl: setup.outerMl, pan: setup.pan }, liquidMl);
+  const heated = new HeatedPot({ pot: setup.pot, altitudeM: setup.kitchen.altitudeM }, load, 'high');
+  const pieces = { g, tough, ids, depthCm: depthCm(g, load, baseAreaCm2(setup.pot)) };
+  const holdMin = fixed?.holdMin ?? asPotRuns(setup.pot, heated, shortestHoldMin(setup, heated, pieces, then));
   const run = heated.finish(holdMin, { kind: 'quick' });
   return {
     items: ids,
@@ -70,7 +70,7 @@ export function firstStage(
     ventMin: (run.openS - run.releaseS) / 60,
     steamG: steamG(run),
     whistles: run.whistles,
-    gravyG: Math.max(0, gravyIn(b, ids, liquidMl) - steamG(run)),
+    gravyG: Math.max(0, gravyIn(setup, ids, liquidMl) - steamG(run)),
     earlier: earlierOf(run.history, ids),
     load,
     history: run.history,
@@ -78,10 +78,10 @@ export function firstStage(
 }
 
 /** A soup boils whole; elsewhere the first stage gets what its steam needs, and the starch gets the rest fresh, mL. */
-function ownLiquidMl(b: Bench, items: readonly Item[], addMl: number): number {
+function ownLiquidMl(setup: Setup, items: readonly Item[], addMl: number): number {
   const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], 0);
-  const neededMl = Math.max(0, leastThinMl(b.pot.minimumLiquidMl[0]) - others);
-  return b.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
+  const neededMl = Math.max(0, leastThinMl(setup.pot.minimumLiquidMl[0]) - others);
+  return setup.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
 }
 
 /** What goes into the first stage, and the pieces that it is there for. */
@@ -94,7 +94,7 @@ interface FirstPieces {
 
 /** The shortest hold after which every piece is safe and tender at the end of both lids, min. */
 function shortestHoldMin(
-  b: Bench,
+  setup: Setup,
   heated: HeatedPot,
   { g, tough, ids, depthCm: depth }: FirstPieces,
   then: Then | null,
@@ -103,7 +103,7 @@ function shortestHoldMin(
   const followed = (holdMin: number): MeatRun[] => {
     const run = heated.finish(holdMin, { kind: 'quick' });
     if (!then) return runMeats({ ...g, items: [...tough] }, run, { depthCm: depth, coarse: true, ways });
-    return runMeats({ ...b.g, items: [...tough] }, then.run, {
+    return runMeats({ ...setup.g, items: [...tough] }, then.run, {
       depthCm: then.depthCm,
       earlier: earlierOf(run.history, ids),
       coarse: true,
@@ -139,33 +139,34 @@ export function earlierOf(h: History, items: Iterable<string>): Earlier {
 }
 
 /** Thin liquid among the things of the first stage once they have given their juice, g; the steam is still to come off. */
-function gravyIn(b: Bench, ids: ReadonlySet<string>, liquidMl: number): number {
-  const given = b.g.items
+function gravyIn(setup: Setup, ids: ReadonlySet<string>, liquidMl: number): number {
+  const given = setup.g.items
     .filter((i) => ids.has(i.ingredient.id) && !i.main)
     .reduce((s, i) => s + i.grams * (i.food.free[0] + i.food.released[0] * juiceLeft[i.state]), 0);
-  return liquidMl * b.src.mainWaterPerMl + given - b.src.reducedG - b.src.filmG;
+  return liquidMl * setup.src.mainWaterPerMl + given - setup.src.reducedG - setup.src.filmG;
 }
 
-/** The bench with a first stage in it, and with the gravy that the cook measured in place of the predicted one. */
-export function withFirst(b: Bench, first: FirstStage): Bench {
-  const measured = b.g.dish.overrides?.gravyMl;
+/** The setup with a first stage in it, and with the gravy that the cook measured in place of the predicted one. */
+export function withFirst(setup: Setup, first: FirstStage): Setup {
+  const measured = setup.g.dish.overrides?.gravyMl;
   return {
-    ...uncoated(b),
+    ...uncoated(setup),
     first,
-    src: measured === undefined ? b.src : { ...b.src, gravyG: measured - first.gravyG },
+    before: first,
+    src: measured === undefined ? setup.src : { ...setup.src, gravyG: measured - first.gravyG },
   };
 }
 
 /** Rice that comes to a pot of meat and gravy is not turned in fat any more. */
-function uncoated(b: Bench): Bench {
-  const { grain } = b.g;
-  if (grain?.joins !== 'fry') return b;
+function uncoated(setup: Setup): Setup {
+  const { grain } = setup.g;
+  if (grain?.joins !== 'fry') return setup;
   const plain: Item = { ...grain, joins: 'stack' };
-  const items = b.g.items.map((i) => (i === grain ? plain : i));
+  const items = setup.g.items.map((i) => (i === grain ? plain : i));
   return {
-    ...b,
-    g: { ...b.g, items, grain: plain },
-    fry: b.fry.filter((s) => s.ingredient !== grain.ingredient.id).map((s, at) => ({ ...s, order: at + 1 })),
+    ...setup,
+    g: { ...setup.g, items, grain: plain },
+    fry: setup.fry.filter((s) => s.ingredient !== grain.ingredient.id).map((s, at) => ({ ...s, order: at + 1 })),
   };
 }
 
@@ -175,9 +176,9 @@ export interface ChosenFirst {
   firstStage: { holdMin: number; liquidMl?: number; slow: string[] } | null;
 }
 
-/** The bench of a plan that was already made: with the same first stage, if it had one. */
-export function benchOfPlan(b: Bench, chosen: ChosenFirst): Bench {
-  if (!chosen.firstStage) return b;
-  const tough = b.g.items.filter((i) => chosen.firstStage!.slow.includes(i.ingredient.id));
-  return withFirst(b, firstStage(b, tough, { addMl: chosen.liquid.addMl }, chosen.firstStage));
+/** The setup of a plan that was already made: with the same first stage, if it had one. */
+export function setupOfPlan(setup: Setup, chosen: ChosenFirst): Setup {
+  if (!chosen.firstStage) return setup;
+  const tough = setup.g.items.filter((i) => chosen.firstStage!.slow.includes(i.ingredient.id));
+  return withFirst(setup, firstStage(setup, tough, { addMl: chosen.liquid.addMl }, chosen.firstStage));
 }

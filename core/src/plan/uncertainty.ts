@@ -5,16 +5,18 @@ import type { Dish } from '../dish/schema';
 import { halton, primes } from '../halton';
 import { pieceSd } from '../meat/cautious';
 import { normalDeviate } from '../normal';
+import type { PotRun } from '../pot/cook';
 import { eveningHeatSd } from '../pot/factors';
-import { setBench, type Bench } from './bench';
+import { setUp, type Setup } from './setup';
 import { textureSd } from './chance';
 import type { Plan } from './document';
 import { learnedIn } from './learned';
 import type { Gathered } from './item';
 import { minimumC, runMeats } from './meat';
-import { heat } from './cooked';
-import { benchOfPlan } from './stages';
-import { grainEdges, grainOutcome, saucyFrom, starchTemps } from './water';
+import { heat, type Heated } from './heated';
+import { outcomeOf } from './simulate';
+import { setupOfPlan } from './stages';
+import { grainEdges, saucyFrom, starchTemps } from './water';
 
 /** Chances of every outcome of a plan, and which input moves it most. */
 export interface Uncertainty {
@@ -58,12 +60,12 @@ export function uncertainty(
   chosen: Plan,
   { draws = 1000, seed = 1 }: { draws?: number; seed?: number } = {},
 ): Uncertainty {
-  const b = benchOfPlan(setBench(dish, kitchen), chosen);
-  const cooks = heatUps.map((f) => cookAt(b, f, chosen));
+  const setup = setupOfPlan(setUp(dish, kitchen), chosen);
+  const cooks = heatUps.map((f) => cookAt(setup, f, chosen));
   const asPlanned = cooks[heatUps.indexOf(1)]!;
-  const inputs = inputsOf(b);
-  const starch = starchOf(b, asPlanned, chosen.liquid.addMl);
-  const meats = b.g.items.filter((i) => i.food.kind === 'meat' && asPlanned.cores.has(i.ingredient.id));
+  const inputs = inputsOf(setup);
+  const starch = starchOf(asPlanned);
+  const meats = setup.g.items.filter((i) => i.food.kind === 'meat' && asPlanned.cores.has(i.ingredient.id));
   const heatUpSd = heatUpSdOf(kitchen);
   const bands = new Map<string, number>();
   const texture: number[] = [];
@@ -94,30 +96,31 @@ export function uncertainty(
 }
 
 /** The inputs that are drawn, in the order of a draw's deviates; the juice of each ingredient that gives any comes last. */
-const inputsOf = (b: Bench): { input: string; subject?: string }[] => [
+const inputsOf = (setup: Setup): { input: string; subject?: string }[] => [
   { input: 'heat-up' },
   { input: 'kinetics' },
   { input: 'uptake' },
   { input: 'steam' },
-  ...juicyOf(b).map((x) => ({ input: 'juice', subject: x.item.ingredient.id })),
+  ...juicyOf(setup).map((x) => ({ input: 'juice', subject: x.item.ingredient.id })),
 ];
-const juicyOf = (b: Bench) => b.src.fromItems.filter((x) => x.spreadG > 0);
+const juicyOf = (setup: Setup) => setup.src.fromItems.filter((x) => x.spreadG > 0);
 
 /** The starch of a plan as it comes out where nothing differs, and what its texture is read by. */
-function starchOf(b: Bench, { run, depthCm }: OneCook, addMl: number) {
-  const item = b.g.grain;
-  const base = outcomeOf(b, { run, addMl, depthCm });
+function starchOf({ h, run }: OneCook) {
+  const { setup } = h;
+  const item = setup.g.grain;
+  const base = outcomeOf(h, run);
   if (!item || !base) return null;
   const record = item.food.grain!;
   return {
     base,
     record,
     rawG: item.grams,
-    soakG: b.src.soakG,
-    juiceSpreadsG: juicyOf(b).map((x) => x.spreadG),
+    soakG: setup.src.soakG,
+    juiceSpreadsG: juicyOf(setup).map((x) => x.spreadG),
     packetMin: item.food.packetMin?.[0],
-    edges: grainEdges(b.g),
-    isSaucy: b.g.sauceShare >= saucyFrom,
+    edges: grainEdges(setup.g),
+    isSaucy: setup.g.sauceShare >= saucyFrom,
     /** minutes at 100 degC under which a kernel keeps a hard core */
     hardMin: record.eMin[0] * soakFactorOf(record, item.ingredient.prep?.soakMin ?? 0),
   };
@@ -148,13 +151,10 @@ function drawnTexture(s: Starch, cook: OneCook, z: readonly number[]): { band: s
   return { band: isHard ? 'hard' : bandOf(index, s.edges), at: index };
 }
 
-const outcomeOf = (b: Bench, cook: { run: OneCook['run']; addMl: number; depthCm: number }) =>
-  b.g.grain ? grainOutcome(b.g, b.src, cook, { earlierSteamG: b.first?.steamG ?? 0 }) : null;
-
 interface OneCook {
   factor: number;
-  run: ReturnType<ReturnType<typeof heat>['heated']['finish']>;
-  depthCm: number;
+  h: Heated;
+  run: PotRun;
   temps: Float64Array | null;
   reachableG: number;
   /** nominal core at opening for each simulated thickness */
@@ -162,27 +162,27 @@ interface OneCook {
 }
 
 /** The plan as it stands in a pot that heats up by `factor` slower. */
-function cookAt(b: Bench, factor: number, chosen: Plan): OneCook {
+function cookAt(setup: Setup, factor: number, chosen: Plan): OneCook {
   const { holdMin, release, pressure } = chosen.program;
   const addMl = chosen.liquid.addMl;
-  const pot = { ...b.pot, efficiency: b.pot.efficiency / factor };
-  const h = heat({ ...b, pot }, { addMl, pressure, texture: chosen.texture });
+  const pot = { ...setup.pot, efficiency: setup.pot.efficiency / factor };
+  const h = heat({ ...setup, pot }, { addMl, pressure, texture: chosen.texture });
   const run = h.heated.finish(holdMin, release);
   const cores = new Map<string, number[]>();
   for (const t of thicknesses) {
-    const g: Gathered = { ...b.g, items: b.g.items.map((i) => ({ ...i, thicknessMm: i.thicknessMm * t })) };
-    for (const m of runMeats(g, run, { depthCm: h.depthCm, earlier: h.earlier, coarse: true })) {
+    const g: Gathered = { ...setup.g, items: setup.g.items.map((i) => ({ ...i, thicknessMm: i.thicknessMm * t })) };
+    for (const m of runMeats(g, run, { depthCm: h.depthCm, earlier: setup.before?.earlier ?? null, coarse: true })) {
       const id = m.item.ingredient.id;
       cores.set(id, [...(cores.get(id) ?? []), m.nominal.openCoreC]);
     }
   }
-  const out = outcomeOf(b, { run, addMl, depthCm: h.depthCm });
+  const out = outcomeOf(h, run);
   return {
     factor,
+    h,
     run,
-    depthCm: h.depthCm,
-    temps: b.g.grain ? starchTemps(b.g, run, addMl, h.depthCm) : null,
-    reachableG: out ? out.upG - b.src.soakG + out.clock.freeG : 0,
+    temps: setup.g.grain ? starchTemps(setup.g, run, addMl, h.depthCm) : null,
+    reachableG: out ? out.upG - setup.src.soakG + out.clock.freeG : 0,
     cores,
   };
 }

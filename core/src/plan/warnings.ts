@@ -1,6 +1,7 @@
 import { isMince } from '../food/meats';
 import { sentence, type Code, type Params } from '../words/sentence';
 import { steamC } from '../water/atmosphere';
+import type { PotRun } from '../pot/cook';
 import type { PotProfile } from '../pot/profile';
 import { bowlLimit, dryLimits, type LiquidBounds } from './bounds';
 import { poorOf100 } from './chance';
@@ -9,7 +10,6 @@ import { rawAtFinish } from './finish';
 import { boilsUp, hasFlag, type Gathered } from './item';
 import { pastaX } from '../food/pasta';
 import { hardCore } from '../grain/texture';
-import type { Candidate } from './weigh';
 import { isBurstPorridge } from './sauce-wanted';
 import { leastThinMl } from './scorch';
 import { isFrozen } from './shape';
@@ -17,12 +17,13 @@ import type { Geometry } from './stack';
 import type { GrainOutcome } from './water';
 import { fryMinutes } from './fry';
 
-interface Context {
+/** What is known of a dish when its warnings are written. */
+export interface Facts {
   g: Gathered;
   pot: PotProfile;
   altitudeM: number;
   geo: Geometry;
-  chosen: Candidate;
+  potRun: Pick<PotRun, 'neverSealed' | 'dry'>;
   outcome: GrainOutcome | null;
   plants: PlantVerdict[];
   meats: MeatVerdict[];
@@ -34,7 +35,6 @@ interface Context {
   /** chance that the release sprays, 0..1 */
   spray: number;
   grainBand: string | null;
-  addMl: number;
   topUpMl: number;
   /** how much liquid may be added, and what sets it; null where it is given */
   bounds: LiquidBounds | null;
@@ -56,7 +56,7 @@ const tellSpray = 0.06;
 const lumpMm = 30;
 
 /** Everything a cook should know before the lid locks, worst first, as codes of the catalogue with what fills them. */
-export function warningsOf(c: Context): Warning[] {
+export function warningsOf(c: Facts): Warning[] {
   const out: Warning[] = [];
   const say: Say = (severity, code, params = {}) => {
     out.push({ code, severity, text: sentence('warning', code, inWords(params)), params });
@@ -83,9 +83,9 @@ export function warningsOf(c: Context): Warning[] {
   return out.sort((a, b) => order[a.severity] - order[b.severity]);
 }
 
-function potWarnings({ g, pot, geo, chosen, topUpMl, bounds, scorch, spray }: Context, say: Say): void {
-  if (chosen.run.neverSealed) say('stop', 'never-seals');
-  if (chosen.run.dry) say('stop', 'boils-dry');
+function potWarnings({ g, pot, geo, potRun, topUpMl, bounds, scorch, spray }: Facts, say: Say): void {
+  if (potRun.neverSealed) say('stop', 'never-seals');
+  if (potRun.dry) say('stop', 'boils-dry');
   const shares = { starch: pct(geo.shares.starch), water: pct(geo.shares.liquid), other: pct(geo.shares.other) };
   if (geo.fillFraction > geo.limitFraction)
     say('stop', 'over-full', { fill: pct(geo.fillFraction), limit: pct(geo.limitFraction), ...shares });
@@ -109,7 +109,7 @@ function potWarnings({ g, pot, geo, chosen, topUpMl, bounds, scorch, spray }: Co
 /** A guessed piece that is judged so far over its minimum, at 15 % more, is done however it was cut [derived: 5 mm of a slab]. */
 const clearlyDoneK = 20;
 
-function meatWarnings({ g, meats, plants, finish }: Context, say: Say): void {
+function meatWarnings({ g, meats, plants, finish }: Facts, say: Say): void {
   for (const i of rawAtFinish(g)) say('stop', 'raw-at-finish', { ingredient: i.ingredient.id });
   for (const m of meats) {
     const params = { ingredient: m.ingredient, core: m.cautiousCoreC, minimum: m.safeMinimumC };
@@ -146,7 +146,7 @@ function meatWarnings({ g, meats, plants, finish }: Context, say: Say): void {
 /** Softening over this many times the most it bears [derived]. */
 const fallsApart = 1.4;
 
-function starchWarnings(c: Context, say: Say): void {
+function starchWarnings(c: Facts, say: Say): void {
   const { g, geo, outcome } = c;
   const pasta = g.grain?.food.kind === 'pasta';
   const dryPct = { share: pct(geo.dryGrainShare) };
@@ -175,7 +175,7 @@ function starchWarnings(c: Context, say: Say): void {
   } else if (c.grainBand === 'mushy' && !isBurstPorridge(g)) say('caution', 'mush');
 }
 
-function panWarnings({ g, fry }: Context, say: Say): void {
+function panWarnings({ g, fry }: Facts, say: Say): void {
   for (const f of fry) if (f.trouble) say('caution', `fry-${f.trouble}`, { ingredient: f.ingredient });
   if (fryMinutes(fry) > 30) say('caution', 'saute-ends');
   if (g.items.some((i) => hasFlag(i, 'crisp') && i.joins === 'stack')) say('caution', 'crisp-under-lid');

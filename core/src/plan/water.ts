@@ -10,7 +10,7 @@ import {
   type TextureResult,
 } from '../grain/texture';
 import { clingAfterSoak, soakGPerG } from '../grain/uptake';
-import type { CookRun } from '../pot/cook';
+import type { PotRun } from '../pot/cook';
 import { hasFlag, isFinishSauce, juiceLeft, sharesWater, type Gathered, type Item } from './item';
 import { isLoosePorridge } from './sauce-wanted';
 import { warmFinishMin } from './finish-minutes';
@@ -84,7 +84,7 @@ export function waterSources(g: Gathered, reducedG = 0): Sources {
 }
 
 /** Steam lost in a cook, g, by the way it went. */
-export const steamG = (run: CookRun): number =>
+export const steamG = (run: PotRun): number =>
   1000 * (run.lost.purge + run.lost.leak + run.lost.relief + run.lost.quick + run.lost.open);
 
 export interface GrainOutcome {
@@ -102,7 +102,7 @@ export interface GrainOutcome {
 
 const bowlStartC = 20;
 /** Temperature of the starch along a run: its bed, its bowl, or the pot itself where it is stirred or swims. */
-export function starchTemps(g: Gathered, run: CookRun, addMl: number, depthCm: number): Float64Array {
+export function starchTemps(g: Gathered, run: PotRun, addMl: number, depthCm: number): Float64Array {
   const { standMin, simmerMin, stirred } = g.rule;
   const history = g.inBowl ? bowlHistory(run.history, g.grain!.grams, addMl, bowlStartC) : run.history;
   return grainTemps(history, {
@@ -132,7 +132,7 @@ export interface Known {
 export function grainOutcome(
   g: Gathered,
   src: Sources,
-  { run, addMl, depthCm }: { run: CookRun; addMl: number; depthCm: number },
+  { run, addMl, depthCm }: { run: PotRun; addMl: number; depthCm: number },
   known: Known = {},
 ): GrainOutcome {
   const grain = g.grain!;

@@ -1,36 +1,13 @@
 import { timePoints } from '../grain/texture';
-import { naturalMinOf, type CookRun, type Release } from '../pot/cook';
 import type { Term } from '../reasoned';
-import { chanceOf, piecesChance, sprayChance, textureChance, type Chance } from './chance';
+import { chanceOf, piecesChance, sprayChance, textureChance } from './chance';
 import type { PlantVerdict } from './document';
 import type { Heated } from './heated';
-import { runMeats, runPlants, wantedCollagenMin, type MeatRun } from './meat';
+import type { Gathered } from './item';
+import { wantedCollagenMin, type MeatRun } from './meat';
+import type { Run } from './run';
 import { targetE, wantedBand } from './target';
-import { grainOutcome, saucyFrom, starchTemps, wantedSauceG, type GrainOutcome } from './water';
-
-/** One program with all it does to the dish. */
-export interface Candidate {
-  holdMin: number;
-  release: Release;
-  run: CookRun;
-  /** liquid that was reckoned with, mL */
-  addMl: number;
-  /** temperatures of the starch along the run; none in a dish without one */
-  temps?: Float64Array;
-  /** minutes at 100 degC of the starch; 0 without one */
-  equivalentMin: number;
-  naturalMin: number;
-  outcome: GrainOutcome | null;
-  meats: MeatRun[];
-  plants: PlantVerdict[];
-  meatOk: boolean;
-  chance: Chance;
-  /** what no cook may be sent into: a pot that never seals or boils dry, meat under its minimum */
-  stops: number;
-  /** points: a hundred times the chance, less what waiting and eating cost */
-  score: number;
-  terms: Term[];
-}
+import { saucyFrom, wantedSauceG, type GrainOutcome } from './water';
 
 /** What a plan loses beside its chance, in points of a hundred [from memory: how much a cook would give for each]. */
 const price = {
@@ -61,20 +38,16 @@ const plantTimes = 3.4;
 const seedTimes = 1.3;
 
 /** The better of two: fewer stops, then more points; of equals the first. */
-export const better = (best: Candidate | null, c: Candidate): Candidate =>
+export const better = (best: Run | null, c: Run): Run =>
   !best || c.stops < best.stops || (c.stops === best.stops && c.score > best.score + 1e-9) ? c : best;
 
-/** A program with what it did, before it is weighed. */
-export type Done = Pick<
-  Candidate,
-  'holdMin' | 'release' | 'run' | 'addMl' | 'equivalentMin' | 'naturalMin' | 'outcome' | 'meats' | 'plants'
-> & {
-  temps?: Float64Array;
-};
+/** A run before it is weighed. */
+export type Unweighed = Omit<Run, 'meatOk' | 'chance' | 'stops' | 'score' | 'terms'>;
 
-/** Chance and price of a program. */
-export function weighed(h: Heated, d: Done): Candidate {
-  const { g } = h;
+/** A run with its chance and its price. */
+export function weighed(d: Unweighed): Run {
+  const { h } = d;
+  const { g } = h.setup;
   const terms: Term[] = [];
   let paid = 0;
   const charge = (label: string, value: number, subject?: string): void => {
@@ -89,7 +62,7 @@ export function weighed(h: Heated, d: Done): Candidate {
       { label: 'doneness-wanted', value: target.want, unit: 'min', source: 'derived' },
       { label: 'doneness-here', value: d.equivalentMin, unit: 'min', source: 'derived' },
     );
-    texture = textureChance(h, d.outcome, wantedBand(g, h.texture), target);
+    texture = textureChance(h.setup, d.outcome, wantedBand(g, h.texture), target);
     const off = timePoints * Math.log(Math.max(1e-3, d.equivalentMin) / target.want);
     const perPoint2 = g.sauceShare >= saucyFrom ? price.perSaucyPoint2 : price.perTimePoint2;
     // Where the texture is not had anyway, its time has less to lose.
@@ -106,22 +79,23 @@ export function weighed(h: Heated, d: Done): Candidate {
   });
   for (const m of d.meats) charge('cost-meat', eatingCost(m, d.naturalMin), m.item.ingredient.id);
   for (const p of d.plants) charge('cost-plant', plantCost(p, isSeed(g, p.ingredient)), p.ingredient);
-  charge('cost-wait', price.perWaitMin * ((d.run.openS - (d.run.countdownS ?? 0)) / 60));
+  charge('cost-wait', price.perWaitMin * ((d.potRun.openS - (d.potRun.countdownS ?? 0)) / 60));
   for (const part of ['texture', 'pieces', 'base', 'release'] as const)
     if (part !== 'texture' || g.grain)
       terms.push({ label: `chance-${part}`, value: 100 * chance[part], unit: 'percent', source: 'derived' });
   const meatOk = d.meats.every((m) => m.verdict.ok);
-  const stops = d.meats.filter((m) => !m.verdict.ok).length + Number(d.run.neverSealed) * 10 + Number(d.run.dry) * 5;
+  const stops =
+    d.meats.filter((m) => !m.verdict.ok).length + Number(d.potRun.neverSealed) * 10 + Number(d.potRun.dry) * 5;
   return { ...d, meatOk, chance, stops, score: 100 * chance.all - paid, terms };
 }
 
 /** What a sauce loses that is not as wanted, points. */
 function sauceCost(h: Heated, out: GrainOutcome): number {
-  const wanted = Math.max(1, wantedSauceG(h.g, out.finishedG), leastSauceShare * out.finishedG);
+  const wanted = Math.max(1, wantedSauceG(h.setup.g, out.finishedG), leastSauceShare * out.finishedG);
   const over = Math.max(0, out.sauceG - wanted) / wanted;
   const under = Math.max(0, wanted - out.sauceG) / wanted;
   // A dry dish has none to miss.
-  const missing = h.g.sauceShare > 0 || h.g.saucePerStarch !== null ? Math.min(1, under) : 0;
+  const missing = h.setup.g.sauceShare > 0 || h.setup.g.saucePerStarch !== null ? Math.min(1, under) : 0;
   return price.sauceOver * Math.min(2, over) + price.sauceMissing * missing;
 }
 const leastSauceShare = 0.04;
@@ -137,7 +111,7 @@ function eatingCost(m: MeatRun, naturalMin: number): number {
   return large + (v.texture === 'firm' ? price.firmMeat : 0);
 }
 
-const isSeed = (g: Heated['g'], id: string): boolean =>
+const isSeed = (g: Gathered, id: string): boolean =>
   g.items.find((i) => i.ingredient.id === id)?.food.plant?.staysHard === true;
 
 function plantCost(p: PlantVerdict, seed: boolean): number {
@@ -148,25 +122,4 @@ function plantCost(p: PlantVerdict, seed: boolean): number {
   const under = Math.max(0, plantTimes - p.doneTimes) / plantTimes;
   const near = Math.max(0, p.softShare - 0.7) / 0.3;
   return price.barelyDone * (under + near);
-}
-
-/** One program in full resolution with its liquid; `pieces` false leaves meat and roots out. */
-export function candidate(h: Heated, holdMin: number, release: Release, pieces = true): Candidate {
-  const run = h.heated.finish(holdMin, release);
-  const temps = h.g.grain ? starchTemps(h.g, run, h.addMl, h.depthCm) : undefined;
-  const outcome = temps
-    ? grainOutcome(h.g, h.src, { run, addMl: h.addMl, depthCm: h.depthCm }, { earlierSteamG: h.earlierSteamG, temps })
-    : null;
-  return weighed(h, {
-    holdMin,
-    release,
-    run,
-    addMl: h.addMl,
-    naturalMin: naturalMinOf(run),
-    equivalentMin: outcome?.clock.equivalentMin ?? 0,
-    outcome,
-    meats: pieces ? runMeats(h.g, run, { depthCm: h.depthCm, earlier: h.earlier }) : [],
-    plants: pieces ? runPlants(h.g, run) : [],
-    ...(temps ? { temps } : {}),
-  });
 }

@@ -22,10 +22,10 @@ export interface Program {
 }
 
 /** Minutes of natural release, to the valve or to the open lid. */
-export const naturalMinOf = (run: Pick<CookRun, 'valveS' | 'openS' | 'releaseS'>): number =>
+export const naturalMinOf = (run: Pick<PotRun, 'valveS' | 'openS' | 'releaseS'>): number =>
   ((run.valveS ?? run.openS) - run.releaseS) / 60;
 
-export interface CookRun {
+export interface PotRun {
   history: History;
   pinUpS: number | null;
   countdownS: number | null;
@@ -287,7 +287,7 @@ export class HeatedPot {
   }
 
   /** One whole cook: hold (half minutes) and release from the shared heat-up. */
-  finish(holdMin: number, release: Release): CookRun {
+  finish(holdMin: number, release: Release): PotRun {
     const natural = this.releaseFrom(Math.round(holdMin * 2));
     const begun = natural.snapshots[0]!;
     const releaseAt = begun.samples - 1;
@@ -378,6 +378,6 @@ export function heaterW(s: PotState, setPa: number, stepS = 1): number {
 const peakBand = 0.8;
 
 /** One whole cook from the lid to the opening. `dtS` 1 s meets the tolerances of the notes; 0.5 s halves the error. */
-export function cookPot(at: PotAt, load: Load, program: Program, dtS = 1): CookRun {
+export function cookPot(at: PotAt, load: Load, program: Program, dtS = 1): PotRun {
   return new HeatedPot(at, load, program.pressure, dtS).finish(program.holdMin, program.release);
 }

@@ -1,5 +1,5 @@
 import { recordAmong } from '../food/own-food';
-import type { Bench } from '../plan/bench';
+import type { Setup } from '../plan/setup';
 import type { Plan } from '../plan/document';
 import type { Answers, MoveStep, Symptom } from './moves';
 import { underMinimum } from './under-minimum';
@@ -33,7 +33,7 @@ export const firstSymptoms: readonly Symptom[] = [
  * The moves that are others in the first of two stages, where slow meat cooks alone: its own pin, its own hold, its own
  * thin liquid, and a second lid still to come.
  */
-export const firstMovers: Partial<Record<Symptom, (b: Bench, p: Plan, f: First, a: Answers) => Answer>> = {
+export const firstMovers: Partial<Record<Symptom, (setup: Setup, p: Plan, f: First, a: Answers) => Answer>> = {
   'no-pressure': (_, p, f, a) => {
     const expected = p.steps.find((s) => s.id === 'first-heat')?.minutes ?? f.minutesToPressure;
     const late = a.minutes! - expected;
@@ -66,8 +66,8 @@ export const firstMovers: Partial<Record<Symptom, (b: Bench, p: Plan, f: First, 
       clock: { minutes: takesMin.openAndLock, addMl: ml, ...(holdMin === 0 ? {} : { holdMin, lid }) },
     };
   },
-  'meat-under': (b, p, _, a) => {
-    const { minimum, more } = underMinimum(b, a, p.program.steamC);
+  'meat-under': (setup, p, _, a) => {
+    const { minimum, more } = underMinimum(setup, a, p.program.steamC);
     return {
       steps: [step('lid-on-again', { minutes: more }), step('release-quick'), step('check-thermometer', { minimum })],
       effect: { minutes: more, grainPoints: 0, minimumC: minimum },
@@ -75,8 +75,8 @@ export const firstMovers: Partial<Record<Symptom, (b: Bench, p: Plan, f: First, 
     };
   },
   'release-forgotten': () => ({ steps: [step('pin-down-open'), step('no-harm-first')], effect: {} }),
-  'forgotten-ingredient': (b, p, _f, a) => {
-    const food = recordAmong(b.g.dish.ingredients, a.food!);
+  'forgotten-ingredient': (setup, p, _f, a) => {
+    const food = recordAmong(setup.g.dish.ingredients, a.food!);
     const late = food.flags.includes('delicate') || food.flags.includes('acid') || food.kind === 'dairy';
     if (food.kind === 'meat')
       return {

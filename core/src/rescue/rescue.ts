@@ -7,7 +7,7 @@ import { bandOf, timeTerm } from '../grain/texture';
 import { grainEdges, saucyFrom } from '../plan/water';
 import { uptakeGPerG } from '../grain/uptake';
 import { evaporationKgPerS } from '../pot/open';
-import { setBench, type Bench } from '../plan/bench';
+import { setUp, type Setup } from '../plan/setup';
 import { kitchenOfPlan } from '../plan/learned';
 import type { Lid } from '../cook/events';
 import type { Plan } from '../plan/document';
@@ -29,7 +29,7 @@ import {
 import { issueAt, refusal } from '../problem';
 
 const simmerC = 95;
-const saucy = (b: Bench): boolean => b.g.sauceShare >= saucyFrom;
+const saucy = (setup: Setup): boolean => setup.g.sauceShare >= saucyFrom;
 /** A salted dish is put right down to here, percent of its mass [common practice]. */
 const rightSalt = 1.0;
 
@@ -45,18 +45,19 @@ export function rescue(
   answers: Answers = {},
   lid: Lid = 'heat-up',
 ): Move {
-  const b = setBench(dish, kitchenOfPlan(kitchen, p));
+  const setup = setUp(dish, kitchenOfPlan(kitchen, p));
   for (const ask of symptoms[symptom].asks)
     if (answers[ask] === undefined) throw refusal('answer-missing', { answer: ask }, issueAt(ask, 'answer-needed'));
-  const first = lid === 'first-heat' && p.firstStage ? firstMovers[symptom]?.(b, p, p.firstStage, answers) : undefined;
-  const { steps, effect, clock = null } = first ?? movers[symptom](b, p, answers);
+  const first =
+    lid === 'first-heat' && p.firstStage ? firstMovers[symptom]?.(setup, p, p.firstStage, answers) : undefined;
+  const { steps, effect, clock = null } = first ?? movers[symptom](setup, p, answers);
   return { symptom, steps, never: symptoms[symptom].never, effect, clock };
 }
 
-type Mover = (b: Bench, p: Plan, a: Answers) => Answer;
+type Mover = (setup: Setup, p: Plan, a: Answers) => Answer;
 
 const movers: Record<Symptom, Mover> = {
-  'no-pressure': (b, p, a): Answer => {
+  'no-pressure': (setup, p, a): Answer => {
     const late = a.minutes! - p.program.pinUpMin;
     if (late < patienceMin) return waitForPin(late, p.program.pinUpMin);
     const short = Math.max(0, p.pot.minimumLiquidMl - p.pot.thinLiquidMl);
@@ -67,14 +68,14 @@ const movers: Record<Symptom, Mover> = {
       clock: {
         minutes: takesMin.openAndLock,
         ...(short > 0 ? { addMl: round5(short + spareMl) } : {}),
-        holdMin: Math.round(holdLeft(b, p, soFar(b, p, p.program.pinUpMin) + late * perMinAt(b, simmerC))),
+        holdMin: Math.round(holdLeft(setup, p, soFar(setup, p, p.program.pinUpMin) + late * perMinAt(setup, simmerC))),
       },
     };
   },
-  'burn-warning': (b, p, a) => {
+  'burn-warning': (setup, p, a) => {
     const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0;
-    const done = soFar(b, p, a.minutes!);
-    const left = holdLeft(b, p, done);
+    const done = soFar(setup, p, a.minutes!);
+    const left = holdLeft(setup, p, done);
     const ml = round5(Math.max(spareMl, p.pot.minimumLiquidMl - p.pot.thinLiquidMl + spareMl));
     const thick = p.stack.filter((l) => l.kind === 'thick').map((l) => l.ingredient);
     return {
@@ -87,14 +88,16 @@ const movers: Record<Symptom, Mover> = {
       clock: { minutes: takesMin.openAndLock, holdMin: Math.round(left), addMl: ml },
     };
   },
-  'meat-under': (b, p, a) => {
-    const { minimum, more } = underMinimum(b, a, p.program.steamC);
-    const rec = b.g.grain?.food.grain;
+  'meat-under': (setup, p, a) => {
+    const { minimum, more } = underMinimum(setup, a, p.program.steamC);
+    const rec = setup.g.grain?.food.grain;
     const extra = rec ? more * rate(rec.kinetics, p.program.steamC) : 0;
     const was = p.grain?.equivalentMin ?? 0;
-    const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(b)) : 0;
+    const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(setup)) : 0;
     const tooMuch =
-      p.grain !== null && bandOf(p.grain.textureIndex + shift, grainEdges(b.g)) === 'mushy' && p.grain.band !== 'mushy';
+      p.grain !== null &&
+      bandOf(p.grain.textureIndex + shift, grainEdges(setup.g)) === 'mushy' &&
+      p.grain.band !== 'mushy';
     return {
       steps: tooMuch
         ? [step('take-meat-out'), step('finish-in-pan', { minimum }), step('check-thermometer', { minimum })]
@@ -103,8 +106,8 @@ const movers: Record<Symptom, Mover> = {
       clock: { minutes: tooMuch ? takesMin.pan : more + takesMin.valve },
     };
   },
-  'grain-hard': (b, p, a): Answer => {
-    const grain = b.g.grain;
+  'grain-hard': (setup, p, a): Answer => {
+    const grain = setup.g.grain;
     if (!grain || !p.grain)
       return { steps: [step('lid-on-again', { minutes: 3 })], effect: {}, clock: { minutes: 3 + takesMin.valve } };
     const rec = grain.food.grain!;
@@ -123,19 +126,19 @@ const movers: Record<Symptom, Mover> = {
       clock: { minutes: a.waterLeft ? Math.max(2, Math.round(minutes / 3)) + takesMin.valve : minutes },
     };
   },
-  mushy: (b) => ({
+  mushy: (setup) => ({
     steps: [
       step('spread-wide'),
       step('steam-off', { minutes: 5 }),
-      step(b.g.grain?.food.kind === 'pasta' ? 'becomes-bake' : 'becomes-porridge'),
+      step(setup.g.grain?.food.kind === 'pasta' ? 'becomes-bake' : 'becomes-porridge'),
     ],
     effect: { offG: Math.round(evaporationKgPerS(80, 0) * 60_000 * 5) },
     clock: { minutes: 5 + takesMin.dish },
   }),
-  soup: (b, p, a) => {
+  soup: (setup, p, a) => {
     const perMin = evaporationKgPerS(simmerC, p.pot.altitudeM) * 60_000;
     const minutes = a.extraMl! / perMin;
-    const grain = b.g.grain;
+    const grain = setup.g.grain;
     const slurry = slurryFor(p.pot.thinLiquidMl);
     const rec = grain?.food.grain;
     // What the starch still drinks in five minutes at about 90 degC, by the uptake law.
@@ -153,8 +156,8 @@ const movers: Record<Symptom, Mover> = {
       clock: { minutes: stands + simmers },
     };
   },
-  'too-dry': (b, p) => {
-    const ml = round5(Math.max(30, 0.06 * (b.g.items.reduce((s, i) => s + i.grams, 0) + p.liquid.addMl)));
+  'too-dry': (setup, p) => {
+    const ml = round5(Math.max(30, 0.06 * (setup.g.items.reduce((s, i) => s + i.grams, 0) + p.liquid.addMl)));
     return {
       steps: [step('add-hot-broth', { ml }), step('fold-once'), step('rest-sealed', { minutes: 3 })],
       effect: { ml },
@@ -174,8 +177,8 @@ const movers: Record<Symptom, Mover> = {
     effect: {},
     clock: { minutes: takesMin.whisk },
   }),
-  'too-salty': (b, p, a) => {
-    const massG = b.g.items.reduce((s, i) => s + (i.main ? 0 : i.grams), 0) + p.liquid.addMl;
+  'too-salty': (setup, p, a) => {
+    const massG = setup.g.items.reduce((s, i) => s + (i.main ? 0 : i.grams), 0) + p.liquid.addMl;
     // Only unsalted mass dilutes: salt stays, the dish grows.
     const more = Math.max(0, massG * (a.saltPercent! / rightSalt - 1));
     return {
@@ -186,13 +189,13 @@ const movers: Record<Symptom, Mover> = {
       effect: { addG: Math.round(more), saltPercent: rightSalt },
     };
   },
-  'release-forgotten': (b, p, a) => {
-    const rec = b.g.grain?.food.grain;
+  'release-forgotten': (setup, p, a) => {
+    const rec = setup.g.grain?.food.grain;
     // A closed pot after its release stands near boiling and cools slowly.
     const extra = rec ? a.minutes! * rate(rec.kinetics, simmerC) : 0;
     const was = (p.grain ?? p.pasta)?.equivalentMin ?? 0;
-    const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(b)) : 0;
-    const band = p.grain ? bandOf(p.grain.textureIndex + shift, grainEdges(b.g)) : (p.pasta?.band ?? 'soft');
+    const shift = was > 0 ? timeTerm(was + extra, was, p.grain?.freeShare ?? 0, saucy(setup)) : 0;
+    const band = p.grain ? bandOf(p.grain.textureIndex + shift, grainEdges(setup.g)) : (p.pasta?.band ?? 'soft');
     return {
       steps: [step('pin-down-open'), step(shift > 1.5 ? 'spread-wide' : 'no-harm', { band })],
       effect: { points: Math.round(shift * 10) / 10, band },
@@ -203,8 +206,8 @@ const movers: Record<Symptom, Mover> = {
     effect: {},
     clock: { minutes: takesMin.valve },
   }),
-  'forgotten-ingredient': (b, p, a) => {
-    const food = recordAmong(b.g.dish.ingredients, a.food!);
+  'forgotten-ingredient': (setup, p, a) => {
+    const food = recordAmong(setup.g.dish.ingredients, a.food!);
     const delicate =
       food.flags.includes('delicate') ||
       food.kind === 'dairy' ||
@@ -233,9 +236,9 @@ const movers: Record<Symptom, Mover> = {
 };
 
 /** Equivalent minutes that the starch had by a minute of the planned cook, by its own rate along the planned curve. */
-function soFar(b: Bench, p: Plan, minutes: number): number {
+function soFar(setup: Setup, p: Plan, minutes: number): number {
   const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0;
-  const kinetics = b.g.grain?.food.grain?.kinetics ?? 'diff';
+  const kinetics = setup.g.grain?.food.grain?.kinetics ?? 'diff';
   let all = 0;
   let had = 0;
   p.curve.tempC.forEach((c, i) => {
@@ -247,16 +250,17 @@ function soFar(b: Bench, p: Plan, minutes: number): number {
 }
 
 /** Equivalent minutes of the starch in a minute at so many degC; without one, plain minutes. */
-const perMinAt = (b: Bench, tempC: number): number => (b.g.grain ? rate(b.g.grain.food.grain!.kinetics, tempC) : 1);
+const perMinAt = (setup: Setup, tempC: number): number =>
+  setup.g.grain ? rate(setup.g.grain.food.grain!.kinetics, tempC) : 1;
 
 /**
  * Minutes of hold that are left for a starch that `had` so many equivalent minutes when the pot was opened and is locked
  * again: the planned release follows the new hold too, and a warm pot comes back to pressure in about half its first
  * time; both cook. A dish without starch keeps its hold.
  */
-function holdLeft(b: Bench, p: Plan, had: number): number {
+function holdLeft(setup: Setup, p: Plan, had: number): number {
   const want = p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? null;
   if (want === null) return p.program.holdMin;
-  const release = want - soFar(b, p, p.program.minutesToPressure + p.program.holdMin);
-  return Math.max(0, (want - had - release) / perMinAt(b, p.program.steamC) - p.program.minutesToPressure / 4);
+  const release = want - soFar(setup, p, p.program.minutesToPressure + p.program.holdMin);
+  return Math.max(0, (want - had - release) / perMinAt(setup, p.program.steamC) - p.program.minutesToPressure / 4);
 }

@@ -2,7 +2,7 @@ import type { Species } from '../food/record';
 import { cautiousVariation } from '../meat/cautious';
 import { compositionOf } from '../meat/properties';
 import { cookPiece } from '../meat/piece';
-import type { Bench } from '../plan/bench';
+import type { Setup } from '../plan/setup';
 import { minimumC } from '../plan/meat';
 import type { Piece } from '../plan/shape';
 import { issueAt, refusal } from '../problem';
@@ -12,8 +12,8 @@ import type { Answers } from './moves';
  * The meat that was measured under its published minimum, degC, and the minutes that it still needs at `potC`.
  * Throws Problem `answer-unknown` when the dish has no such meat.
  */
-export function underMinimum(b: Bench, a: Answers, potC: number): { minimum: number; more: number } {
-  const item = b.g.items.find((i) => i.ingredient.id === a.ingredient && i.food.kind === 'meat');
+export function underMinimum(setup: Setup, a: Answers, potC: number): { minimum: number; more: number } {
+  const item = setup.g.items.find((i) => i.ingredient.id === a.ingredient && i.food.kind === 'meat');
   if (!item) throw refusal('answer-unknown', {}, issueAt('ingredient', 'meat-of-the-dish'));
   const { composition, species } = item.food.meat!;
   const minimum = minimumC(item);

@@ -5,10 +5,10 @@ import { toGrams } from '../../src/quantity/convert';
 import { evaluate, plan } from '../../src/plan/plan';
 import { Problem } from '../../src/problem';
 import type { Plan } from '../../src/plan/document';
-import { heat } from '../../src/plan/cooked';
-import { setBench } from '../../src/plan/bench';
+import { heat } from '../../src/plan/heated';
+import { setUp } from '../../src/plan/setup';
 import { grainOutcome } from '../../src/plan/water';
-import { benchOfPlan } from '../../src/plan/stages';
+import { setupOfPlan } from '../../src/plan/stages';
 import { plausible, seeded, type Case } from './plausible';
 
 /*
@@ -137,12 +137,12 @@ export const twice: Law = (c, p) => {
 
 /** Steps of one and of two seconds tell the same. */
 export const stepsAgree: Law = (c, p) => {
-  const b = benchOfPlan(setBench(c.dish, c.kitchen), p);
-  if (!b.g.grain) return null;
+  const setup = setupOfPlan(setUp(c.dish, c.kitchen), p);
+  if (!setup.g.grain) return null;
   const at = (dtS: number) => {
-    const h = heat(b, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS });
+    const h = heat(setup, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS });
     const run = h.heated.finish(p.program.holdMin, p.program.release);
-    return { run, out: grainOutcome(b.g, b.src, { run, addMl: p.liquid.addMl, depthCm: h.depthCm }, {}) };
+    return { run, out: grainOutcome(setup.g, setup.src, { run, addMl: p.liquid.addMl, depthCm: h.depthCm }, {}) };
   };
   const [one, two] = [at(1), at(2)];
   const e = two.out.clock.equivalentMin / one.out.clock.equivalentMin - 1;

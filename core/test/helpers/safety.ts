@@ -4,9 +4,9 @@ import { foods } from '../../src/food/find';
 import { cookPiece } from '../../src/meat/piece';
 import { minimumC, placementOf } from '../../src/plan/meat';
 import { plan } from '../../src/plan/plan';
-import { setBench } from '../../src/plan/bench';
-import { heat } from '../../src/plan/cooked';
-import { benchOfPlan } from '../../src/plan/stages';
+import { setUp } from '../../src/plan/setup';
+import { heat } from '../../src/plan/heated';
+import { setupOfPlan } from '../../src/plan/stages';
 import { potIds } from '../../src/pot/profile';
 import { Problem } from '../../src/problem';
 import { readDish } from '../../src/dish/read';
@@ -91,14 +91,14 @@ export function unsafe(t: Typed): string | null {
     return late.some((f) => f.minimumC !== undefined) || p.heldBack.some((h) => h.why === 'fried-and-back')
       ? null
       : 'at the finish without a minimum';
-  const b = benchOfPlan(setBench(dish, kitchen), p);
-  const item = b.g.items.find((i) => i.rows.includes('meat'))!;
+  const setup = setupOfPlan(setUp(dish, kitchen), p);
+  const item = setup.g.items.find((i) => i.rows.includes('meat'))!;
   if (item.state === 'cooked') return null;
   const measured = p.finish.some((f) => f.code === 'check' || f.code === 'check-pot');
   if (!measured || !p.warnings.some((w) => w.code.startsWith('thermometer'))) return 'no thermometer';
-  const h = heat(b, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS: 1 });
+  const h = heat(setup, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS: 1 });
   const run = h.heated.finish(p.program.holdMin, p.program.release);
-  const before = b.first?.earlier.tempC.get('meat') ?? new Float64Array(0);
+  const before = setup.first?.earlier.tempC.get('meat') ?? new Float64Array(0);
   const tempC = new Float64Array(before.length + run.history.tempC.length);
   tempC.set(before);
   tempC.set(run.history.tempC, before.length);
@@ -116,7 +116,7 @@ export function unsafe(t: Typed): string | null {
     tempC,
     dtS: 1,
     releaseAt: run.history.releaseAt + before.length,
-    place: placementOf(b.g, item),
+    place: placementOf(setup.g, item),
     restS: 0,
   });
   const minimum = minimumC(item);

@@ -6,7 +6,7 @@ import type { Dish } from '../../src/dish/schema';
 import type { Plan } from '../../src/plan/document';
 import { HeatedPot } from '../../src/pot/cook';
 import { withFactors, type PotFactors } from '../../src/pot/factors';
-import { setBench } from '../../src/plan/bench';
+import { setUp } from '../../src/plan/setup';
 import { loadOf } from '../../src/plan/load';
 
 /** What happened under a lid, minutes after it was locked. */
@@ -54,9 +54,13 @@ export function cookedSo(
 
 /** What the model itself says of the taps of a plan in a pot that is otherwise than the table's. */
 export function lidOf(dish: Dish, kitchen: Kitchen, p: Plan, factors: PotFactors): Lid {
-  const b = setBench(dish, kitchen);
-  const pot = withFactors(b.pot, factors);
-  const heated = new HeatedPot({ pot, altitudeM: kitchen.altitudeM }, loadOf(b, p.liquid.addMl), p.program.pressure);
+  const setup = setUp(dish, kitchen);
+  const pot = withFactors(setup.pot, factors);
+  const heated = new HeatedPot(
+    { pot, altitudeM: kitchen.altitudeM },
+    loadOf(setup, p.liquid.addMl),
+    p.program.pressure,
+  );
   const run = heated.finish(p.program.holdMin, p.program.release);
   const min = (s: number): number => s / 60;
   return {

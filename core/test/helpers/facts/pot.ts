@@ -1,11 +1,11 @@
-import { cookPot, HeatedPot, type CookRun } from '../../../src/pot/cook';
+import { cookPot, HeatedPot, type PotRun } from '../../../src/pot/cook';
 import { pots } from '../../../src/pot/profile';
 import { facts as loads } from '../loads';
 import type { Fact } from './fact';
 
 const electric = pots[0]!;
 const whistle = pots.find((p) => p.id === 'whistle-5')!;
-const run = (name: string, kind: 'quick' | 'natural', dtS = 0.5): CookRun =>
+const run = (name: string, kind: 'quick' | 'natural', dtS = 0.5): PotRun =>
   cookPot(
     { pot: electric, altitudeM: 0 },
     loads[name]!.load,

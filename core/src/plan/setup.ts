@@ -40,25 +40,24 @@ export interface FirstStage extends Before {
   history: History;
 }
 
-/** What every question about a dish starts from: the weighed board, its water, the pot and the kitchen. */
-export interface Bench {
+/** The setup of a dish: what is cooked, in what, worked out once. Every question about a dish starts from it. */
+export interface Setup {
   g: Gathered;
   src: Sources;
   pot: PotProfile;
   kitchen: Kitchen;
   /** plain water under an inner bowl, so that the pot has its minimum of thin liquid; 0 elsewhere */
   outerMl: number;
-  /** what has cooked under its own pressure before the rest goes in */
+  /** the first stage of a plan in two */
   first: FirstStage | null;
+  /** what the pot has cooked before this lid: a first stage, or a run that was broken off */
+  before: Before | null;
   /** the frying in order, and the pan after it; null where nothing is fried */
   fry: FryStep[];
   pan: PanRun | null;
   /** shorter holds are not offered: what was learned never shortens a safe one */
   leastHoldMin: number;
 }
-
-/** A bench whose pot may have cooked before, in a first stage or in a run that was broken off. */
-export type Ready = Omit<Bench, 'first'> & { first: Before | null };
 
 /** Meats, each with its own cut and state, that one pot is planned for: more want a second pot [derived: a plan in a second]. */
 const mostMeats = 8;
@@ -70,8 +69,8 @@ function checkMeats(g: Gathered): void {
   throw refusal('too-many-meats', { count: n, most }, issueAt('ingredients', 'most-meats', { most }));
 }
 
-/** Checks that this dish can be planned as it is, and sets up what both modes share. */
-export function setBench(dish: Dish, kitchen: Kitchen, leastHoldMin = 0): Bench {
+/** The setup of a dish in a kitchen, after checking that it can be planned as it is. Throws Problem. */
+export function setUp(dish: Dish, kitchen: Kitchen, leastHoldMin = 0): Setup {
   const pot = potOfKitchen(kitchen);
   const g = withTaste(gather(asMeasured(dish, kitchen)), kitchen);
   checkStarch(g);
@@ -87,6 +86,7 @@ export function setBench(dish: Dish, kitchen: Kitchen, leastHoldMin = 0): Bench 
     kitchen,
     outerMl: outerLiquidMl(g, pot),
     first: null,
+    before: null,
     fry: pan ? withPan(ordered, pan) : ordered,
     pan,
     leastHoldMin,
@@ -98,7 +98,7 @@ const underLidLitres = (g: Gathered): number =>
   g.items.filter((i) => !i.main && goesUnderLid(i)).reduce((v, i) => v + i.grams / i.food.densityGPerMl[0], 0) / 1000;
 
 /** Throws Problem `pot-too-small` where the food alone is more than the pot holds to its brim. */
-export function checkFits({ g, pot }: Bench): void {
+export function checkFits({ g, pot }: Setup): void {
   const litres = underLidLitres(g);
   if (litres <= pot.litres) return;
   const params = { litres: litres.toFixed(1), pot: pot.litres.toFixed(1) };
