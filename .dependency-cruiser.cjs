@@ -7,6 +7,15 @@ const inner = (folder, allowed) =>
     { path: '^core/src/[a-z]+/', pathNot: `^core/src/(${[folder, ...allowed].join('|')})/` },
     `core/${folder} may use ${allowed.join(', ') || 'nothing of the core'}`,
   );
+/** The way of a dish through the planner, downwards: each step may use those before it. */
+const planSteps = ['document', 'gather', 'setup', 'simulate', 'judge', 'search', 'write'];
+const step = (folder, i) =>
+  down(
+    `plan-${folder}`,
+    { path: `^core/src/plan/${folder}/` },
+    { path: '^core/src/plan/', pathNot: `^core/src/plan/(${planSteps.slice(0, i + 1).join('|')})/` },
+    `core/plan/${folder} may use the steps before it only`,
+  );
 const places = ['shelf', 'bench', 'stove', 'log', 'kitchen'];
 
 module.exports = {
@@ -37,6 +46,13 @@ module.exports = {
     inner('cook', ['plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     inner('learn', ['words', 'cook', 'plan', 'dish', 'food', 'quantity', 'pot', 'grain']),
     inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
+    ...planSteps.map(step),
+    down(
+      'plan-before-questions',
+      { path: '^core/src/plan/', pathNot: '^core/src/plan/questions/' },
+      { path: '^core/src/plan/questions/' },
+      'a plan is made without the questions that are asked about it',
+    ),
     ...places.map((p) =>
       down(
         `place-${p}`,

@@ -1,11 +1,11 @@
 import type { Dish } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { rate } from '../src/grain/rate';
-import { afterPlan, isBigBatch } from '../src/plan/after';
-import { setUp } from '../src/plan/setup';
-import { sharesWater } from '../src/plan/item';
-import { slurryFor } from '../src/plan/leftovers';
-import type { GrainOutcome } from '../src/plan/water';
+import { afterPlan, isBigBatch } from '../src/plan/write/after';
+import { setUp } from '../src/plan/setup/setup';
+import { sharesWater } from '../src/plan/gather/item';
+import { slurryFor } from '../src/plan/write/leftovers';
+import type { GrainOutcome } from '../src/plan/simulate/outcome';
 import { evaporationKgPerS } from '../src/pot/open';
 import { baseAreaCm2, pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';

@@ -1,4 +1,4 @@
-import { asWritten, withWritten, writtenKeys } from '../src/plan/as-written';
+import { asWritten, withWritten, writtenKeys } from '../src/plan/questions/as-written';
 import { evaluate, plan } from '../src/plan/plan';
 import { readRecipe } from '../src/recipe/reading';
 import { seaLevel } from './helpers/dishes';

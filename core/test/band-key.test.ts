@@ -1,4 +1,4 @@
-import { bandKey } from '../src/plan/band-key';
+import { bandKey } from '../src/plan/judge/band-key';
 
 // Common practice: nobody calls a right risotto fluffy, nor a right porridge.
 test.each([

@@ -1,5 +1,5 @@
 import { plan, planInFull } from '../src/plan/plan';
-import { poorOf100 } from '../src/plan/chance';
+import { poorOf100 } from '../src/plan/judge/chance';
 import { board } from './helpers/board';
 import { hut, turkeyRice } from './helpers/dishes';
 import { planned } from './helpers/laws';

@@ -3,7 +3,7 @@ import type { Dish } from '../src/dish/schema';
 import { plan } from '../src/plan/plan';
 import { halton } from '../src/halton';
 import { normalDeviate } from '../src/normal';
-import { uncertainty } from '../src/plan/uncertainty';
+import { uncertainty } from '../src/plan/questions/uncertainty';
 import { demo, demoDish } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 

@@ -2,8 +2,8 @@ import { kitchenSchema } from '../src/dish/kitchen';
 import { readDish } from '../src/dish/read';
 import { shapeExponent } from '../src/meat/geometry';
 import { cookPiece } from '../src/meat/piece';
-import { setUp } from '../src/plan/setup';
-import { heat } from '../src/plan/heated';
+import { setUp } from '../src/plan/setup/setup';
+import { heat } from '../src/plan/simulate/heated';
 
 /*
  * A thick piece takes its heat from the pot as one lump. Here the lump's heat is held against the 30-cell conduction run

@@ -1,10 +1,10 @@
-import { setUp } from '../src/plan/setup';
-import { curveOf } from '../src/plan/curve';
-import type { Plan } from '../src/plan/document';
-import type { MeatRun } from '../src/plan/meat';
-import { schedulesFor } from '../src/plan/schedules';
-import type { Run } from '../src/plan/run';
-import { cookWith, freeTraceOf } from '../src/plan/simulate';
+import { setUp } from '../src/plan/setup/setup';
+import { curveOf } from '../src/plan/write/curve';
+import type { Plan } from '../src/plan/document/document';
+import type { MeatRun } from '../src/plan/simulate/meat';
+import { schedulesFor } from '../src/plan/questions/schedules';
+import type { Run } from '../src/plan/judge/run';
+import { cookWith, freeTraceOf } from '../src/plan/judge/runs';
 import { hut, turkeyRice } from './helpers/dishes';
 
 /* The curve of the charts is the run itself, every quarter of a minute. */

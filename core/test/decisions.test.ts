@@ -1,6 +1,6 @@
 import type { Dish, Ingredient, Overrides } from '../src/dish/schema';
 import { evaluate, plan } from '../src/plan/plan';
-import type { Plan } from '../src/plan/document';
+import type { Plan } from '../src/plan/document/document';
 import { demo, demoDish as dishOf } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evening } from '../src/cook/evening';
-import type { Plan, Step } from '../src/plan/document';
+import type { Plan, Step } from '../src/plan/document/document';
 import { plan } from '../src/plan/plan';
 import { demoDish } from './helpers/demo';
 import { hut } from './helpers/dishes';

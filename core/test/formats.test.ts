@@ -6,7 +6,7 @@ import { cookFormat, cookSchema, type Cook } from '../src/cook/cook';
 import { kitchenSchema } from '../src/dish/kitchen';
 import { learnedSchema } from '../src/dish/learned';
 import { dishSchema } from '../src/dish/schema';
-import { planSchema } from '../src/plan/document';
+import { planSchema } from '../src/plan/document/document';
 import { plan } from '../src/plan/plan';
 import { readingSchema } from '../src/recipe/reading';
 import { logColumns, logCsv, logFile, logSchema } from '../src/share/log';

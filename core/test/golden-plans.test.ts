@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { plan } from '../src/plan/plan';
-import type { Plan } from '../src/plan/document';
+import type { Plan } from '../src/plan/document/document';
 import { demo } from './helpers/demo';
 import { hut } from './helpers/dishes';
 

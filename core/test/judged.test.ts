@@ -6,9 +6,10 @@ import { cookPiece, type PieceInput } from '../src/meat/piece';
 import { halton } from '../src/halton';
 import { normalDeviate } from '../src/normal';
 import { thresholds } from '../src/meat/tenderness';
-import { gather } from '../src/plan/gather';
-import { type Gathered } from '../src/plan/item';
-import { meatsOf, placementOf, plantsOf, runMeats, runPlants } from '../src/plan/meat';
+import { gather } from '../src/plan/gather/gather';
+import { type Gathered } from '../src/plan/gather/item';
+import { meatsOf, placementOf, plantsOf } from '../src/plan/gather/pieces';
+import { runMeats, runPlants } from '../src/plan/simulate/meat';
 import type { PotRun } from '../src/pot/cook';
 import { board, itemOf, type Thing } from './helpers/board';
 

@@ -1,5 +1,5 @@
 import { plan } from '../src/plan/plan';
-import { coolLayer, coolingRule, crustFor, deepestLayerMm, slurryFor, type Cooling } from '../src/plan/leftovers';
+import { coolLayer, coolingRule, crustFor, deepestLayerMm, slurryFor, type Cooling } from '../src/plan/write/leftovers';
 import { schedule } from '../src/cook/schedule';
 import { cookPot } from '../src/pot/cook';
 import { evaporationKgPerS, openFor } from '../src/pot/open';

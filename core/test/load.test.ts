@@ -1,11 +1,11 @@
 import type { Family } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { slowestTimeS, shapeExponent } from '../src/meat/geometry';
-import type { PanRun } from '../src/plan/pan';
-import { gather } from '../src/plan/gather';
-import { type Gathered } from '../src/plan/item';
-import { depthCm, isSlow, loadOf, type HotAlready } from '../src/plan/load';
-import { waterSources } from '../src/plan/water';
+import type { PanRun } from '../src/plan/setup/pan';
+import { gather } from '../src/plan/gather/gather';
+import { type Gathered } from '../src/plan/gather/item';
+import { depthCm, isSlow, loadOf, type HotAlready } from '../src/plan/setup/load';
+import { waterSources } from '../src/plan/setup/sources';
 import type { Load } from '../src/pot/state';
 import { board, itemOf, type Thing } from './helpers/board';
 

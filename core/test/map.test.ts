@@ -1,5 +1,5 @@
 import type { Dish } from '../src/dish/schema';
-import { donenessMap, type DonenessMap } from '../src/plan/map';
+import { donenessMap, type DonenessMap } from '../src/plan/questions/map';
 import { plan } from '../src/plan/plan';
 import { demoDish } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';

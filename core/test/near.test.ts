@@ -1,5 +1,5 @@
 import type { Dish } from '../src/dish/schema';
-import { nearOf } from '../src/plan/near';
+import { nearOf } from '../src/plan/search/near';
 import { plan } from '../src/plan/plan';
 import { hut, turkeyRice } from './helpers/dishes';
 

@@ -1,6 +1,6 @@
 import type { Dish, Overrides } from '../src/dish/schema';
 import { evaluate, plan } from '../src/plan/plan';
-import { roundMl } from '../src/plan/solve-once';
+import { roundMl } from '../src/plan/search/solve-once';
 import { pots } from '../src/pot/profile';
 import { board } from './helpers/board';
 import { demo, demoDish } from './helpers/demo';

@@ -1,8 +1,8 @@
 import type { Dish } from '../src/dish/schema';
-import { heatKey } from '../src/plan/finish-minutes';
-import { gather } from '../src/plan/gather';
+import { heatKey } from '../src/plan/setup/finish-minutes';
+import { gather } from '../src/plan/gather/gather';
 import { plan } from '../src/plan/plan';
-import { defaultThicknessMm, pieceOf } from '../src/plan/shape';
+import { defaultThicknessMm, pieceOf } from '../src/plan/gather/shape';
 import { findFood } from '../src/food/find';
 import { board, itemOf, type Thing } from './helpers/board';
 import { seaLevel } from './helpers/dishes';

@@ -1,7 +1,7 @@
-import type { FryStep } from '../src/plan/document';
-import { gather } from '../src/plan/gather';
-import { type Gathered } from '../src/plan/item';
-import { panRun, reducedG, withPan } from '../src/plan/pan';
+import type { FryStep } from '../src/plan/document/document';
+import { gather } from '../src/plan/gather/gather';
+import { type Gathered } from '../src/plan/gather/item';
+import { panRun, reducedG, withPan } from '../src/plan/setup/pan';
 import { openFor } from '../src/pot/open';
 import { pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';

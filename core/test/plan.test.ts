@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { donenessMap } from '../src/plan/map';
+import { donenessMap } from '../src/plan/questions/map';
 import { evaluate, plan } from '../src/plan/plan';
-import { planSchema, type Plan } from '../src/plan/document';
-import { compareSchools } from '../src/plan/schools';
+import { planSchema, type Plan } from '../src/plan/document/document';
+import { compareSchools } from '../src/plan/questions/schools';
 import type { Dish } from '../src/dish/schema';
 import { scaleDish } from '../src/dish/scale';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';

@@ -1,7 +1,7 @@
 import { actualOf } from '../src/cook/actual';
 import { cookFormat, type Cook } from '../src/cook/cook';
 import type { CookEvent, Lid } from '../src/cook/events';
-import type { StepId } from '../src/plan/step-id';
+import type { StepId } from '../src/plan/document/step-id';
 import { realityOf } from '../src/cook/reality';
 import { outlook, type Outlook, type Reality } from '../src/cook/outlook';
 import { standingEvents, ofThisRun, runsBefore } from '../src/cook/runs';

@@ -1,5 +1,5 @@
 import { plan } from '../src/plan/plan';
-import { schedulesFor } from '../src/plan/schedules';
+import { schedulesFor } from '../src/plan/questions/schedules';
 import { demo } from './helpers/demo';
 import { hut, plainRice, seaLevel } from './helpers/dishes';
 

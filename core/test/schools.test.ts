@@ -2,7 +2,7 @@ import type { Dish } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { levelLiquidG } from '../src/grain/closed';
 import { plan } from '../src/plan/plan';
-import { compareSchools, type School } from '../src/plan/schools';
+import { compareSchools, type School } from '../src/plan/questions/schools';
 import { baseAreaCm2, pots } from '../src/pot/profile';
 import { demoDish } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';

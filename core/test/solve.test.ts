@@ -1,10 +1,10 @@
 import type { Dish, Overrides } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { aimIndexOf } from '../src/grain/texture';
-import { setUp } from '../src/plan/setup';
+import { setUp } from '../src/plan/setup/setup';
 import { plan } from '../src/plan/plan';
-import { roundMl } from '../src/plan/solve-once';
-import { finishedMass } from '../src/plan/water';
+import { roundMl } from '../src/plan/search/solve-once';
+import { finishedMass } from '../src/plan/setup/sauce';
 import { pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';
 import { demoDish } from './helpers/demo';

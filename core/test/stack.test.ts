@@ -1,8 +1,10 @@
 import type { Dish, Family, Ingredient } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
-import { gather } from '../src/plan/gather';
-import { stackPlan, type Geometry } from '../src/plan/stack';
-import { moistureSpread, slowingOf, waterSources } from '../src/plan/water';
+import { gather } from '../src/plan/gather/gather';
+import { stackPlan, type Geometry } from '../src/plan/setup/stack';
+import { moistureSpread } from '../src/plan/simulate/outcome';
+import { slowingOf } from '../src/plan/setup/sauce';
+import { waterSources } from '../src/plan/setup/sources';
 import { pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';
 import { demoDish } from './helpers/demo';

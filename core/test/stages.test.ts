@@ -1,9 +1,10 @@
 import type { Dish } from '../src/dish/schema';
-import { setUp, type Setup } from '../src/plan/setup';
-import { juiceLeft, type Item } from '../src/plan/item';
-import { isTenderAim, runMeats } from '../src/plan/meat';
-import { heat } from '../src/plan/heated';
-import { setupOfPlan, betweenMin, firstStage, withFirst, type Then } from '../src/plan/stages';
+import { setUp, type Setup } from '../src/plan/setup/setup';
+import { juiceLeft, type Item } from '../src/plan/gather/item';
+import { isTenderAim } from '../src/plan/gather/pieces';
+import { runMeats } from '../src/plan/simulate/meat';
+import { heat } from '../src/plan/simulate/heated';
+import { setupOfPlan, betweenMin, firstStage, withFirst, type Then } from '../src/plan/simulate/stages';
 import { pots } from '../src/pot/profile';
 import { board, type Thing } from './helpers/board';
 import { hut, seaLevel } from './helpers/dishes';

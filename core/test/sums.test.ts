@@ -1,11 +1,11 @@
 import type { Dish, Ingredient } from '../src/dish/schema';
 import { readDish } from '../src/dish/read';
 import { findFood } from '../src/food/find';
-import { gather } from '../src/plan/gather';
-import { sentence } from '../src/plan/ledger';
-import { superheatK } from '../src/plan/scorch';
+import { gather } from '../src/plan/gather/gather';
+import { sentence } from '../src/plan/write/ledger';
+import { superheatK } from '../src/plan/simulate/scorch';
 import { plan } from '../src/plan/plan';
-import type { Plan } from '../src/plan/document';
+import type { Plan } from '../src/plan/document/document';
 import { pots } from '../src/pot/profile';
 import type { Term } from '../src/reasoned';
 import { board } from './helpers/board';

@@ -3,8 +3,8 @@ import { foods } from '../src/food/find';
 import { pots } from '../src/pot/profile';
 import { sourceKinds } from '../src/source';
 import { families } from '../src/dish/schema';
-import { familyRules } from '../src/plan/families';
-import { schoolTable } from '../src/plan/schools';
+import { familyRules } from '../src/plan/gather/families';
+import { schoolTable } from '../src/plan/questions/schools';
 import { symptoms } from '../src/rescue/moves';
 
 /* The tables of the domain against schemas: every value in a range that a kitchen knows, every value with its source. */

@@ -1,9 +1,9 @@
-import { gather } from '../src/plan/gather';
-import type { MeatVerdict, Plan } from '../src/plan/document';
+import { gather } from '../src/plan/gather/gather';
+import type { MeatVerdict, Plan } from '../src/plan/document/document';
 import { plan } from '../src/plan/plan';
 import { normal } from '../src/normal';
-import { grainVerdict, pastaVerdict, starchOf, worstMeat } from '../src/plan/verdict';
-import type { GrainOutcome } from '../src/plan/water';
+import { grainVerdict, pastaVerdict, starchOf, worstMeat } from '../src/plan/judge/verdict';
+import type { GrainOutcome } from '../src/plan/simulate/outcome';
 import { findFood } from '../src/food/find';
 import { board } from './helpers/board';
 import { demoDish } from './helpers/demo';

@@ -1,11 +1,11 @@
 import type { Dish, Family } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
-import type { FryStep, MeatVerdict, PlantVerdict } from '../src/plan/document';
-import { gather } from '../src/plan/gather';
+import type { FryStep, MeatVerdict, PlantVerdict } from '../src/plan/document/document';
+import { gather } from '../src/plan/gather/gather';
 import { plan } from '../src/plan/plan';
-import type { Run } from '../src/plan/run';
-import { releaseAdvice } from '../src/plan/release';
-import { warningsOf } from '../src/plan/warnings';
+import type { Run } from '../src/plan/judge/run';
+import { releaseAdvice } from '../src/plan/judge/release';
+import { warningsOf } from '../src/plan/write/warnings';
 import { pots } from '../src/pot/profile';
 import { steamC } from '../src/water/atmosphere';
 import { board, type Thing } from './helpers/board';

@@ -1,4 +1,4 @@
-import type { StepId } from '../plan/step-id';
+import type { StepId } from '../plan/document/step-id';
 import type { Cook } from './cook';
 import type { EventKind } from './events';
 import { cookTimeline } from './timeline';

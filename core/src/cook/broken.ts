@@ -4,11 +4,12 @@ import { openFor, type OpenState } from '../pot/open';
 import { ambientPa } from '../water/atmosphere';
 import { saturationC } from '../water/saturation';
 import { waterJPerKgK } from '../water/steam';
-import type { Setup } from '../plan/setup';
-import type { Plan } from '../plan/document';
-import { joined, type Earlier } from '../plan/meat';
-import { heat } from '../plan/heated';
-import { starchTemps, steamG } from '../plan/water';
+import type { Setup } from '../plan/setup/setup';
+import type { Plan } from '../plan/document/document';
+import { joined } from '../plan/simulate/meat';
+import { type Earlier } from '../plan/gather/pieces';
+import { heat } from '../plan/simulate/heated';
+import { starchTemps, steamG } from '../plan/simulate/outcome';
 
 /** A run under the lid that was broken off: how long it lasted, and how long the lid was off for the rescue, min. */
 export interface BrokenRun {

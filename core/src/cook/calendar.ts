@@ -1,5 +1,5 @@
 import ical, { ICalAlarmType, type ICalCalendar } from 'ical-generator';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../plan/document/document';
 import { schedule } from './schedule';
 
 /** Words that the calendar needs, in the cook's language: a title, a line for each step by its id, a caution. */

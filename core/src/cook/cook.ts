@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { dishSchema } from '../dish/schema';
-import { planSchema } from '../plan/document';
+import { planSchema } from '../plan/document/document';
 import { factorNames } from '../pot/factors';
 import { cookEventSchema, momentSchema } from './events';
 import { upgradeEvents } from './old-events';

@@ -1,4 +1,4 @@
-import type { Plan, Step } from '../plan/document';
+import type { Plan, Step } from '../plan/document/document';
 
 /** One dish of an evening: the first one is served to the minute, the others come as near to it as the hands allow. */
 export interface EveningDish {

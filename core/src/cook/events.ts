@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { stepIdSchema } from '../plan/step-id';
+import { stepIdSchema } from '../plan/document/step-id';
 
 /** The step that heats after a lid: of the whole dish, or of the first of two stages. */
 export const lids = ['heat-up', 'first-heat'] as const;

@@ -1,6 +1,6 @@
-import type { Setup } from '../plan/setup';
-import type { Plan } from '../plan/document';
-import { setupOfPlan } from '../plan/stages';
+import type { Setup } from '../plan/setup/setup';
+import type { Plan } from '../plan/document/document';
+import { setupOfPlan } from '../plan/simulate/stages';
 import { potWithPinAt } from './heater';
 
 /** How the first stage of a two-stage cook went, min; what is left out went as planned. */

@@ -1,5 +1,5 @@
 import type { Dish } from '../dish/schema';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../plan/document/document';
 import { cookFormat, type Cook, type Outcome } from './cook';
 import type { CookEvent } from './events';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../plan/document/document';
 
 /** Fixed scales, five steps each, in the order a cook would say them. The texts are in the catalogues. */
 export const ratingScales = {

@@ -1,7 +1,7 @@
 import type { BrokenRun } from './broken';
 import type { FirstRun } from './first-run';
 import type { Reality } from './outlook';
-import type { StepId } from '../plan/step-id';
+import type { StepId } from '../plan/document/step-id';
 import type { Cook } from './cook';
 import { isBroken } from './rescued-steps';
 import type { TimedStep } from './timed-step';

@@ -1,5 +1,5 @@
-import type { Step } from '../plan/document';
-import type { StepId } from '../plan/step-id';
+import type { Step } from '../plan/document/document';
+import type { StepId } from '../plan/document/step-id';
 import { isKind, type CookEvent, type EventOf, type Lid } from './events';
 import type { TimedStep } from './timed-step';
 

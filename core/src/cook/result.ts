@@ -1,15 +1,15 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
-import { setUp } from '../plan/setup';
-import { kitchenOfPlan } from '../plan/learned';
-import type { MeatVerdict, Plan } from '../plan/document';
+import { setUp } from '../plan/setup/setup';
+import { kitchenOfPlan } from '../plan/setup/learned';
+import type { MeatVerdict, Plan } from '../plan/document/document';
 import { baseAreaCm2 } from '../pot/profile';
-import { depthCm, loadOf } from '../plan/load';
-import { runMeats } from '../plan/meat';
-import type { Setup } from '../plan/setup';
-import { setupOfPlan, earlierOf } from '../plan/stages';
-import { grainOutcome, steamG } from '../plan/water';
+import { depthCm, loadOf } from '../plan/setup/load';
+import { runMeats } from '../plan/simulate/meat';
+import type { Setup } from '../plan/setup/setup';
+import { setupOfPlan, earlierOf } from '../plan/simulate/stages';
+import { grainOutcome, steamG } from '../plan/simulate/outcome';
 import type { PotRun } from '../pot/cook';
 import type { Load } from '../pot/state';
 

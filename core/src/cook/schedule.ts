@@ -1,4 +1,4 @@
-import type { Plan, Step } from '../plan/document';
+import type { Plan, Step } from '../plan/document/document';
 
 /** Small work that fits into a wait, with its minutes [common practice]; a key of the text catalogue. */
 interface Filler {

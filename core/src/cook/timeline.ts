@@ -1,5 +1,5 @@
-import type { Plan, Step } from '../plan/document';
-import type { StepId } from '../plan/step-id';
+import type { Plan, Step } from '../plan/document/document';
+import type { StepId } from '../plan/document/step-id';
 import { isKind, type CookEvent, type EventKind, type Lid } from './events';
 import { isDetour, isBroken, withHold, withRescues, type WithRescues } from './rescued-steps';
 import { lidOf, ofThisRun, sinceRestart, standingEvents } from './runs';

@@ -1,16 +1,16 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
-import { setUp, type Setup } from '../plan/setup';
-import type { Plan } from '../plan/document';
-import type { Gathered, Item } from '../plan/item';
-import { depthCm, loadOf } from '../plan/load';
-import { setupOfPlan } from '../plan/stages';
-import { grainOutcome, starchTemps, steamG } from '../plan/water';
+import { setUp, type Setup } from '../plan/setup/setup';
+import type { Plan } from '../plan/document/document';
+import type { Gathered, Item } from '../plan/gather/item';
+import { depthCm, loadOf } from '../plan/setup/load';
+import { setupOfPlan } from '../plan/simulate/stages';
+import { grainOutcome, starchTemps, steamG } from '../plan/simulate/outcome';
 import { HeatedPot, naturalMinOf, type PotRun } from '../pot/cook';
 import { withFactors, type PotFactors } from '../pot/factors';
 import { baseAreaCm2 } from '../pot/profile';
 import type { Load } from '../pot/state';
-import { sauceOffset } from '../plan/learned';
+import { sauceOffset } from '../plan/setup/learned';
 import { units } from '../quantity/units';
 
 /** What moves an outcome, each in its own unit: logarithms of factors, but for K, sd of the ledger and minutes. */

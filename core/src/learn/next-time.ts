@@ -4,9 +4,9 @@ import { atPlace, type Kitchen } from '../dish/kitchen';
 import type { AsCooked, Dish, Overrides } from '../dish/schema';
 import { normal } from '../normal';
 import { Problem } from '../problem';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../plan/document/document';
 import { evaluate } from '../plan/plan';
-import { stopCount } from '../plan/verdict';
+import { stopCount } from '../plan/judge/verdict';
 import { inSteps, ratingEdges } from './ordinal';
 import { observedSd } from './parameters';
 

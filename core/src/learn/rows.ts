@@ -1,4 +1,4 @@
-import { perStep } from '../plan/learned';
+import { perStep } from '../plan/setup/learned';
 import { potProfile } from '../pot/own-pot';
 import type { PotProfile } from '../pot/profile';
 import { emulated, type Emulator } from './emulator';

@@ -3,9 +3,9 @@ import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';
 import { recordOf } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
-import type { Plan } from './document';
+import type { Plan } from './document/document';
 import { solvePlan } from './solve-plan';
-import { stopCount } from './verdict';
+import { stopCount } from './judge/verdict';
 import { hardCore } from '../grain/texture';
 
 /** A change of the dish that lets one program serve all, with the plan it gives. */

@@ -4,8 +4,8 @@ import { potMark, type PotRef } from '../pot/own-pot';
 import { issueAt, refusal } from '../problem';
 import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
-import type { Plan } from './document';
-import { learnedOf } from './learned';
+import type { Plan } from './document/document';
+import { learnedOf } from './setup/learned';
 
 /** Where a plan was made: what it depends on beside the dish. */
 interface Place {

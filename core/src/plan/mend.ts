@@ -1,13 +1,13 @@
 import type { Kitchen } from '../dish/kitchen';
 import { scaleBy } from '../dish/scale';
 import type { Dish } from '../dish/schema';
-import { boundBy, bowlLimit } from './bounds';
-import { poorOf100 } from './chance';
-import type { Plan } from './document';
+import { boundBy, bowlLimit } from './setup/bounds';
+import { poorOf100 } from './judge/chance';
+import type { Plan } from './document/document';
 import { Problem } from '../problem';
 import { troubleOf } from './equalise';
 import { solvePlan } from './solve-plan';
-import { stopCount } from './verdict';
+import { stopCount } from './judge/verdict';
 
 type Proposal = Plan['proposals'][number];
 interface Change {

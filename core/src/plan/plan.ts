@@ -2,18 +2,18 @@ import { kitchenSchema, type Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import type { Texture } from '../grain/texture';
 import { issueAt, refusal } from '../problem';
-import { assemble } from './assemble';
-import { checkFits, setUp, type Setup } from './setup';
-import type { Plan } from './document';
+import { assemble } from './write/assemble';
+import { checkFits, setUp, type Setup } from './setup/setup';
+import type { Plan } from './document/document';
 import { marked } from './made-for';
 import { waysOut, waysToBetterOdds } from './mend';
-import type { Near } from './search';
+import type { Near } from './search/search';
 import { solvePlan } from './solve-plan';
-import { heat } from './heated';
-import type { Run } from './run';
-import { cookWith } from './simulate';
-import { slowestFirst } from './solve';
-import { firstStage, withFirst } from './stages';
+import { heat } from './simulate/heated';
+import type { Run } from './judge/run';
+import { cookWith } from './judge/runs';
+import { slowestFirst } from './search/solve';
+import { firstStage, withFirst } from './simulate/stages';
 
 export interface PlanOptions {
   mode?: 'solve' | 'evaluate';

@@ -1,6 +1,6 @@
 import { recordAmong } from '../food/own-food';
-import type { Setup } from '../plan/setup';
-import type { Plan } from '../plan/document';
+import type { Setup } from '../plan/setup/setup';
+import type { Plan } from '../plan/document/document';
 import type { Answers, MoveStep, Symptom } from './moves';
 import { underMinimum } from './under-minimum';
 import {

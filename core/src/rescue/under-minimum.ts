@@ -2,9 +2,9 @@ import type { Species } from '../food/record';
 import { cautiousVariation } from '../meat/cautious';
 import { compositionOf } from '../meat/properties';
 import { cookPiece } from '../meat/piece';
-import type { Setup } from '../plan/setup';
-import { minimumC } from '../plan/meat';
-import type { Piece } from '../plan/shape';
+import type { Setup } from '../plan/setup/setup';
+import { minimumC } from '../plan/gather/pieces';
+import type { Piece } from '../plan/gather/shape';
 import { issueAt, refusal } from '../problem';
 import type { Answers } from './moves';
 

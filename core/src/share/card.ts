@@ -2,9 +2,9 @@ import type { Dish } from '../dish/schema';
 import { measurable } from '../food/find';
 import { recordOf } from '../food/own-food';
 import { toGrams } from '../quantity/convert';
-import { bandKey } from '../plan/band-key';
-import type { FinishStep, Plan } from '../plan/document';
-import { heatKey } from '../plan/finish-minutes';
+import { bandKey } from '../plan/judge/band-key';
+import type { FinishStep, Plan } from '../plan/document/document';
+import { heatKey } from '../plan/setup/finish-minutes';
 import { sentenceOf } from '../words/sentence';
 import { foodName, ingredientName } from '../recipe/food-names';
 

@@ -1,6 +1,6 @@
 import type { Dish } from '../dish/schema';
 import { cardSections } from './card';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../plan/document/document';
 import { isoDuration } from '../recipe/times';
 import { ingredientLine } from './ingredient-line';
 

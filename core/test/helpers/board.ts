@@ -1,6 +1,6 @@
 import { readDish } from '../../src/dish/read';
 import type { Dish, Family, Ingredient } from '../../src/dish/schema';
-import type { Gathered, Item } from '../../src/plan/item';
+import type { Gathered, Item } from '../../src/plan/gather/item';
 
 /** One thing on the board: 200 g of it where nothing else is said, called by its food where it has no other name. */
 export type Thing = Partial<Ingredient> & { food: string; g?: number };

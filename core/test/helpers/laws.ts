@@ -4,11 +4,11 @@ import { findFood, measurable } from '../../src/food/find';
 import { toGrams } from '../../src/quantity/convert';
 import { evaluate, plan } from '../../src/plan/plan';
 import { Problem } from '../../src/problem';
-import type { Plan } from '../../src/plan/document';
-import { heat } from '../../src/plan/heated';
-import { setUp } from '../../src/plan/setup';
-import { grainOutcome } from '../../src/plan/water';
-import { setupOfPlan } from '../../src/plan/stages';
+import type { Plan } from '../../src/plan/document/document';
+import { heat } from '../../src/plan/simulate/heated';
+import { setUp } from '../../src/plan/setup/setup';
+import { grainOutcome } from '../../src/plan/simulate/outcome';
+import { setupOfPlan } from '../../src/plan/simulate/stages';
 import { plausible, seeded, type Case } from './plausible';
 
 /*

@@ -2,17 +2,17 @@ import { kitchenSchema } from '../../src/dish/kitchen';
 import { families, type Family, type Ingredient } from '../../src/dish/schema';
 import { foods } from '../../src/food/find';
 import { cookPiece } from '../../src/meat/piece';
-import { minimumC, placementOf } from '../../src/plan/meat';
+import { minimumC, placementOf } from '../../src/plan/gather/pieces';
 import { plan } from '../../src/plan/plan';
-import { setUp } from '../../src/plan/setup';
-import { heat } from '../../src/plan/heated';
-import { setupOfPlan } from '../../src/plan/stages';
+import { setUp } from '../../src/plan/setup/setup';
+import { heat } from '../../src/plan/simulate/heated';
+import { setupOfPlan } from '../../src/plan/simulate/stages';
 import { potIds } from '../../src/pot/profile';
 import { Problem } from '../../src/problem';
 import { readDish } from '../../src/dish/read';
 import { guessedThicker } from '../../src/meat/cautious';
 import { seeded } from './plausible';
-import type { Plan } from '../../src/plan/document';
+import type { Plan } from '../../src/plan/document/document';
 
 /*
  * Safety: every meat of the tables, raw, half thawed and frozen, typed as a cook types it, in every family and pot, at the

@@ -3,11 +3,11 @@ import type { CookEvent, Happening } from '../../src/cook/events';
 import type { Ratings } from '../../src/cook/ratings';
 import type { Kitchen } from '../../src/dish/kitchen';
 import type { Dish } from '../../src/dish/schema';
-import type { Plan } from '../../src/plan/document';
+import type { Plan } from '../../src/plan/document/document';
 import { HeatedPot } from '../../src/pot/cook';
 import { withFactors, type PotFactors } from '../../src/pot/factors';
-import { setUp } from '../../src/plan/setup';
-import { loadOf } from '../../src/plan/load';
+import { setUp } from '../../src/plan/setup/setup';
+import { loadOf } from '../../src/plan/setup/load';
 
 /** What happened under a lid, minutes after it was locked. */
 export interface Lid {

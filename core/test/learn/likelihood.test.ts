@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { curveAt, monotoneCurve } from '../../src/learn/monotone';
-import { sauceOffset } from '../../src/plan/learned';
+import { sauceOffset } from '../../src/plan/setup/learned';
 import { inSteps, overLikelihood, ratingEdges, ratingLikelihood } from '../../src/learn/ordinal';
 
 /*

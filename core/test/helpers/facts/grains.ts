@@ -6,7 +6,7 @@ import { equivalentMin, runClock } from '../../../src/grain/clock';
 import { simpleProfile } from '../profile';
 import type { Fact } from './fact';
 import type { AsCooked, Dish, Family, Ingredient } from '../../../src/dish/schema';
-import type { Plan } from '../../../src/plan/document';
+import type { Plan } from '../../../src/plan/document/document';
 import { evaluate } from '../../../src/plan/plan';
 
 /*

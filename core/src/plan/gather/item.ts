@@ -1,0 +1,94 @@
+import type { Dish, Ingredient } from '../../dish/schema';
+import type { FoodFlag, FoodRecord } from '../../food/record';
+import type { FamilyRule } from './families';
+import type { Piece } from './shape';
+
+export type Joins = NonNullable<Ingredient['joins']>;
+/** What has happened to a food when the lid closes; it decides how much juice is still to come. */
+export type State = 'raw' | 'sweated' | 'part-seared' | 'browned' | 'mush' | 'cooked';
+
+export interface Item {
+  /** the row of the dish, or the first of several rows that are one food */
+  ingredient: Ingredient;
+  /** every row that is in it */
+  rows: string[];
+  food: FoodRecord;
+  grams: number;
+  joins: Joins;
+  /** fried and taken out; it comes back at the end */
+  panOnly: boolean;
+  state: State;
+  piece: Piece;
+  thicknessMm: number;
+  /** temperature as it comes to the pot, before any frying, degC */
+  startC: number;
+  /** thin liquid that the planner may set */
+  main: boolean;
+}
+
+/** One of the liquids that are poured together, and its share of them by volume. */
+export interface Poured {
+  ingredient: string;
+  food: string;
+  share: number;
+}
+
+export interface Gathered {
+  dish: Dish;
+  rule: FamilyRule;
+  items: Item[];
+  /** the starch of the dish, grain or pasta */
+  grain: Item | null;
+  /** the thin liquid that the planner may set; several are set in proportion */
+  main: Item;
+  poured: Poured[];
+  fried: boolean;
+  /** sauce wanted, share of the finished dish */
+  sauceShare: number;
+  /** sauce wanted around pasta, g per g dry; null where the share of the dish says it */
+  saucePerStarch: number | null;
+  /** the starch cooks in a bowl of its own over the rest */
+  inBowl: boolean;
+}
+
+/** The juice still to come, as a share of what the raw food would give [derived, +-0.15; browned and mush common practice]. */
+export const juiceLeft: Record<State, number> = {
+  raw: 1,
+  sweated: 0.7,
+  'part-seared': 0.75,
+  browned: 0.3,
+  mush: 0.4,
+  cooked: 0.15,
+};
+
+/** Temperatures of what comes to the board, degC [common practice]. */
+export const boardC = { fridge: 4, shelf: 20, frozen: -18, hotLiquid: 90, hotFood: 85 } as const;
+
+export const has = (food: FoodRecord, flag: FoodFlag): boolean => food.flags.includes(flag);
+export const hasFlag = (item: Item, flag: FoodFlag): boolean => has(item.food, flag);
+
+/** Things at the end that are sauce: pourable dairy, soft cheese, tomato and thin liquids [common practice]. */
+export const isFinishSauce = (i: Item): boolean =>
+  i.joins === 'finish' &&
+  !i.panOnly &&
+  (i.food.kind === 'liquid' || hasFlag(i, 'tomato') || (i.food.kind === 'dairy' && !hasFlag(i, 'delicate')));
+
+/** Does it lie in the pot (or, over a stew, in the bowl) with the starch and share its water? */
+export const sharesWater = (g: Gathered, i: Item): boolean =>
+  i.joins !== 'finish' &&
+  i.joins !== 'topping' &&
+  (g.inBowl ? i.ingredient.place === 'inner-bowl' || i === g.grain : true);
+
+/** What browns under strong heat when it lies on top: crumbs, nuts, cheese; leaves and herbs only burn there. */
+export const browns = (i: Item): boolean =>
+  i.joins === 'topping' && (hasFlag(i, 'crisp') || i.food.kind === 'dairy' || i.food.kind === 'fat');
+
+/** Topping that gets a crust under strong heat: only where a crust belongs; over anything else it is scattered. */
+export const crusted = (g: Gathered): Item[] =>
+  g.dish.family === 'casserole' || g.dish.family === 'layered-pasta' ? g.items.filter(browns) : [];
+
+/** Under the lid, and not stirred in or strewn over after it. */
+export const goesUnderLid = (i: Pick<Item, 'joins'>): boolean => i.joins !== 'finish' && i.joins !== 'topping';
+
+/** Milk that is under pressure with the rest. */
+export const boilsUp = (g: Gathered): boolean => g.items.some((i) => i.food.id === 'milk' && i.joins === 'stack');

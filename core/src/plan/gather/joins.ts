@@ -1,0 +1,85 @@
+import type { Ingredient } from '../../dish/schema';
+import { isMince } from '../../food/meats';
+import type { FoodRecord } from '../../food/record';
+import { familyRules, type FamilyRule } from './families';
+import { has, type Joins, type State } from './item';
+
+/** When a food joins where the cook said nothing: in the pan, under the lid, at the end or on top. */
+export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: FamilyRule): Joins {
+  const place = ingredient.place;
+  if (has(food, 'crisp')) return 'topping';
+  if (has(food, 'thickener')) return 'finish';
+  // Florets and peas are the dish itself when they are what is steamed.
+  if (rule.starch === 'none')
+    return food.kind === 'dairy' || has(food, 'acid') || food.id === 'herb-fresh' ? 'finish' : 'stack';
+  if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || has(food, 'acid'))
+    return cooksUnderLid(food, rule) ? 'stack' : 'finish';
+  if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';
+  if (place === 'rack' || place === 'inner-bowl') return 'stack';
+  if (!rule.fries) return 'stack';
+  if (food.kind === 'fat' || food.id.startsWith('wine-')) return 'fry';
+  if (food.grain) return (ingredient.prep?.coated ?? (rule.coats && food.kind === 'grain')) ? 'fry' : 'stack';
+  if (food.kind === 'vegetable') return friedVegetables.has(food.id) ? 'fry' : 'stack';
+  if (food.kind === 'seasoning') return has(food, 'aromatic') ? 'fry' : 'stack';
+  return 'stack';
+}
+
+const unfried = new Set<string | undefined>(['raw', 'cooked', 'frozen', 'half-frozen']);
+
+/** A ball of mince keeps its shape; it is laid in as it is, often frozen [common practice]. */
+export const isBall = (food: FoodRecord): boolean => food.meat?.cut === 'ground' && food.meat.shape === 'sphere';
+
+/** Meat is seared first, on a rack too, unless it is said to be raw, frozen or cooked. */
+const friesFirst = (food: FoodRecord, ingredient: Ingredient, rule: FamilyRule): boolean =>
+  rule.fries &&
+  !unfried.has(ingredient.prep?.state) &&
+  ingredient.place !== 'inner-bowl' &&
+  food.meat?.cut !== 'cooked' &&
+  food.meat?.cut !== 'egg' &&
+  !isBall(food);
+
+/** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk; in a biryani yogurt is marinade, herbs and saffron milk are layers; with other separate rice it goes in with the spices [common practice]. */
+const underLid = new Map<FamilyRule, (food: FoodRecord) => boolean>([
+  [familyRules.porridge, (f) => f.id === 'milk'],
+  [familyRules.biryani, (f) => ['yogurt', 'herb-fresh', 'milk'].includes(f.id)],
+  ...(['coated-grain', 'one-pot-grain', 'layered-grain'] as const).map(
+    (id) => [familyRules[id], (f: FoodRecord) => f.id === 'yogurt'] as const,
+  ),
+  [familyRules['layered-pasta'], (f) => f.kind === 'dairy' && f.id !== 'cheese-hard'],
+]);
+/** Whether dairy or herbs are cooked under the lid in such a dish. */
+export const cooksUnderLid = (food: FoodRecord, rule: FamilyRule): boolean => underLid.get(rule)?.(food) ?? false;
+
+/** Vegetables that open their taste in the pan [common practice]. */
+const friedVegetables = new Set([
+  'onion',
+  'shallot',
+  'leek',
+  'garlic',
+  'ginger',
+  'celery',
+  'carrot',
+  'bell-pepper',
+  'chili',
+  'mushroom',
+  'fennel',
+]);
+
+/** Crumbs lose their juice in the pan; pieces from here on keep it under a brown surface, mm [derived]. */
+const keepsJuiceMm = 8;
+
+/** What has happened to a food when the lid closes. */
+export function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Joins, thicknessMm: number): State {
+  const said = ingredient.prep?.state;
+  const brown = ingredient.prep?.brown;
+  if (said === 'cooked' || food.meat?.cut === 'cooked') return 'cooked';
+  if (joins !== 'fry') return said === 'browned' ? 'browned' : said === 'part-seared' ? 'part-seared' : 'raw';
+  if (food.kind === 'meat') {
+    const deep = said === 'browned' || brown === 'half' || brown === 'brown';
+    if (deep) return thicknessMm >= keepsJuiceMm && !isMince(food) ? 'part-seared' : 'browned';
+    return 'part-seared';
+  }
+  if (food.kind !== 'vegetable') return 'raw';
+  if (has(food, 'tomato')) return 'mush';
+  return said === 'browned' || brown === 'brown' ? 'browned' : 'sweated';
+}

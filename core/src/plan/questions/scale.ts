@@ -1,0 +1,45 @@
+import type { Kitchen } from '../../dish/kitchen';
+import { scaleBy, type Scaled } from '../../dish/scale';
+import type { Dish } from '../../dish/schema';
+import { setUp } from '../setup/setup';
+import { stackPlan } from '../setup/stack';
+import { solveBoth } from '../search/solve';
+
+/** Sizes looked at, times the dish as it stands, and how near the limit is near enough. */
+const range = { least: 0.1, most: 12 };
+const steps = 9;
+
+/**
+ * The largest batch that this pot takes under its fill limit, with the liquid that such a batch needs. Found by
+ * bisection: a larger batch never fills the pot less.
+ *
+ * @returns the dish, the factor and what does not scale; `fits` is false when even the smallest batch is over the limit
+ */
+export function scaleToPot(dish: Dish, kitchen: Kitchen): Scaled & { fits: boolean } {
+  const most = Math.min(range.most, 60 / dish.serves);
+  const fits = (k: number): boolean => {
+    const setup = setUp(scaleBy(dish, k).dish, kitchen);
+    const { run } = solveBoth(setup, dish.texture ?? 'fluffy');
+    const geo = stackPlan({
+      g: setup.g,
+      pot: setup.pot,
+      addMl: run.addMl,
+      clingG: setup.src.clingG,
+      outerMl: setup.outerMl,
+    });
+    return geo.fillFraction <= geo.limitFraction && geo.bowlFraction <= 2 / 3;
+  };
+  let low = range.least;
+  let high = most;
+  if (!fits(low)) return { ...scaleBy(dish, low), fits: false };
+  if (fits(high)) low = high;
+  for (let i = 0; i < steps && high - low > 0.01; i++) {
+    const mid = Math.sqrt(low * high);
+    if (fits(mid)) low = mid;
+    else high = mid;
+  }
+  // Whole people where that costs little.
+  const people = Math.floor(dish.serves * low);
+  const k = people >= 1 && people / (dish.serves * low) > 0.9 ? people / dish.serves : low;
+  return { ...scaleBy(dish, k), fits: true };
+}

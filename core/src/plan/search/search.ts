@@ -1,0 +1,303 @@
+import { equivalentMin } from '../../grain/clock';
+import { rate } from '../../grain/rate';
+import { naturalMinOf, type PotRun, type Release } from '../../pot/cook';
+import { meansOf } from '../../pot/history';
+import type { LiquidBounds } from '../setup/bounds';
+import { boilsUp, type Gathered, type Item } from '../gather/item';
+import { piecesOf, type Heated } from '../simulate/heated';
+import type { Run } from '../judge/run';
+import { outcomeOf } from '../judge/runs';
+import { holdsOf } from './holds';
+import { liquidFor, type Miss } from './liquid';
+import { areSafe, runMeats, runPlants, type Sure } from '../simulate/meat';
+import { isTenderAim, meatsOf, plantsOf } from '../gather/pieces';
+import { firstIndex, ShortestSafe } from './shortest-safe';
+import { targetE, type TargetE } from '../setup/target';
+import { starchTemps, type GrainOutcome } from '../simulate/outcome';
+import { better, weighed, type Unweighed } from '../judge/weigh';
+
+const naturals: readonly Release[] = [
+  { kind: 'quick' },
+  ...[2, 4, 6, 8, 10, 12, 15].map((n): Release => ({ kind: 'timed', naturalMin: n })),
+  { kind: 'natural' },
+];
+/** A whistle cooker is let down by itself, or its weight is lifted. */
+const whistleReleases: readonly Release[] = [{ kind: 'natural' }, { kind: 'quick' }];
+/** Milk under pressure boils up into the valve when it is let off: it comes down by itself for so many minutes first [common practice]. */
+const milkCalmMin = 6;
+
+/** Samples that the clock reads as one while searching, s: within .1 points of the plan [derived]. */
+const clockS = 8;
+/** Under this chance of its texture a hill is not trusted to be the only one [derived: half of the cooks]. */
+const doubtful = 0.5;
+/** A neighbour's program stays unless another is better by more than this, points. */
+const worthChanging = 2;
+
+/** What a search is held to. */
+export interface Fixed {
+  holdMin?: number;
+  release?: Release;
+  /** mL; without it the liquid is solved for every program */
+  liquidMl?: number;
+}
+
+/** A program that was chosen before for nearly the same dish. */
+export interface Near {
+  holdMin: number;
+  release: Release;
+}
+
+/** A program tried on the pot, before liquid and pieces are looked at. */
+interface Trial extends Pick<Run, 'holdMin' | 'release' | 'potRun' | 'naturalMin' | 'equivalentMin'> {
+  /** the starch's temperatures in means of `clockS` */
+  clock: { temps: Float64Array; run: PotRun } | null;
+}
+
+/** What a search is bound by. */
+interface Asked {
+  /** sauce that is missing with so much liquid, g; null where nothing drinks */
+  miss: Miss | null;
+  bounds: LiquidBounds;
+  fixed: Fixed;
+}
+
+/** Everything that stays the same while the programs of one heated pot are compared. */
+export class Search {
+  private readonly trials = new Map<string, Trial>();
+  private readonly judged = new Map<string, Run>();
+  private readonly bare = new Map<string, Run>();
+  private readonly surely: Sure = new Map();
+  private readonly target: TargetE | null;
+  private readonly releases: readonly Release[];
+  /** the dish with only those pieces that can decide the minutes */
+  private readonly leading: Gathered;
+  private lastMl: number;
+  /** the best program while every piece is taken as perfect */
+  perfect: Run | null = null;
+  private readonly pieces: number;
+  private readonly shortestSafe: ShortestSafe;
+
+  constructor(
+    readonly h: Heated,
+    private readonly asked: Asked,
+    /** holds that may be chosen, min */
+    private readonly grid: readonly number[] = holdsOf(h),
+  ) {
+    const { fixed } = asked;
+    const may = h.heated.state.pot.whistle ? whistleReleases : naturals;
+    const calm = (r: Release): boolean => r.kind === 'natural' || (r.naturalMin ?? 0) >= milkCalmMin;
+    this.releases = fixed.release ? [fixed.release] : boilsUp(h.setup.g) ? may.filter(calm) : may;
+    this.target = h.setup.g.grain ? targetE(h.setup.g, h.texture, h.addMl) : null;
+    this.lastMl = fixed.liquidMl ?? h.addMl;
+    this.leading = leadingPieces(h.setup.g);
+    this.pieces = meatsOf(this.leading).length + plantsOf(this.leading).length;
+    this.shortestSafe = new ShortestSafe({
+      last: grid.length - 1,
+      longest: this.releases.at(-1)!,
+      runOf: (i, release) => this.trial(grid[i]!, release).potRun,
+      isSafe: (run) => areSafe(this.leading, run, { ...piecesOf(h), coarse: true }),
+    });
+  }
+
+  /** The best program: the fewest stops, then the most points. */
+  best(near: Near | null): Run {
+    let guess = Math.max(
+      0,
+      this.grid.findIndex((x) => x >= 5),
+    );
+    const byStarch = this.releases.map((release) => {
+      guess = this.indexNear(release, guess);
+      return { release, start: guess };
+    });
+    return this.among(byStarch, near, (start, release) => this.starts(release, start));
+  }
+
+  /** The best program around one that was best for nearly this liquid. */
+  around(from: Run, near: Near | null): Run {
+    const k = this.releases.findIndex((r) => sameRelease(r, from.release));
+    const start = this.indexOf(from.holdMin);
+    const span = this.releases.filter((_, i) => k < 0 || Math.abs(i - k) <= 1).map((release) => ({ release, start }));
+    const best = this.among(span, near, (i, release) => [this.shortestSafe.from(i, release)]);
+    // A few millilitres seldom make a piece unsafe: then everything is looked at again.
+    return best.stops > from.stops ? this.best(near) : best;
+  }
+
+  /**
+   * Branch and bound: what a release gives while every piece is taken as perfect cannot be beaten by what it gives with
+   * them, so the pieces are only followed where that is still more than the best so far.
+   */
+  private among(
+    ways: readonly { release: Release; start: number }[],
+    near: Near | null,
+    starts: (start: number, release: Release) => number[],
+  ): Run {
+    const promising = ways
+      .map((w) => ({ ...w, most: this.topOf(w.start, w.release) }))
+      .sort((a, b) => b.most.score - a.most.score);
+    this.perfect ??= promising[0]!.most;
+    let best: Run | null = null;
+    for (const { release, start, most } of promising) {
+      if (best?.stops === 0 && most.score <= best.score) break;
+      for (const i of starts(this.asked.fixed.holdMin === undefined ? this.indexOf(most.holdMin) : start, release))
+        best = better(best, this.uphill(i, release));
+    }
+    return near ? this.stay(best!, near) : best!;
+  }
+
+  /** The neighbour's program, if it is as safe and nearly as good. */
+  private stay(best: Run, near: Near): Run {
+    const holdMin = this.asked.fixed.holdMin ?? this.settableNear(near.holdMin);
+    const release = this.asked.fixed.release ?? near.release;
+    if (holdMin === null) return best;
+    const c = this.judge(holdMin, release);
+    return c.stops <= best.stops && c.score >= best.score - worthChanging ? c : best;
+  }
+
+  /** A neighbour's hold on this grid; the minutes of as many whistles move a little with what is in the pot. Null where it cannot be set. */
+  private settableNear(holdMin: number): number | null {
+    if (this.grid.includes(holdMin)) return holdMin;
+    return this.h.heated.state.pot.whistle ? this.grid[this.indexOf(holdMin)]! : null;
+  }
+
+  /** Where on the grid a look is worth while: by the starch, by what makes the pieces safe, and by what makes them good. */
+  private starts(release: Release, start: number): number[] {
+    if (this.asked.fixed.holdMin !== undefined) return [-1];
+    const byStarch = this.target ? start : 0;
+    if (this.pieces === 0) return [byStarch];
+    const safe = this.shortestSafe.from(byStarch, release);
+    const out = [safe];
+    const from = safe === byStarch && !this.target ? 0 : safe;
+    const good = (c: Run): boolean =>
+      c.plants.every((p) => p.verdict !== 'hard') &&
+      c.meats.every((m) => isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0));
+    if (!good(this.at(from, release)) && !this.shortestSafe.hopeless) {
+      const i = firstIndex(from, this.grid.length - 1, (k) => good(this.at(k, release)));
+      if (good(this.at(i, release))) out.push(i);
+    }
+    return out;
+  }
+
+  /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */
+  private indexNear(release: Release, guess: number): number {
+    if (!this.target || this.asked.fixed.holdMin !== undefined) return guess;
+    const perMin = Math.max(0.5, rate(this.h.setup.g.grain!.food.grain!.kinetics, this.h.heated.state.tempC));
+    let i = guess;
+    for (let k = 0; k < 2; k++) {
+      const e = this.trial(this.grid[i]!, release).equivalentMin;
+      const next = this.indexOf(this.grid[i]! + (this.target.want - e) / perMin);
+      if (next === i) break;
+      i = next;
+    }
+    return i;
+  }
+
+  /** The top for the starch alone. Where the water cannot give way its chance is flat around the reference: shorter holds are looked at too. */
+  private topOf(start: number, release: Release): Run {
+    const top = this.uphill(start, release, false);
+    if (!this.target || this.asked.fixed.holdMin !== undefined || top.chance.texture >= doubtful) return top;
+    let best = top;
+    for (let i = this.indexOf(top.holdMin) - 2; i >= 0; i -= 2) best = better(best, this.at(i, release, false));
+    return best === top ? top : this.uphill(this.indexOf(best.holdMin), release, false);
+  }
+
+  /** From a start to the top of its hill: steps of one on the grid. */
+  private uphill(start: number, release: Release, pieces = true): Run {
+    if (this.asked.fixed.holdMin !== undefined) return this.judge(this.asked.fixed.holdMin, release, pieces);
+    let best = this.at(start, release, pieces);
+    for (const direction of [1, -1]) {
+      let moved = false;
+      for (let i = start + direction; i >= 0 && i < this.grid.length; i += direction) {
+        const next = this.at(i, release, pieces);
+        if (better(best, next) !== next) break;
+        best = next;
+        moved = true;
+      }
+      if (moved) break;
+    }
+    return best;
+  }
+
+  private indexOf(holdMin: number): number {
+    const i = this.grid.findIndex((x) => x >= holdMin - 1e-9);
+    if (i < 0) return this.grid.length - 1;
+    return i > 0 && holdMin - this.grid[i - 1]! < this.grid[i]! - holdMin ? i - 1 : i;
+  }
+
+  private at(i: number, release: Release, pieces = true): Run {
+    return this.judge(i < 0 ? this.asked.fixed.holdMin! : this.grid[i]!, release, pieces);
+  }
+
+  private trial(holdMin: number, release: Release): Trial {
+    const key = `${holdMin} ${keyOf(release)}`;
+    const known = this.trials.get(key);
+    if (known) return known;
+    const { h } = this;
+    const run = h.heated.finish(holdMin, release);
+    let clock: Trial['clock'] = null;
+    let e = 0;
+    if (h.setup.g.grain) {
+      const n = Math.max(1, Math.round(clockS / run.history.dtS));
+      const temps = meansOf(starchTemps(h.setup.g, run, h.addMl, h.depthCm), n);
+      const dtS = n * run.history.dtS;
+      e = equivalentMin(temps, dtS, h.setup.g.grain.food.grain!.kinetics);
+      clock = { temps, run: { ...run, history: { ...run.history, dtS } } };
+    }
+    const t: Trial = { holdMin, release, potRun: run, naturalMin: naturalMinOf(run), equivalentMin: e, clock };
+    this.trials.set(key, t);
+    return t;
+  }
+
+  /** One program with its liquid; without `pieces` they are taken as perfect. */
+  private judge(holdMin: number, release: Release, pieces = true): Run {
+    const key = `${holdMin} ${keyOf(release)}`;
+    const cache = pieces ? this.judged : this.bare;
+    const known = cache.get(key);
+    if (known) return known;
+    const c = pieces
+      ? this.withPieces(this.judge(holdMin, release, false))
+      : weighed(this.withLiquid(holdMin, release));
+    cache.set(key, c);
+    return c;
+  }
+
+  private withLiquid(holdMin: number, release: Release): Unweighed {
+    const { h } = this;
+    const { clock, ...tried } = this.trial(holdMin, release);
+    let outcome: GrainOutcome | null = null;
+    let addMl = this.asked.fixed.liquidMl ?? h.addMl;
+    if (clock) {
+      const { temps, run } = clock;
+      const at = (ml: number): GrainOutcome => outcomeOf(h, run, { addMl: ml, temps })!;
+      if (this.asked.fixed.liquidMl === undefined && this.asked.miss) {
+        ({ addMl, outcome } = liquidFor(at, this.asked.miss, this.asked.bounds, this.lastMl));
+        this.lastMl = addMl;
+      } else outcome = at(addMl);
+    }
+    return { h, ...tried, addMl, outcome, meats: [], plants: [] };
+  }
+
+  private withPieces(bare: Run): Run {
+    const { h } = this;
+    const meats = runMeats(this.leading, bare.potRun, { ...piecesOf(h), coarse: true, surely: this.surely });
+    const plants = runPlants(this.leading, bare.potRun, true, h.ways);
+    return meats.length + plants.length === 0 ? bare : weighed({ ...bare, meats, plants });
+  }
+}
+
+/** More meats than this in one pot are seldom; the search follows those that need longest, the plan then looks at all. */
+const mostLeading = 4;
+/** Ice and collagen make a piece slower than its thickness tells, times [derived]. */
+const slower = { ice: 2.2, stew: 3 } as const;
+
+function leadingPieces(g: Gathered): Gathered {
+  const need = (i: Item): number =>
+    (i.thicknessMm ** 2 / (1 + i.piece.cautiousExponent)) *
+    (i.startC < 0 ? slower.ice : 1) *
+    (i.food.meat?.cut === 'stew' ? slower.stew : 1);
+  const after = (pieces: readonly Item[]): Item[] => [...pieces].sort((a, b) => need(b) - need(a)).slice(mostLeading);
+  const left = new Set([...after(meatsOf(g)), ...after(plantsOf(g))]);
+  return left.size === 0 ? g : { ...g, items: g.items.filter((i) => !left.has(i)) };
+}
+
+const keyOf = (r: Release): string => (r.kind === 'timed' ? `${r.naturalMin ?? 0}` : r.kind);
+export const sameRelease = (a: Release, b: Release): boolean => keyOf(a) === keyOf(b);

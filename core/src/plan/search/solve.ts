@@ -1,0 +1,114 @@
+import { equivalentMin } from '../../grain/clock';
+import type { Texture } from '../../grain/texture';
+import type { PotRun, Release } from '../../pot/cook';
+import type { Setup, FirstStage } from '../setup/setup';
+import { heat, piecesOf, type Heated } from '../simulate/heated';
+import type { Run } from '../judge/run';
+import type { Gathered, Item } from '../gather/item';
+import { isTenderAim, meatsOf } from '../gather/pieces';
+import { type MeatRun, runMeats } from '../simulate/meat';
+import type { Near } from './search';
+import { firstGuessMl, inFull, type OneLid, searchDtS, servedFrom, type Solved, solveOnce } from './solve-once';
+import { firstStage, type Then, withFirst } from '../simulate/stages';
+import { targetE } from '../setup/target';
+import { starchTemps } from '../simulate/outcome';
+
+/** Whether a first stage is still to be decided, there is none, or which one it is. */
+export type Stages = 'open' | 'one' | Pick<FirstStage, 'slow' | 'holdMin' | 'liquidMl'>;
+
+/**
+ * Liquid and program together. Where the program that the starch wants leaves a piece under its minimum or tough, the
+ * pieces get a stage of their own first, if that serves both better than one program for all.
+ */
+export function solveBoth(setup: Setup, texture: Texture, near: Near | null = null, stages: Stages = 'open'): Solved {
+  const solve = (one: Setup): OneLid => solveOnce(one, texture, near);
+  if (stages === 'one') return inFull(solve(setup));
+  if (stages !== 'open') {
+    const again = setup.g.items.filter((i) => stages.slow.includes(i.ingredient.id));
+    return inFull(solve(withFirst(setup, firstStage(setup, again, { addMl: stages.liquidMl }, stages))));
+  }
+  const asked = setup.g.dish.overrides?.firstStage;
+  const may = (asked ?? setup.g.rule.twoStage) && setup.g.grain !== null && !setup.first && meatsOf(setup.g).length > 0;
+  if (!may) return inFull(solve(setup));
+  const twice = (slow: readonly Item[], addMl: number): OneLid => {
+    const then = secondLid(setup, slow, addMl, texture);
+    return solve(withFirst(setup, firstStage(setup, slow, { addMl, then })));
+  };
+  const slow = asked ? slowestFirst(setup) : slowMeats(setup);
+  if (slow.length > 0) {
+    const addMl = setup.g.dish.overrides?.liquidMl ?? firstGuessMl(setup, texture);
+    const h = heat(setup, { addMl, pressure: setup.g.dish.overrides?.pressure ?? 'high', texture, dtS: searchDtS });
+    const most = collagenWithin(h, slow);
+    const tough = asked ? slow : slow.filter((i, k) => !isTenderAim(i, most[k]!));
+    // No time that the starch bears makes these tender: one program for all is not looked for.
+    if (tough.length > 0) return inFull(twice(tough, addMl));
+  }
+  const one = solve(setup);
+  const left = serves(one.best) ? [] : unserved(one);
+  if (left.length === 0) return inFull(one);
+  const two = twice(left, one.perfect.addMl);
+  return inFull(worthTwo(one.best, two.best) ? two : one);
+}
+const serves = (c: Run): boolean =>
+  c.stops === 0 && c.chance.texture >= servedFrom && !c.meats.some((m) => m.verdict.texture === 'tough');
+/** A second lid is work: it must be better by so many points, or make tender what was tough at no more than this price [from memory]. */
+const worthOf = { better: 8, tenderWorth: 12 } as const;
+
+function worthTwo(one: Run, two: Run): boolean {
+  if (one.stops !== two.stops) return two.stops < one.stops;
+  const tough = (c: Run): number => c.meats.filter((m) => m.verdict.texture === 'tough').length;
+  return two.score > one.score + (tough(two) < tough(one) ? -worthOf.tenderWorth : worthOf.better);
+}
+
+/** Raw pieces that the starch's own best program leaves under their minimum or tough. */
+function unserved({ perfect: { h, potRun } }: OneLid): Item[] {
+  return runMeats(h.setup.g, potRun, { ...piecesOf(h), coarse: true })
+    .filter((m) => m.item.state !== 'cooked' && (!m.verdict.ok || isTough(m)))
+    .map((m) => m.item);
+}
+const isTough = (m: MeatRun): boolean =>
+  m.item.food.meat!.cut === 'stew' && !isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0);
+
+/** Stew cuts under pressure that have not been cooked before. */
+const slowMeats = (setup: Setup): Item[] =>
+  meatsOf(setup.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked');
+
+/** What a cook who asks for a first stage means: the stew cuts, or else the thickest raw meat. */
+export function slowestFirst(setup: Setup): Item[] {
+  const stew = slowMeats(setup);
+  if (stew.length > 0) return stew;
+  const raw = meatsOf(setup.g).filter((i) => i.state !== 'cooked');
+  return raw.sort((a, c) => c.thicknessMm - a.thicknessMm).slice(0, 1);
+}
+
+/** Collagen minutes in the core of each slow meat at the longest hold that the starch bears. */
+function collagenWithin(h: Heated, items: Item[]): number[] {
+  const run = runWithin(h, targetE(h.setup.g, h.texture, h.addMl).most, { kind: 'timed', naturalMin: 5 });
+  const slow: Gathered = { ...h.setup.g, items };
+  return runMeats(slow, run, { depthCm: h.depthCm, coarse: true, ways: h.ways }).map((m) => m.nominal.collagenCoreMin);
+}
+
+/** The run of the longest hold, in whole minutes, after which the starch has not had more than so many minutes at 100 degC. */
+function runWithin(h: Heated, mostE: number, release: Release): PotRun {
+  let low = 0;
+  let high = 60;
+  while (low < high) {
+    const mid = (low + high + 1) >> 1;
+    const run = h.heated.finish(mid, release);
+    const temps = starchTemps(h.setup.g, run, h.addMl, h.depthCm);
+    if (equivalentMin(temps, run.history.dtS, h.setup.g.grain!.food.grain!.kinetics) <= mostE) low = mid;
+    else high = mid - 1;
+  }
+  return h.heated.finish(low, release);
+}
+
+/** Minutes of a first stage that stand for any while the second is looked ahead at: they move its heat-up by seconds [derived]. */
+const someFirstMin = 12;
+
+/** What the starch will want of the second lid, let off at once: the least that the pieces of a first stage still get. */
+function secondLid(setup: Setup, slow: readonly Item[], addMl: number, texture: Texture): Then {
+  const after = withFirst(setup, firstStage(setup, slow, { addMl }, { holdMin: someFirstMin }));
+  const pressure = setup.g.dish.overrides?.pressure ?? 'high';
+  const h = heat(after, { addMl, pressure, texture, dtS: searchDtS });
+  return { run: runWithin(h, targetE(setup.g, texture, addMl).want, { kind: 'quick' }), depthCm: h.depthCm };
+}

@@ -1,0 +1,75 @@
+import { bowlCapacityLitres } from '../../grain/bowl';
+import type { Setup } from './setup';
+import { fillLimits, stackPlan, thinAtBaseMl, type Geometry } from './stack';
+
+/** How little and how much liquid may be added, mL, and what sets each. */
+export interface LiquidBounds {
+  leastMl: number;
+  leastBy: 'nothing' | 'pot-minimum' | 'covers-starch';
+  mostMl: number;
+  /** `heat-up`: more of it would keep the pot so long under way that the grain is past its best */
+  mostBy: 'pot' | 'fill' | 'bowl' | 'heat-up';
+}
+
+/** What the liquid stands on when it is at its least, to a jug mark; null above that. */
+export const boundBy = <By extends string>(addMl: number, bounds: { leastMl: number; leastBy: By }): By | null =>
+  addMl <= bounds.leastMl + jugMarkMl ? bounds.leastBy : null;
+const jugMarkMl = 5;
+
+/** The minimum is met within this share of it. */
+export const minimumSlack = 0.03;
+/** Thin liquid that meets the minimum of a pot, mL. */
+export const leastThinMl = (minimumMl: number): number => minimumMl * (1 - minimumSlack);
+
+/** Share of the starch that may stand dry: pasta may peek [common practice]. */
+export const dryLimits = { grain: 0.05, pasta: 0.15, pastaStop: 0.3 } as const;
+/** An inner bowl holds its grain and water up to two thirds [common practice]. */
+export const bowlLimit = 2 / 3;
+const leastInBowlMl = 50;
+const closeMl = 1;
+
+export const geometryOf = (setup: Setup, addMl: number): Geometry =>
+  stackPlan({ g: setup.g, pot: setup.pot, addMl, clingG: setup.src.clingG, outerMl: setup.outerMl });
+
+/**
+ * Bounds of the liquid while it is solved: never under the pot's minimum less what is thin at the base, never under what
+ * covers the starch, never over the fill that is planned for. Where both cannot be, the lower one stands.
+ */
+export function liquidBounds(setup: Setup): LiquidBounds {
+  const { g, pot } = setup;
+  const potMl = pot.litres * 1000;
+  if (g.inBowl) {
+    const mostMl = bowlLimit * bowlCapacityLitres * 1000 - (g.grain ? g.grain.grams / 1.45 : 0);
+    return { leastMl: leastInBowlMl, leastBy: 'nothing', mostMl: Math.max(leastInBowlMl, mostMl), mostBy: 'bowl' };
+  }
+  const thinElse = thinAtBaseMl(g, 0, setup.src.clingG, setup.outerMl);
+  const perMl = g.main.food.bulkGPerMl[0] / g.main.food.densityGPerMl[0];
+  const minimumMl = Math.max(0, (leastThinMl(pot.minimumLiquidMl[0]) - thinElse) / perMl);
+  const limit = g.grain?.food.kind === 'pasta' ? dryLimits.pasta : dryLimits.grain;
+  const coverMl = g.grain ? firstFrom(0, potMl, (ml) => geometryOf(setup, ml).dryGrainShare <= limit) : 0;
+  // What made the steam of a first stage is in the pot already.
+  const leastMl = Math.max(minimumMl, coverMl, setup.before?.liquidMl ?? 0);
+  const fits = (ml: number): boolean => geometryOf(setup, ml).fillFraction <= fillLimits.solvedOfMost * pot.fillShare;
+  // What is too much for the pot with its least liquid is a stop; its liquid is then what the starch wants, and is scaled with it.
+  const tooMuch = geometryOf(setup, leastMl).fillFraction > pot.fillShare;
+  const full = fits(potMl) || tooMuch ? potMl : firstFrom(0, potMl, (ml) => !fits(ml));
+  return {
+    leastMl,
+    leastBy: leastMl === 0 ? 'nothing' : coverMl > minimumMl ? 'covers-starch' : 'pot-minimum',
+    mostMl: Math.max(leastMl, full),
+    mostBy: 'fill',
+  };
+}
+
+/** The least number from which on something holds, by bisection; `from` where it holds at once. */
+function firstFrom(from: number, to: number, holds: (x: number) => boolean): number {
+  if (holds(from)) return from;
+  let low = from;
+  let high = to;
+  while (high - low > closeMl) {
+    const mid = (low + high) / 2;
+    if (holds(mid)) high = mid;
+    else low = mid;
+  }
+  return high;
+}

@@ -1,0 +1,155 @@
+import type { Learned, LearnedValue } from '../../dish/learned';
+import { potInUse, type Kitchen } from '../../dish/kitchen';
+import type { Dish } from '../../dish/schema';
+import { recordOf } from '../../food/own-food';
+import type { FoodRecord, GrainRecord } from '../../food/record';
+import { withFactors, factorNames, type PotFactors } from '../../pot/factors';
+import { potProfile } from '../../pot/own-pot';
+import type { PotProfile } from '../../pot/profile';
+import { units } from '../../quantity/units';
+import { stableJson } from '../../stable-json';
+import { shortMark } from '../../short-mark';
+import type { Plan } from '../document/document';
+import type { Gathered, Item } from '../gather/item';
+import { saucyFrom } from './sauce';
+
+/*
+ * Where what was learned enters a plan: the fields of the pot, the measures, the clock of the grain, and what the cook calls
+ * right. A kitchen without it plans as from the factory.
+ */
+
+/** One step of the texture scale, points of the index; of the sauce scale, ln of its share; of salt, percent [derived: their edges]. */
+export const perStep = { texturePoints: 4.33, sauceLn: 0.76, pastaSauceLn: 0.5, saltPercent: 0.25 } as const;
+/** Nothing that was learned moves an aim further than this, in steps [from memory: a habit, not a law]. */
+const mostSteps = 1;
+const mostSaucePerDish = 0.6;
+/** Added to the share of sauce before its logarithm is taken: a dry dish has one too. */
+export const sauceOffset = 0.02;
+
+/** What the log taught, where it is in use. */
+export const learnedIn = ({ learning, learned }: Kitchen): Learned | undefined => (learning ? learned : undefined);
+
+const valueOf = (values: Readonly<Record<string, LearnedValue>> | undefined, name: string): number =>
+  values?.[name]?.value ?? 0;
+const held = (steps: number): number => Math.max(-mostSteps, Math.min(mostSteps, steps));
+
+/** The pot of a kitchen: of the table or the cook's own, with what the log taught of it. */
+export function potOfKitchen(kitchen: Kitchen): PotProfile {
+  const pot = potProfile(potInUse(kitchen));
+  const own = potFactors(kitchen);
+  return own ? withFactors(pot, own) : pot;
+}
+
+/** What the log taught of the pot of a kitchen; undefined where nothing was learned, or it is not used. */
+export function potFactors(kitchen: Kitchen): PotFactors | undefined {
+  const own = learnedIn(kitchen)?.pots[kitchen.potId];
+  return own && Object.fromEntries(factorNames.map((n) => [n, valueOf(own, n)]));
+}
+
+/** The dish as these hands measure it: a cup of grain holds what they scoop. */
+export function asMeasured(dish: Dish, kitchen: Kitchen): Dish {
+  const scoop = Math.exp(valueOf(learnedIn(kitchen)?.cook, 'scoop'));
+  if (scoop === 1) return dish;
+  const ingredients = dish.ingredients.map((i) =>
+    units[i.amount.unit].kind === 'volume' && recordOf(i).grain
+      ? { ...i, amount: { ...i.amount, value: i.amount.value * scoop } }
+      : i,
+  );
+  return { ...dish, ingredients };
+}
+
+/** What this cook calls just right, and how fast this grain cooks. */
+export function withTaste(g: Gathered, kitchen: Kitchen): Gathered {
+  const learned = learnedIn(kitchen);
+  if (!learned) return g;
+  const { cook } = learned;
+  const rule = { ...g.rule, saltPercent: g.rule.saltPercent + perStep.saltPercent * held(valueOf(cook, 'salt')) };
+  const sauce = held(valueOf(cook, 'sauce'));
+  const moved = {
+    ...g,
+    rule,
+    sauceShare:
+      g.sauceShare >= saucyFrom
+        ? Math.min(
+            mostSaucePerDish,
+            Math.max(saucyFrom, (g.sauceShare + sauceOffset) * Math.exp(perStep.sauceLn * sauce) - sauceOffset),
+          )
+        : g.sauceShare,
+    saucePerStarch: g.saucePerStarch === null ? null : g.saucePerStarch * Math.exp(perStep.pastaSauceLn * sauce),
+  };
+  const rec = g.grain?.food.grain;
+  if (!g.grain || !rec) return moved;
+  const food = { ...g.grain.food, grain: grainAsLearned(g.grain.food, rec, learned) };
+  const grain: Item = { ...g.grain, food };
+  return { ...moved, grain, items: g.items.map((i) => (i === g.grain ? grain : i)) };
+}
+
+function grainAsLearned({ id, kind }: FoodRecord, rec: GrainRecord, { cook, grains }: Learned): GrainRecord {
+  const { kinetics } = rec;
+  const likes = held(valueOf(cook, 'like') + valueOf(cook, `like:${kinetics}`) - valueOf(grains[id], 'shift'));
+  const times = Math.exp(-valueOf(cook, `speed:${kinetics}`) - valueOf(grains[id], 'speed'));
+  // The packet of a pasta stands as it is printed: its clock is not moved.
+  if (kind === 'pasta') return rec;
+  const [aim, ...source] = rec.aimMoisture;
+  const minutes = ([min, ...tag]: GrainRecord['eRef']): GrainRecord['eRef'] => [min * times, ...tag];
+  return {
+    ...rec,
+    aimMoisture: [aim + (perStep.texturePoints * likes) / 100, ...source],
+    boilMin: minutes(rec.boilMin),
+    eMin: minutes(rec.eMin),
+    eRef: minutes(rec.eRef),
+    eMax: minutes(rec.eMax),
+  };
+}
+
+/** A value is named beside a plan once this share of its spread is gone, and it moves something [from memory]. */
+const knownFrom = 0.8;
+const worthNaming = 0.7;
+
+/** What of all this moved a plan, the surest first; none in a kitchen without it. */
+function movedBy(kitchen: Kitchen, starch: string | undefined): NonNullable<Plan['learned']>['moved'] {
+  const learned = learnedIn(kitchen);
+  const { potId } = kitchen;
+  if (!learned) return [];
+  const groups = [
+    { of: potId, values: learned.pots[potId] ?? {} },
+    { of: 'cook', values: learned.cook },
+    ...(starch === undefined ? [] : [{ of: starch, values: learned.grains[starch] ?? {} }]),
+  ];
+  return groups
+    .flatMap(({ of, values }) =>
+      Object.entries(values).map(([parameter, v]) => ({
+        of,
+        parameter,
+        value: v.value,
+        sd: v.sd,
+        cooks: v.cooks,
+        left: v.sd / v.priorSd,
+      })),
+    )
+    .filter(
+      (m) =>
+        m.left < knownFrom && Math.abs(m.value) > worthNaming * m.sd && !['tap', 'late', 'sense'].includes(m.parameter),
+    )
+    .sort((a, b) => a.left - b.left)
+    .map(({ left: _, ...m }) => m);
+}
+
+/** A mark of everything that was learned and is in use; undefined as from the factory. */
+export function learnedMark(kitchen: Kitchen): string | undefined {
+  const learned = learnedIn(kitchen);
+  return learned && shortMark(stableJson([learned.pots, learned.cook, learned.grains]));
+}
+
+/** What a plan keeps of what was learned when it was made. */
+export function learnedOf(kitchen: Kitchen, starch: string | undefined): Plan['learned'] {
+  const mark = learnedMark(kitchen);
+  return mark === undefined ? undefined : { mark, moved: movedBy(kitchen, starch) };
+}
+
+/** The kitchen that a plan was made in: one made as from the factory is followed so, whatever has been learned since. */
+export const kitchenOfPlan = (kitchen: Kitchen, p: Pick<Plan, 'learned'>): Kitchen =>
+  p.learned ? kitchen : asFromFactory(kitchen);
+
+/** The kitchen as from the factory. */
+export const asFromFactory = (kitchen: Kitchen): Kitchen => ({ ...kitchen, learning: false });
