@@ -1,7 +1,7 @@
 import type { Dish, Family } from '../src/dish/schema';
 import { fryPlan, fryMinutes } from '../src/plan/setup/fry';
 import { setUp } from '../src/plan/setup/setup';
-import type { FinishStep } from '../src/plan/document/document';
+import type { FinishStep } from '../src/plan/document/steps';
 import { finishPlan, heldBack, type FinishInput } from '../src/plan/write/finish';
 import { gather } from '../src/plan/gather/gather';
 import { sharesWater, type Item } from '../src/plan/gather/item';

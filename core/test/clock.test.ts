@@ -1,5 +1,5 @@
 import type { CookEvent } from '../src/cook/events';
-import type { Step } from '../src/plan/document/document';
+import type { Step } from '../src/plan/document/steps';
 import { plan } from '../src/plan/plan';
 import { happened, timelineAt, undoNewest } from './helpers/happened';
 import { hut, turkeyRice } from './helpers/dishes';

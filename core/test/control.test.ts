@@ -1,4 +1,5 @@
-import { cookPot, HeatedPot, type Program } from '../src/pot/cook';
+import { cookPot, HeatedPot } from '../src/pot/cook';
+import { type Program } from '../src/pot/program';
 import { pots } from '../src/pot/profile';
 import { facts, waterLoad } from './helpers/loads';
 

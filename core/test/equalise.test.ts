@@ -1,6 +1,7 @@
 import type { Dish, Ingredient } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
-import type { MeatVerdict, Plan, PlantVerdict, Severity } from '../src/plan/document/document';
+import type { MeatVerdict, PlantVerdict } from '../src/plan/document/verdicts';
+import type { Plan, Severity } from '../src/plan/document/document';
 import { equalise, strugglers, troubleOf } from '../src/plan/equalise';
 import { plan } from '../src/plan/plan';
 import { board, type Thing } from './helpers/board';

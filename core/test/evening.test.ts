@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { evening } from '../src/cook/evening';
-import type { Plan, Step } from '../src/plan/document/document';
+import type { Plan } from '../src/plan/document/document';
+import type { Step } from '../src/plan/document/steps';
 import { plan } from '../src/plan/plan';
 import { demoDish } from './helpers/demo';
 import { hut } from './helpers/dishes';

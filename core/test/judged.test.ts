@@ -10,7 +10,7 @@ import { gather } from '../src/plan/gather/gather';
 import { type Gathered } from '../src/plan/gather/item';
 import { meatsOf, placementOf, plantsOf } from '../src/plan/gather/pieces';
 import { runMeats, runPlants } from '../src/plan/simulate/meat';
-import type { PotRun } from '../src/pot/cook';
+import type { PotRun } from '../src/pot/program';
 import { board, itemOf, type Thing } from './helpers/board';
 
 /* What a piece is called after a run of the pot: safe by its minimum and both runs, then by how it eats. */

@@ -1,4 +1,4 @@
-import type { FryStep } from '../src/plan/document/document';
+import type { FryStep } from '../src/plan/document/steps';
 import { gather } from '../src/plan/gather/gather';
 import { type Gathered } from '../src/plan/gather/item';
 import { panRun, reducedG, withPan } from '../src/plan/setup/pan';

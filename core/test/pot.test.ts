@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { Solver } from 'odex';
-import { cookPot, HeatedPot, type Program } from '../src/pot/cook';
+import { cookPot, HeatedPot } from '../src/pot/cook';
+import { type Program } from '../src/pot/program';
 import { flux } from '../src/pot/flux';
 import { pots } from '../src/pot/profile';
 import { PotState } from '../src/pot/state';

@@ -16,7 +16,7 @@ import { runOf } from '../src/plan/judge/runs';
 import { better } from '../src/plan/judge/weigh';
 import { heat, type Heated } from '../src/plan/simulate/heated';
 import { targetE } from '../src/plan/setup/target';
-import type { Release } from '../src/pot/cook';
+import type { Release } from '../src/pot/program';
 import { board } from './helpers/board';
 import { demoDish } from './helpers/demo';
 import { hut, plainRice, seaLevel, turkeyRice } from './helpers/dishes';

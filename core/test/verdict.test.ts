@@ -1,5 +1,6 @@
 import { gather } from '../src/plan/gather/gather';
-import type { MeatVerdict, Plan } from '../src/plan/document/document';
+import type { MeatVerdict } from '../src/plan/document/verdicts';
+import type { Plan } from '../src/plan/document/document';
 import { plan } from '../src/plan/plan';
 import { normal } from '../src/normal';
 import { grainVerdict, pastaVerdict, starchOf, worstMeat } from '../src/plan/judge/verdict';

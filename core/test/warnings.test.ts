@@ -1,6 +1,7 @@
 import type { Dish, Family } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
-import type { FryStep, MeatVerdict, PlantVerdict } from '../src/plan/document/document';
+import type { FryStep } from '../src/plan/document/steps';
+import type { MeatVerdict, PlantVerdict } from '../src/plan/document/verdicts';
 import { gather } from '../src/plan/gather/gather';
 import { plan } from '../src/plan/plan';
 import type { Run } from '../src/plan/judge/run';

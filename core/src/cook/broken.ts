@@ -1,5 +1,5 @@
 import { equivalentMin } from '../grain/clock';
-import type { PotRun } from '../pot/cook';
+import type { PotRun } from '../pot/program';
 import { openFor, type OpenState } from '../pot/open';
 import { ambientPa } from '../water/atmosphere';
 import { saturationC } from '../water/saturation';

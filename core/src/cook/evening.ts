@@ -1,4 +1,5 @@
-import type { Plan, Step } from '../plan/document/document';
+import type { Plan } from '../plan/document/document';
+import type { Step } from '../plan/document/steps';
 
 /** One dish of an evening: the first one is served to the minute, the others come as near to it as the hands allow. */
 export interface EveningDish {

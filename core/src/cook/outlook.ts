@@ -1,11 +1,13 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
-import type { Release } from '../pot/cook';
+import type { Release } from '../pot/program';
 import { setUp, type Setup } from '../plan/setup/setup';
 import { kitchenOfPlan } from '../plan/setup/learned';
 import { potCurve } from '../plan/write/curve';
-import type { MeatVerdict, Plan, PotCurve } from '../plan/document/document';
+import type { MeatVerdict } from '../plan/document/verdicts';
+import type { Plan } from '../plan/document/document';
+import type { PotCurve } from '../plan/document/curve';
 import { joined } from '../plan/simulate/meat';
 import { heat, type Heated } from '../plan/simulate/heated';
 import type { Run } from '../plan/judge/run';

@@ -1,4 +1,4 @@
-import type { Step } from '../plan/document/document';
+import type { Step } from '../plan/document/steps';
 import type { StepId } from '../plan/document/step-id';
 import { isKind, type CookEvent, type EventOf, type Lid } from './events';
 import type { TimedStep } from './timed-step';

@@ -3,14 +3,15 @@ import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
 import { setUp } from '../plan/setup/setup';
 import { kitchenOfPlan } from '../plan/setup/learned';
-import type { MeatVerdict, Plan } from '../plan/document/document';
+import type { MeatVerdict } from '../plan/document/verdicts';
+import type { Plan } from '../plan/document/document';
 import { baseAreaCm2 } from '../pot/profile';
 import { depthCm, loadOf } from '../plan/setup/load';
 import { runMeats } from '../plan/simulate/meat';
 import type { Setup } from '../plan/setup/setup';
 import { setupOfPlan, earlierOf } from '../plan/simulate/stages';
 import { grainOutcome, steamG } from '../plan/simulate/outcome';
-import type { PotRun } from '../pot/cook';
+import type { PotRun } from '../pot/program';
 import type { Load } from '../pot/state';
 
 /** What a pot's real history made of the food. */

@@ -1,4 +1,5 @@
-import type { Plan, Step } from '../plan/document/document';
+import type { Plan } from '../plan/document/document';
+import type { Step } from '../plan/document/steps';
 
 /** Small work that fits into a wait, with its minutes [common practice]; a key of the text catalogue. */
 interface Filler {

@@ -1,4 +1,4 @@
-import type { PotCurve } from '../plan/document/document';
+import type { PotCurve } from '../plan/document/curve';
 import type { CookTimeline } from './timeline';
 import { actualOf } from './actual';
 import type { Cook } from './cook';

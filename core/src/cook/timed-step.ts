@@ -1,4 +1,4 @@
-import type { Step } from '../plan/document/document';
+import type { Step } from '../plan/document/steps';
 
 /** A step of the plan at its time. */
 export interface TimedStep {

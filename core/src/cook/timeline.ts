@@ -1,4 +1,5 @@
-import type { Plan, Step } from '../plan/document/document';
+import type { Plan } from '../plan/document/document';
+import type { Step } from '../plan/document/steps';
 import type { StepId } from '../plan/document/step-id';
 import { isKind, type CookEvent, type EventKind, type Lid } from './events';
 import { isDetour, isBroken, withHold, withRescues, type WithRescues } from './rescued-steps';

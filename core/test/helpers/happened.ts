@@ -1,4 +1,4 @@
-import type { Step } from '../../src/plan/document/document';
+import type { Step } from '../../src/plan/document/steps';
 import type { CookEvent, Happening } from '../../src/cook/events';
 import { endsSomething, standingEvents } from '../../src/cook/runs';
 import { cookTimeline, type CookTimeline } from '../../src/cook/timeline';

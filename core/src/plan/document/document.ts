@@ -1,5 +1,14 @@
 import * as z from 'zod';
-import { finishCodes, stepIdSchema } from './step-id';
+import { afterSchema } from './after';
+import { curveSchema, potCurveSchema } from './curve';
+import { finishStepSchema, fryStepSchema, stepSchema, timelineStageSchema } from './steps';
+import {
+  grainVerdictSchema,
+  meatVerdictSchema,
+  pastaVerdictSchema,
+  plantVerdictSchema,
+  scorchSchema,
+} from './verdicts';
 import { ownPotSchema } from '../../pot/own-pot';
 import { reasonedSchema } from '../../reasoned';
 
@@ -54,142 +63,6 @@ export const stackLayerSchema = z.object({
 });
 export type StackLayer = z.infer<typeof stackLayerSchema>;
 
-export const meatVerdictSchema = z.object({
-  ingredient: text,
-  coreC: num,
-  /** the same with thicker pieces and a weaker surface: what safety is judged by */
-  cautiousCoreC: num,
-  safeMinimumC: num,
-  safeMinimumSource: text,
-  log10Reduction: num,
-  ok: z.boolean(),
-  texture: z.enum(['under', 'juicy', 'firm', 'dry', 'tender', 'tough']),
-  lossShare: num,
-  /** collagen minutes at 116.5 degC in the core, and what this cut needs to be tender */
-  collagenCoreMin: num.optional(),
-  tenderCoreMin: num.optional(),
-  /** cooked from raw, heated again, or hot already */
-  kind: z.enum(['cook', 'reheat', 'none']).default('cook'),
-  /** thickness that was reckoned with, and whether nobody measured it */
-  thicknessMm: num.default(0),
-  guessed: z.boolean().default(false),
-});
-export type MeatVerdict = z.infer<typeof meatVerdictSchema>;
-
-/** A plant cooked as a piece: softening minutes at 100 degC in the core and in the mean. */
-export const plantVerdictSchema = z.object({
-  ingredient: text,
-  coreC: num,
-  softCoreMin: num,
-  softMeanMin: num,
-  verdict: z.enum(['hard', 'done', 'soft']),
-  /** softening as times of the least needed, and as a share of the most it bears */
-  doneTimes: num.default(1),
-  softShare: num.default(0),
-});
-export type PlantVerdict = z.infer<typeof plantVerdictSchema>;
-
-export const scorchReasonSchema = z.object({
-  code: text,
-  points: num,
-  remedy: text.optional(),
-  /** share of all that speaks for scorching, 0..1 */
-  share: num.optional(),
-  /** the risk once the remedy is taken, 0..1 */
-  after: num.optional(),
-});
-export type ScorchReason = z.infer<typeof scorchReasonSchema>;
-
-export const stageSchema = z.enum(['prep', 'fry', 'first', 'stack', 'heat-up', 'hold', 'natural', 'vent', 'finish']);
-
-export const timelineStageSchema = z.object({
-  stage: stageSchema,
-  startMin: num,
-  endMin: num,
-  handsOn: z.boolean(),
-  /** the hottest the pot gets in this stage, degC */
-  peakC: num,
-});
-export type TimelineStage = z.infer<typeof timelineStageSchema>;
-
-export const fryStepSchema = z.object({
-  order: num,
-  ingredient: text,
-  minutes: num,
-  /** key of the text catalogue */
-  until: text,
-  takeOut: z.boolean(),
-  /** why it comes out again, a key of the text catalogue */
-  takeOutWhy: text.optional(),
-  batches: num.optional(),
-  /** of pieces: how thick they are, and the base that one batch covers */
-  thicknessMm: num.optional(),
-  coverCm2: num.optional(),
-  /** what goes wrong in the order the cook chose, a key of the text catalogue */
-  trouble: z.enum(['burns', 'steams', 'sticks']).optional(),
-  /** what the sear is for: colour only, half way to the middle, or a head start for a slow piece */
-  aim: z.enum(['colour', 'half', 'brown']).optional(),
-  /** the pan after this step, and what boiled off in it */
-  foodC: num.optional(),
-  baseC: num.optional(),
-  evaporatedG: num.optional(),
-});
-export type FryStep = z.infer<typeof fryStepSchema>;
-
-export const finishStepSchema = z.object({
-  order: num,
-  code: z.enum(finishCodes),
-  text,
-  minutes: num.optional(),
-  ingredients: z.array(text),
-  /** the mixture once these things are in it, degC */
-  tempC: num.optional(),
-  /** heat that this step needs, and whether the lid lies on */
-  heat: z.enum(['saute', 'keep-warm']).optional(),
-  lidOn: z.boolean().optional(),
-  /** what must be reached in the middle, degC: published minimum, recalled */
-  minimumC: num.optional(),
-  /** liquid poured in, mL */
-  ml: num.optional(),
-});
-export type FinishStep = z.infer<typeof finishStepSchema>;
-
-/** One instruction of the guided cook. `text` and `caution` are keys of the text catalogue, `params` fill them. */
-export const stepSchema = z.object({
-  id: stepIdSchema,
-  stage: stageSchema,
-  /** hands on, or a wait that the clock or the pot ends */
-  kind: z.enum(['do', 'wait']),
-  minutes: num,
-  text,
-  params: z.record(text, z.union([text, num])),
-  ingredients: z.array(text),
-  /** the tap that ends this step */
-  expects: z.enum(['pin-up', 'pin-down']).optional(),
-  caution: text.optional(),
-});
-export type Step = z.infer<typeof stepSchema>;
-
-export const potCurveSchema = z.object({
-  /** minutes after the lid locks */
-  minutes: z.array(num),
-  tempC: z.array(num),
-  gaugeKpa: z.array(num),
-});
-export type PotCurve = z.infer<typeof potCurveSchema>;
-
-export const curveSchema = potCurveSchema.extend({
-  /** centre of the slowest meat, when there is one */
-  meatC: z.array(num).optional(),
-  /** the grain or pasta itself: its bed lags behind the pot */
-  grainC: z.array(num).optional(),
-  /** liquid that it has not drunk yet, g */
-  freeG: z.array(num).optional(),
-});
-export type Curve = z.infer<typeof curveSchema>;
-
-const bandSchema = z.enum(['hard', 'firm', 'fluffy', 'soft', 'mushy']);
-
 export const planSchema = z.object({
   format: z.literal(planFormat),
   mode: z.enum(['solve', 'evaluate']),
@@ -228,49 +101,8 @@ export const planSchema = z.object({
     /** salted at the table and not in the pot: what to use there, g */
     tableG: num.default(0),
   }),
-  grain: z
-    .object({
-      food: text,
-      ingredient: text,
-      moisture: num,
-      band: bandSchema,
-      equivalentMin: num,
-      freeSauceG: num,
-      freeShare: num,
-      sauce: z.enum(['dry', 'moist', 'saucy', 'soupy']),
-      textureIndex: num,
-      spreadPoints: num,
-      /** sauce at the table, g, with what joins at the end */
-      sauceG: num.optional(),
-      /** band edges of this family on the texture index */
-      edges: z.array(num).optional(),
-      /** chance that the grain falls in its band, 0..1, from the ledger's spreads */
-      bandChance: num,
-      done: num,
-      aimIndex: num,
-    })
-    .nullable(),
-  pasta: z
-    .object({
-      food: text,
-      ingredient: text,
-      equivalentMin: num,
-      packetMin: num,
-      /** doneness as a multiple of the packet's minutes */
-      x: num,
-      band: z.enum(['hard', 'al-dente', 'tender', 'soft']),
-      moisture: num,
-      freeSauceG: num,
-      freeShare: num,
-      sauce: z.enum(['dry', 'moist', 'saucy', 'soupy']),
-      /** sauce at the table, g, with what joins at the end */
-      sauceG: num.optional(),
-      /** one standard deviation of x, from what the kinetics of pasta are known to */
-      spreadX: num,
-      bandChance: num,
-      aimX: num,
-    })
-    .nullable(),
+  grain: grainVerdictSchema.nullable(),
+  pasta: pastaVerdictSchema.nullable(),
   /** hot liquid that does not fit under the lid and is stirred in after opening, mL */
   topUpMl: num.default(0),
   program: z.object({
@@ -324,40 +156,7 @@ export const planSchema = z.object({
     .default(null),
   stack: z.array(stackLayerSchema),
   /** what comes after the lid */
-  after: z
-    .object({
-      /** null where no liquid stands free */
-      thicken: z
-        .object({
-          freeG: num,
-          simmerGPerMin: num,
-          starchG: num,
-          waterMl: num,
-          standMin: num,
-          standDrinksG: num,
-        })
-        .nullable(),
-      crust: z
-        .object({ areaCm2: num, crumbG: num, butterG: num, cheeseG: num, ovenC: num, minutes: z.array(num) })
-        .nullable(),
-      /** how a big batch goes on softening, in the closed pot and in a wide dish, texture points */
-      drift: z.object({ minutes: num, closedPoints: num, spreadPoints: num }).nullable(),
-      /** depth and area of the pan that cools it in time */
-      keep: z.object({
-        massG: num,
-        depthMm: num,
-        areaCm2: num,
-        withinMin: num,
-        freezePortions: num,
-        reheatC: num,
-      }),
-    })
-    .default({
-      thicken: null,
-      crust: null,
-      drift: null,
-      keep: { massG: 0, depthMm: 0, areaCm2: 0, withinMin: 120, freezePortions: 0, reheatC: 74 },
-    }),
+  after: afterSchema,
   heldBack: z.array(z.object({ ingredient: text, until: z.enum(['finish', 'topping']), why: text })),
   finish: z.array(finishStepSchema),
   timeline: z.array(timelineStageSchema),
@@ -379,14 +178,7 @@ export const planSchema = z.object({
     liquidLevelMm: num,
     ok: z.boolean(),
   }),
-  scorch: z.object({
-    index: num,
-    /** one standard deviation of the points below and above; not in plans made before they were known */
-    low: num.optional(),
-    high: num.optional(),
-    level: z.enum(['low', 'watch', 'high']),
-    reasons: z.array(scorchReasonSchema),
-  }),
+  scorch: scorchSchema,
   warnings: z.array(warningSchema),
   /** what to change where a stop stays or the plan seldom comes out: each was planned anew; the best first */
   proposals: z

@@ -1,5 +1,5 @@
 import type { Placement } from '../../water/surface';
-import type { MeatVerdict } from '../document/document';
+import type { MeatVerdict } from '../document/verdicts';
 import { goesUnderLid, type Gathered, type Item } from './item';
 import { placeOf } from './place';
 

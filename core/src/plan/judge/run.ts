@@ -1,7 +1,7 @@
-import type { PotRun, Release } from '../../pot/cook';
+import type { PotRun, Release } from '../../pot/program';
 import type { Term } from '../../reasoned';
 import type { Chance } from './chance';
-import type { PlantVerdict } from '../document/document';
+import type { PlantVerdict } from '../document/verdicts';
 import type { Heated } from '../simulate/heated';
 import type { MeatRun } from '../simulate/meat';
 import type { GrainOutcome } from '../simulate/outcome';

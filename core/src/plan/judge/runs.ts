@@ -1,5 +1,5 @@
 import type { Texture } from '../../grain/texture';
-import { naturalMinOf, type PotRun, type Program, type Release } from '../../pot/cook';
+import { naturalMinOf, type PotRun, type Program, type Release } from '../../pot/program';
 import { heat, type Heated } from '../simulate/heated';
 import { runMeats, runPlants } from '../simulate/meat';
 import type { Run } from './run';

@@ -1,7 +1,7 @@
 import { timePoints } from '../../grain/texture';
 import type { Term } from '../../reasoned';
 import { chanceOf, piecesChance, sprayChance, textureChance } from './chance';
-import type { PlantVerdict } from '../document/document';
+import type { PlantVerdict } from '../document/verdicts';
 import type { Heated } from '../simulate/heated';
 import type { Gathered } from '../gather/item';
 import { wantedCollagenMin } from '../gather/pieces';

@@ -5,7 +5,7 @@ import type { Dish } from '../../dish/schema';
 import { halton, primes } from '../../halton';
 import { pieceSd } from '../../meat/cautious';
 import { normalDeviate } from '../../normal';
-import type { PotRun } from '../../pot/cook';
+import type { PotRun } from '../../pot/program';
 import { eveningHeatSd } from '../../pot/factors';
 import { setUp, type Setup } from '../setup/setup';
 import { textureSd } from '../judge/chance';

@@ -1,6 +1,6 @@
 import { equivalentMin } from '../../grain/clock';
 import { rate } from '../../grain/rate';
-import { naturalMinOf, type PotRun, type Release } from '../../pot/cook';
+import { naturalMinOf, type PotRun, type Release } from '../../pot/program';
 import { meansOf } from '../../pot/history';
 import type { LiquidBounds } from '../setup/bounds';
 import { boilsUp, type Gathered, type Item } from '../gather/item';

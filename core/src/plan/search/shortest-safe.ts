@@ -1,4 +1,4 @@
-import type { PotRun, Release } from '../../pot/cook';
+import type { PotRun, Release } from '../../pot/program';
 import { holdAndNatural } from '../simulate/meat';
 
 /** What the holds of one heated pot are looked through with; holds are told by their index on the grid. */

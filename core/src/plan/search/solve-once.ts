@@ -1,7 +1,7 @@
 import { closedLiquidG } from '../../grain/closed';
 import { type Texture, wishShift } from '../../grain/texture';
 import { uptakeGPerG } from '../../grain/uptake';
-import type { Release } from '../../pot/cook';
+import type { Release } from '../../pot/program';
 import { issueAt, refusal } from '../../problem';
 import type { Setup } from '../setup/setup';
 import { liquidBounds, type LiquidBounds } from '../setup/bounds';

@@ -1,6 +1,6 @@
 import { equivalentMin } from '../../grain/clock';
 import type { Texture } from '../../grain/texture';
-import type { PotRun, Release } from '../../pot/cook';
+import type { PotRun, Release } from '../../pot/program';
 import type { Setup, FirstStage } from '../setup/setup';
 import { heat, piecesOf, type Heated } from '../simulate/heated';
 import type { Run } from '../judge/run';

@@ -1,4 +1,4 @@
-import type { FinishStep } from '../document/document';
+import type { FinishStep } from '../document/steps';
 import { hasFlag, type Gathered, type Item } from '../gather/item';
 
 /** A dish that is served hot is kept at or over this, degC: published minimum for keeping hot, recalled. */

@@ -1,6 +1,6 @@
 import { isMince } from '../../food/meats';
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
-import type { FryStep } from '../document/document';
+import type { FryStep } from '../document/steps';
 import { hasFlag, type Gathered, type Item } from '../gather/item';
 import { placeOf } from '../gather/place';
 

@@ -1,7 +1,7 @@
 import { addTo, openFor, takeFrom, type OpenState } from '../../pot/open';
 import type { PotProfile } from '../../pot/profile';
 import { deglazeMin, deglazeMl, isReduced } from './fry';
-import type { FryStep } from '../document/document';
+import type { FryStep } from '../document/steps';
 import type { Gathered, Item } from '../gather/item';
 
 /** Where food comes from, degC [common practice]. */

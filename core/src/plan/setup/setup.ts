@@ -4,7 +4,7 @@ import type { History } from '../../history';
 import type { Load } from '../../pot/state';
 import type { PotProfile } from '../../pot/profile';
 import { issueAt, refusal } from '../../problem';
-import type { FryStep } from '../document/document';
+import type { FryStep } from '../document/steps';
 import { fryPlan } from './fry';
 import { gather } from '../gather/gather';
 import { goesUnderLid, type Gathered } from '../gather/item';

@@ -8,7 +8,7 @@ import {
   type SauceBand,
   type TextureResult,
 } from '../../grain/texture';
-import type { PotRun } from '../../pot/cook';
+import type { PotRun } from '../../pot/program';
 import { warmFinishMin } from '../setup/finish-minutes';
 import { hasFlag, isFinishSauce, type Gathered } from '../gather/item';
 import { finishedMass, saucyFrom, slowingOf, sum } from '../setup/sauce';

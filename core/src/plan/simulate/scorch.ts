@@ -1,5 +1,5 @@
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
-import type { ScorchReason } from '../document/document';
+import type { ScorchReason } from '../document/verdicts';
 import { goesUnderLid, hasFlag, type Gathered, type Item } from '../gather/item';
 import { cooksUnderLid } from '../gather/joins';
 import { minimumSlack } from '../setup/bounds';

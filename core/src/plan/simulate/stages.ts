@@ -1,4 +1,5 @@
-import { HeatedPot, type PotRun } from '../../pot/cook';
+import { HeatedPot } from '../../pot/cook';
+import { type PotRun } from '../../pot/program';
 import type { History } from '../../history';
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import type { Setup, FirstStage } from '../setup/setup';

@@ -1,5 +1,5 @@
 import type { History } from '../../history';
-import type { Curve, PotCurve } from '../document/document';
+import type { Curve, PotCurve } from '../document/curve';
 import type { Run } from '../judge/run';
 import { freeTraceOf } from '../judge/runs';
 

@@ -1,4 +1,4 @@
-import type { FinishStep } from '../document/document';
+import type { FinishStep } from '../document/steps';
 import { hotC } from '../setup/finish-minutes';
 import type { Gathered, Item } from '../gather/item';
 import { meatsOf, minimumC } from '../gather/pieces';

@@ -1,9 +1,9 @@
 import { cautiousVariation } from '../../meat/cautious';
 import { compositionOf } from '../../meat/properties';
 import { cookPiece } from '../../meat/piece';
-import type { PotRun } from '../../pot/cook';
+import type { PotRun } from '../../pot/program';
 import type { PotProfile } from '../../pot/profile';
-import type { FinishStep } from '../document/document';
+import type { FinishStep } from '../document/steps';
 import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from '../setup/finish-minutes';
 import { FinishWriter, mostWarmMin } from './finish-writer';
 import { crusted, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from '../gather/item';

@@ -1,4 +1,4 @@
-import type { PotRun } from '../../pot/cook';
+import type { PotRun } from '../../pot/program';
 import { reasoned, type Term } from '../../reasoned';
 import type { LedgerRow } from '../document/document';
 import type { Gathered } from '../gather/item';

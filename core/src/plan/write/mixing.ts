@@ -1,5 +1,5 @@
 import { evaporationKgPerS, openFor, type OpenState } from '../../pot/open';
-import type { PotRun } from '../../pot/cook';
+import type { PotRun } from '../../pot/program';
 import type { PotProfile } from '../../pot/profile';
 import { ambientPa } from '../../water/atmosphere';
 import { saturationC } from '../../water/saturation';

@@ -1,7 +1,7 @@
 import type { Reasoned, Term } from '../../reasoned';
 import { reasoned } from '../../reasoned';
 import { steamG } from '../simulate/outcome';
-import type { PotRun } from '../../pot/cook';
+import type { PotRun } from '../../pot/program';
 import type { Gathered } from '../gather/item';
 
 /** Three quarters now, the rest at the table: it cannot be taken out [common practice]. */

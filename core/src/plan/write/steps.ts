@@ -1,5 +1,6 @@
 import { deglazeMin } from '../setup/fry';
-import type { FinishStep, FryStep, StackLayer, Step, TimelineStage } from '../document/document';
+import type { FinishStep, FryStep, Step, TimelineStage } from '../document/steps';
+import type { StackLayer } from '../document/document';
 import type { Task } from './tasks';
 
 export interface StepInput {

@@ -1,11 +1,13 @@
 import { isMince } from '../../food/meats';
 import { sentence, type Code, type Params } from '../../words/sentence';
 import { steamC } from '../../water/atmosphere';
-import type { PotRun } from '../../pot/cook';
+import type { PotRun } from '../../pot/program';
 import type { PotProfile } from '../../pot/profile';
 import { bowlLimit, dryLimits, type LiquidBounds } from '../setup/bounds';
 import { poorOf100 } from '../judge/chance';
-import type { FinishStep, FryStep, MeatVerdict, PlantVerdict, Severity, Warning } from '../document/document';
+import type { FinishStep, FryStep } from '../document/steps';
+import type { MeatVerdict, PlantVerdict } from '../document/verdicts';
+import type { Severity, Warning } from '../document/document';
 import { rawAtFinish } from './finish';
 import { boilsUp, hasFlag, type Gathered } from '../gather/item';
 import { pastaX } from '../../food/pasta';

@@ -1,4 +1,5 @@
-import { cookPot, HeatedPot, type PotRun } from '../../../src/pot/cook';
+import { cookPot, HeatedPot } from '../../../src/pot/cook';
+import { type PotRun } from '../../../src/pot/program';
 import { pots } from '../../../src/pot/profile';
 import { facts as loads } from '../loads';
 import type { Fact } from './fact';
