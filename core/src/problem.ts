@@ -43,3 +43,7 @@ export const issueAt = (path: string, says: Code<'problem-field'>, params: Param
   path,
   message: sentence('problem-field', says, params),
 });
+
+/** What the catalogue says of a field, for the message of a schema. */
+export const says = (code: Code<'problem-field'>, params: Params = {}): string =>
+  sentence('problem-field', code, params);

@@ -34,3 +34,10 @@ test('every sentence of a refusal is used, and none stands anywhere else', () =>
   const inPlace = sources.flatMap((s) => [...s.matchAll(/new Problem\(\s*'[^']+',\s*['"`]/g)].map((m) => m[0]));
   expect(inPlace).toEqual([]);
 });
+
+test('no schema says a sentence of its own', () => {
+  const own = sources.flatMap((s) =>
+    [...s.matchAll(/\.(?:min|max|int|positive|regex|refine)\([^()]*'[A-Z][^']*\.'/g)].map((m) => m[0]),
+  );
+  expect(own).toEqual([]);
+});

@@ -22,7 +22,7 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
   // Without a name, and as a pan, it is refused in words, and nothing is lost.
   await dialog.getByLabel('inner width, cm').fill('40');
   await dialog.getByRole('button', { name: 'Keep this pot' }).click();
-  await expect(dialog.getByText('Give the pot a name.')).toBeVisible();
+  await expect(dialog.getByText('Give it a name.')).toBeVisible();
   await expect(dialog.getByText(/would be 64 mm high/)).toBeVisible();
   await dialog.getByLabel('What you call it').fill('The blue one');
   await dialog.getByLabel('inner width, cm').fill('24');

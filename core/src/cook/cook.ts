@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { says } from '../problem';
 import { dishSchema } from '../dish/schema';
 import { planSchema } from '../plan/document/document';
 import { factorNames } from '../pot/factors';
@@ -29,7 +30,7 @@ export type Practice = z.infer<typeof practiceSchema>;
 /** What the cook says afterwards. */
 export const outcomeSchema = z.strictObject({
   ratings: ratingsSchema.default({}),
-  coreC: z.number().min(0, 'Below 0 °C nothing is cooked.').max(130, 'No pot gets that hot.').optional(),
+  coreC: z.number().min(0, says('core-least')).max(130, says('core-most')).optional(),
   note: z.string().max(4000).optional(),
 });
 export type Outcome = z.infer<typeof outcomeSchema>;

@@ -1,3 +1,4 @@
+import { turnBetween } from '../bisect';
 import type { PotProfile } from '../pot/profile';
 
 /** A heater this far off is a wrong tap, not a heater. */
@@ -12,14 +13,9 @@ const factor = { least: 0.4, most: 2.5 };
  */
 export function potWithPinAt(pot: PotProfile, toPinMin: number, pinMin: (pot: PotProfile) => number): PotProfile {
   const potAt = (logPower: number): PotProfile => ({ ...pot, efficiency: pot.efficiency * Math.exp(logPower) });
-  let low = Math.log(factor.least);
-  let high = Math.log(factor.most);
-  for (let i = 0; i < 10; i++) {
-    const mid = (low + high) / 2;
-    const min = pinMin(potAt(mid));
-    if (Math.abs(min / toPinMin - 1) < 0.01) return potAt(mid);
-    if (min > toPinMin) low = mid;
-    else high = mid;
-  }
-  return potAt(high);
+  const isStrong = (logPower: number): boolean | 'near' => {
+    const min = pinMin(potAt(logPower));
+    return Math.abs(min / toPinMin - 1) < 0.01 ? 'near' : min <= toPinMin;
+  };
+  return potAt(turnBetween(Math.log(factor.least), Math.log(factor.most), isStrong, { steps: 10 }).high);
 }

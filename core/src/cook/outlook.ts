@@ -1,3 +1,4 @@
+import { lastWhole } from '../bisect';
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 import { pastaBand } from '../grain/texture';
@@ -141,14 +142,10 @@ function fittedHold(h: Heated, planned: Plan, release: Release, hadMin: number):
   const want = whole === null ? null : Math.max(0, whole - hadMin);
   const own = planned.program.holdMin;
   if (want === null || h.heated.state.pot.programs) return runOf(h, own, release);
-  let low = 0;
-  let high = Math.round(2 * own) + 20;
   // More hold is never less done: the last half minute under what is wanted, and the first over it.
-  while (high - low > 1) {
-    const mid = (low + high) >> 1;
-    if (runOf(h, mid / 2, release, false).equivalentMin < want) low = mid;
-    else high = mid;
-  }
+  const isUnder = (halves: number): boolean => runOf(h, halves / 2, release, false).equivalentMin < want;
+  const low = lastWhole(0, Math.round(2 * own) + 19, isUnder);
+  const high = low + 1;
   const near = [low, high].map((x) => runOf(h, x / 2, release, false));
   const off = (c: Run): number => Math.abs(c.equivalentMin - want);
   let best = runOf(h, (off(near[0]!) <= off(near[1]!) ? low : high) / 2, release);

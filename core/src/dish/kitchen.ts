@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { says } from '../problem';
 import { ownFoodSchema } from '../food/own-food';
 import { ownPotSchema, type PotRef } from '../pot/own-pot';
 import { potIds } from '../pot/profile';
@@ -10,12 +11,11 @@ export const kitchenFormat = 'einkorn.kitchen/1';
 export const kitchenSchema = z
   .strictObject({
     format: z.literal(kitchenFormat).default(kitchenFormat),
-    potId: z.string().max(60, 'Use at most 60 characters.').default('electric-5.7'),
-    altitudeM: z
-      .number()
-      .min(-430, 'No kitchen lies lower than -430 m.')
-      .max(5500, 'Above 5,500 m the model is not checked.')
-      .default(0),
+    potId: z
+      .string()
+      .max(60, says('characters-at-most', { most: 60 }))
+      .default('electric-5.7'),
+    altitudeM: z.number().min(-430, says('altitude-least')).max(5500, says('altitude-most')).default(0),
     units: z.enum(['metric', 'cups']).default('metric'),
     theme: z.enum(['auto', 'light', 'dark']).default('auto'),
     /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
@@ -23,17 +23,17 @@ export const kitchenSchema = z
     /** pots that the cook added, with what their manuals say */
     ownPots: z
       .array(ownPotSchema)
-      .max(40, 'At most 40 pots of your own.')
+      .max(40, says('at-most', { value: '40 pots' }))
       .refine((all) => new Set(all.map((p) => p.id)).size === all.length, {
-        error: 'Two pots of your own share an id.',
+        error: says('own-id-twice'),
       })
       .optional(),
     /** foods that the cook added from their packets */
     ownFoods: z
       .array(ownFoodSchema)
-      .max(300, 'At most 300 foods of your own.')
+      .max(300, says('at-most', { value: '300 foods' }))
       .refine((all) => new Set(all.map((f) => f.id)).size === all.length, {
-        error: 'Two foods of your own share an id.',
+        error: says('own-id-twice'),
       })
       .optional(),
     /** plan with what the log taught; off, every plan is as from the factory */
@@ -44,7 +44,11 @@ export const kitchenSchema = z
   .superRefine(({ potId, ownPots = [] }, ctx) => {
     const known = [...potIds, ...ownPots.map((p) => p.id)];
     if (!known.includes(potId))
-      ctx.addIssue({ code: 'custom', path: ['potId'], message: `Choose a pot of the kitchen: ${known.join(', ')}.` });
+      ctx.addIssue({
+        code: 'custom',
+        path: ['potId'],
+        message: says('pot-of-the-kitchen', { pots: known.join(', ') }),
+      });
   });
 export type Kitchen = z.infer<typeof kitchenSchema>;
 

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { says } from '../problem';
 import { ownFoodSchema } from '../food/own-food';
 import { unitIds } from '../quantity/units';
 
@@ -22,32 +23,32 @@ export const families = [
 ] as const;
 export type Family = (typeof families)[number];
 
-const id = z.string().trim().min(1, 'Give it a name.').max(60, 'Use at most 60 characters.');
-const positive = z.number().positive('Use a number above 0.');
+const id = z
+  .string()
+  .trim()
+  .min(1, says('name-needed'))
+  .max(60, says('characters-at-most', { most: 60 }));
+const positive = z.number().positive(says('number-above-0'));
 
 export const amountSchema = z.strictObject({
-  value: positive.max(100_000, 'That is more than a kitchen holds.'),
+  value: positive.max(100_000, says('more-than-a-kitchen')),
   unit: z.enum(unitIds),
 });
 
 export const prepSchema = z.strictObject({
   rinse: z.boolean().optional(),
-  soakMin: z
-    .number()
-    .min(0, 'Minutes cannot be negative.')
-    .max(1440, 'A soak of more than a day is not planned.')
-    .optional(),
+  soakMin: z.number().min(0, says('minutes-negative')).max(1440, says('soak-too-long')).optional(),
   thicknessMm: z
     .number()
-    .min(1, 'At least 1 mm.')
-    .max(90, 'Pieces over 90 mm are outside what the model covers.')
+    .min(1, says('at-least', { value: '1 mm' }))
+    .max(90, says('piece-too-thick'))
     .optional(),
   shape: z.enum(['slab', 'strip', 'cube', 'ground', 'whole', 'sphere', 'cylinder']).optional(),
   /** what one piece weighs, g: its thickness follows, and pieces are counted by it */
   pieceG: z
     .number()
-    .min(1, 'At least 1 g.')
-    .max(3000, 'A piece over 3 kg is outside what the model covers.')
+    .min(1, says('at-least', { value: '1 g' }))
+    .max(3000, says('piece-too-heavy'))
     .optional(),
   state: z.enum(['raw', 'frozen', 'half-frozen', 'part-seared', 'browned', 'cooked', 'toasted']).optional(),
   /** cut to the bone or deep into the flesh, so that the heat gets in */
@@ -61,7 +62,7 @@ export const prepSchema = z.strictObject({
 
 export const ingredientSchema = z.strictObject({
   id,
-  food: z.string().trim().min(1, 'Say which food it is.').max(60),
+  food: z.string().trim().min(1, says('food-needed')).max(60),
   /** the packet of a food of the cook's own; its id is the `food` */
   ownFood: ownFoodSchema.optional(),
   amount: amountSchema,
@@ -77,8 +78,8 @@ export const releaseSchema = z.strictObject({
   naturalMin: z.number().min(0).max(90).optional(),
 });
 
-const holdMin = z.number().min(0, 'Minutes cannot be negative.').max(120, 'Holds over two hours are not planned.');
-const liquidMl = z.number().min(0, 'Liquid cannot be negative.').max(20_000, 'That is more than any pot here holds.');
+const holdMin = z.number().min(0, says('minutes-negative')).max(120, says('hold-too-long'));
+const liquidMl = z.number().min(0, says('liquid-negative')).max(20_000, says('more-than-any-pot'));
 
 export const asCookedSchema = z.strictObject({
   liquidMl: liquidMl.optional(),
@@ -117,16 +118,27 @@ export const overridesSchema = z.strictObject({
 
 export const dishSchema = z.strictObject({
   format: z.literal(dishFormat),
-  title: z.string().trim().min(1, 'Give the dish a title.').max(120, 'Use at most 120 characters.'),
+  title: z
+    .string()
+    .trim()
+    .min(1, says('title-needed'))
+    .max(120, says('characters-at-most', { most: 120 })),
   family: z.enum(families),
-  serves: z.number().int('Whole people only.').min(1, 'At least one person.').max(60, 'At most 60 people.'),
-  ingredients: z.array(ingredientSchema).min(1, 'Add at least one ingredient.').max(60, 'At most 60 ingredients.'),
+  serves: z
+    .number()
+    .int(says('whole-people'))
+    .min(1, says('at-least', { value: '1 person' }))
+    .max(60, says('at-most', { value: '60 people' })),
+  ingredients: z
+    .array(ingredientSchema)
+    .min(1, says('ingredient-needed'))
+    .max(60, says('at-most', { value: '60 ingredients' })),
   asCooked: asCookedSchema.optional(),
   overrides: overridesSchema.optional(),
   texture: z.enum(['firm', 'fluffy', 'soft']).optional(),
   serveAt: z
     .string()
-    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time as 19:00.')
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, says('time-form'))
     .optional(),
   notes: z.string().max(4000).optional(),
 });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { says } from '../problem';
 import { slugId } from '../slug-id';
 import { pastaGrain } from './pasta';
 import { findFood, foodIds } from './find';
@@ -26,13 +27,13 @@ const waterSlack: Partial<Record<FoodKind, number>> & { other: number } = {
 const waterOverDryKj = 2.3;
 
 const perHundred = (what: string) =>
-  z.number().min(0, `${what} cannot be negative.`).max(100, `There is no more than 100 g of ${what} in 100 g.`);
+  z.number().min(0, says('part-negative', { what })).max(100, says('part-most', { what }));
 
 /** What 100 g hold: water, or what the nutrition label says; carbohydrate without fibre where fibre is listed. */
 export const packetSchema = z
   .strictObject({
     waterG: perHundred('water').optional(),
-    energyKj: z.number().min(0).max(3800, 'Pure fat has 3,700 kJ; no food has more.').optional(),
+    energyKj: z.number().min(0).max(3800, says('energy-most')).optional(),
     proteinG: perHundred('protein').optional(),
     fatG: perHundred('fat').optional(),
     carbG: perHundred('carbohydrate').optional(),
@@ -42,11 +43,9 @@ export const packetSchema = z
   .superRefine((p, ctx) => {
     const say = (path: string, message: string): void => ctx.addIssue({ code: 'custom', path: [path], message });
     const known = p.proteinG !== undefined && p.fatG !== undefined && p.carbG !== undefined;
-    if (p.waterG === undefined && !known)
-      say('waterG', 'Give the water, or protein, fat and carbohydrate from the label: the water follows from them.');
+    if (p.waterG === undefined && !known) say('waterG', says('water-needed'));
     const sumG = dryG(p) + (p.waterG ?? 0);
-    if (sumG > 100 + roundingG)
-      say('carbG', `These add up to ${Math.round(sumG)} g in 100 g. Check each line of the label.`);
+    if (sumG > 100 + roundingG) say('carbG', says('parts-over', { sumG: Math.round(sumG) }));
     const fromPartsKj =
       kjPerG.protein * (p.proteinG ?? 0) +
       kjPerG.fat * (p.fatG ?? 0) +
@@ -57,29 +56,32 @@ export const packetSchema = z
       p.energyKj !== undefined &&
       Math.abs(p.energyKj - fromPartsKj) > energySlack.share * p.energyKj + energySlack.kj
     )
-      say(
-        'energyKj',
-        `Protein, fat and carbohydrate make ${Math.round(fromPartsKj)} kJ, the label says ${Math.round(p.energyKj)}. One of them is misread; energy in kcal is 4.18 times smaller.`,
-      );
+      say('energyKj', says('energy-misread', { partsKj: Math.round(fromPartsKj), labelKj: Math.round(p.energyKj) }));
   });
 export type Packet = z.infer<typeof packetSchema>;
 
 /** A food that a cook added from its packet: what is not on it is as of the food that it behaves like. */
 export const ownFoodSchema = z
   .strictObject({
-    id: z.string().regex(/^own-[a-z0-9-]{1,54}$/, 'The id of a food of your own begins with "own-".'),
-    name: z.string().trim().min(1, 'Give the food a name.').max(60, 'Use at most 60 characters.'),
-    /** the known food that it behaves like */
-    like: z
+    id: z.string().regex(/^own-[a-z0-9-]{1,54}$/, says('own-id', { start: 'own-' })),
+    name: z
       .string()
-      .refine((id) => foodIds.includes(id), { error: 'Choose the food of the list that it behaves like.' }),
+      .trim()
+      .min(1, says('name-needed'))
+      .max(60, says('characters-at-most', { most: 60 })),
+    /** the known food that it behaves like */
+    like: z.string().refine((id) => foodIds.includes(id), { error: says('like-food-needed') }),
     per100g: packetSchema,
     /** what one piece weighs, g */
-    pieceG: z.number().positive('Use a number above 0.').max(3000, 'A piece over 3 kg is too large.').optional(),
+    pieceG: z.number().positive(says('number-above-0')).max(3000, says('piece-too-heavy')).optional(),
     /** what one packet weighs, g */
-    packetG: z.number().positive('Use a number above 0.').max(20_000, 'A packet over 20 kg is too large.').optional(),
+    packetG: z.number().positive(says('number-above-0')).max(20_000, says('packet-too-heavy')).optional(),
     /** minutes on the packet (pasta) */
-    packetMin: z.number().positive('Use a number above 0.').max(60, 'At most 60 minutes.').optional(),
+    packetMin: z
+      .number()
+      .positive(says('number-above-0'))
+      .max(60, says('at-most', { value: '60 min' }))
+      .optional(),
   })
   .superRefine((own, ctx) => {
     const like = foodIds.includes(own.like) ? findFood(own.like) : null;
@@ -90,7 +92,11 @@ export const ownFoodSchema = z
       ctx.addIssue({
         code: 'custom',
         path: ['like'],
-        message: `It holds ${Math.round(100 * water)} % water, ${like.id.replaceAll('-', ' ')} ${Math.round(100 * like.water[0])} %: it will not cook like that. Choose another food, or check the label.`,
+        message: says('unlike-its-food', {
+          water: Math.round(100 * water),
+          food: like.id.replaceAll('-', ' '),
+          foodWater: Math.round(100 * like.water[0]),
+        }),
       });
   });
 export type OwnFood = z.infer<typeof ownFoodSchema>;

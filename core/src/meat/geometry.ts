@@ -1,3 +1,5 @@
+import { turnBetween } from '../bisect';
+
 /*
  * Shape of a piece as one exponent m of the area: slab 0, long cylinder 1, sphere 2, others between. m is chosen so
  * that the centre reaches theta = 0.35 at the same Fourier number as the real body with a perfect surface.
@@ -22,15 +24,9 @@ function slabCentre(fo: number): number {
 
 /** Area exponent of a brick with sides a <= b <= c (any unit). Derived from the product of three slab series. */
 export function brickExponent(a: number, b: number, c: number): number {
-  let low = 0.01;
-  let high = 1;
-  for (let i = 0; i < 60; i++) {
-    const fo = (low + high) / 2;
-    const theta = slabCentre(fo) * slabCentre(fo * (a / b) ** 2) * slabCentre(fo * (a / c) ** 2);
-    if (theta > target) low = fo;
-    else high = fo;
-  }
-  return exponentOf(1 / low);
+  const isUnder = (fo: number): boolean =>
+    slabCentre(fo) * slabCentre(fo * (a / b) ** 2) * slabCentre(fo * (a / c) ** 2) <= target;
+  return exponentOf(1 / turnBetween(0.01, 1, isUnder).low);
 }
 
 /** Area exponent of an ellipsoid (breast, fillet, potato, egg) by its axes a <= b <= c: each longer axis adds its share. */

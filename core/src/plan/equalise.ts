@@ -1,3 +1,4 @@
+import { lastWhole } from '../bisect';
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';
@@ -141,15 +142,9 @@ function sooner(trial: Trials, { dish, chosen, item }: { dish: Dish; chosen: Pla
 
 /** The thickest cut that still helps, mm: thinner is never less done. Null where even the thinnest does not. */
 function thickestHelpfulMm(trial: Trials, item: Ingredient): number | null {
-  let low = thinnestMm;
-  let high = Math.floor(cutMm(item)) - 1;
-  if (high < low || !trial.helps(cutTo(item, low))) return null;
-  while (low < high) {
-    const mid = (low + high + 1) >> 1;
-    if (trial.helps(cutTo(item, mid))) low = mid;
-    else high = mid - 1;
-  }
-  return low;
+  const helps = (mm: number): boolean => trial.helps(cutTo(item, mm));
+  const mostMm = Math.floor(cutMm(item)) - 1;
+  return mostMm < thinnestMm || !helps(thinnestMm) ? null : lastWhole(thinnestMm, mostMm, helps);
 }
 
 /** The ingredient with another food of the table in its place. */

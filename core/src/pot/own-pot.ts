@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { says } from '../problem';
 import { slugId } from '../slug-id';
 import type { SourceCode } from '../source';
 import { stableJson } from '../stable-json';
@@ -13,41 +14,66 @@ const heightOfWidth = { least: 0.3, most: 2 } as const;
 
 /** A program of a cooker that has nothing else: the name on its button, its pressure and its minutes. */
 const ownProgramSchema = z.strictObject({
-  id: z.string().trim().min(1, 'Give the program the name on its button.').max(30, 'Use at most 30 characters.'),
+  id: z
+    .string()
+    .trim()
+    .min(1, says('program-name-needed'))
+    .max(30, says('characters-at-most', { most: 30 })),
   pressure: z.enum(['high', 'low']),
   holdMin: z
-    .number({ error: 'Give its minutes.' })
-    .min(0, 'Minutes cannot be negative.')
-    .max(180, 'At most 180 minutes.'),
+    .number({ error: says('minutes-needed') })
+    .min(0, says('minutes-negative'))
+    .max(180, says('at-most', { value: '180 min' })),
 });
 
 /** A pot of the cook's own: what its manual says; whatever is left out is as of the known pot that it is like. */
 export const ownPotSchema = z
   .strictObject({
-    id: z.string().regex(/^pot-[a-z0-9-]{1,54}$/, 'The id of a pot of your own begins with "pot-".'),
-    name: z.string().trim().min(1, 'Give the pot a name.').max(40, 'Use at most 40 characters.'),
+    id: z.string().regex(/^pot-[a-z0-9-]{1,54}$/, says('own-id', { start: 'pot-' })),
+    name: z
+      .string()
+      .trim()
+      .min(1, says('name-needed'))
+      .max(40, says('characters-at-most', { most: 40 })),
     /** the known pot that it is like */
-    like: z.string().refine((id) => potIds.includes(id), { error: 'Choose the known pot that it is like.' }),
-    litres: z.number().min(1.5, 'Pots from 1.5 L are planned.').max(25, 'Pots up to 25 L are planned.').optional(),
+    like: z.string().refine((id) => potIds.includes(id), { error: says('like-pot-needed') }),
+    litres: z
+      .number()
+      .min(1.5, says('at-least', { value: '1.5 L' }))
+      .max(25, says('at-most', { value: '25 L' }))
+      .optional(),
     /** inner diameter */
     diameterMm: z
       .number()
-      .min(120, 'A pot is at least 120 mm wide.')
-      .max(400, 'A pot is at most 400 mm wide.')
+      .min(120, says('at-least', { value: '120 mm' }))
+      .max(400, says('at-most', { value: '400 mm' }))
       .optional(),
-    powerW: z.number().min(200, 'Give at least 200 W.').max(5000, 'Give at most 5,000 W.').optional(),
-    /** working pressures over the air outside; `null`: it has no low one */
-    highKpa: z.number().min(30, 'Give 30 to 120 kPa.').max(120, 'Give 30 to 120 kPa.').optional(),
-    lowKpa: z.number().min(10, 'Give 10 to 100 kPa.').max(100, 'Give 10 to 100 kPa.').nullable().optional(),
-    /** least thin liquid by its manual */
-    minimumMl: z.number().min(50, 'Give 50 to 2,000 mL.').max(2000, 'Give 50 to 2,000 mL.').optional(),
-    /** its highest mark, as a share of its litres */
-    fillShare: z
+    powerW: z
       .number()
-      .min(0.4, 'The highest mark lies between 40 % and two thirds.')
-      .max(mostFillShare, 'No pressure cooker is filled beyond two thirds, whatever stands on it.')
+      .min(200, says('at-least', { value: '200 W' }))
+      .max(5000, says('at-most', { value: '5,000 W' }))
       .optional(),
-    programs: z.array(ownProgramSchema).min(1, 'Give at least one program, or none at all.').max(24).optional(),
+    /** working pressures over the air outside; `null`: it has no low one */
+    highKpa: z
+      .number()
+      .min(30, says('between', { range: '30 to 120 kPa' }))
+      .max(120, says('between', { range: '30 to 120 kPa' }))
+      .optional(),
+    lowKpa: z
+      .number()
+      .min(10, says('between', { range: '10 to 100 kPa' }))
+      .max(100, says('between', { range: '10 to 100 kPa' }))
+      .nullable()
+      .optional(),
+    /** least thin liquid by its manual */
+    minimumMl: z
+      .number()
+      .min(50, says('between', { range: '50 to 2,000 mL' }))
+      .max(2000, says('between', { range: '50 to 2,000 mL' }))
+      .optional(),
+    /** its highest mark, as a share of its litres */
+    fillShare: z.number().min(0.4, says('mark-least')).max(mostFillShare, says('mark-most')).optional(),
+    programs: z.array(ownProgramSchema).min(1, says('programs-needed')).max(24).optional(),
     /** put away: it is no longer offered, and its cooks keep it */
     retired: z.boolean().optional(),
   })
@@ -58,14 +84,9 @@ export const ownPotSchema = z
     const heightMm = (litres * 1e6) / ((Math.PI / 4) * diameterMm ** 2);
     const ratio = heightMm / diameterMm;
     if (ratio < heightOfWidth.least || ratio > heightOfWidth.most)
-      say(
-        'diameterMm',
-        `${litres} L at ${Math.round(diameterMm)} mm would be ${Math.round(heightMm)} mm high. Check litres and inner diameter.`,
-      );
-    if (lowKpa !== null && lowKpa >= highKpa)
-      say('lowKpa', `The low pressure must be under the high one (${Math.round(highKpa)} kPa).`);
-    if (lowKpa === null && own.programs?.some((p) => p.pressure === 'low'))
-      say('programs', 'A program is on low, but this pot has no low pressure.');
+      say('diameterMm', says('pot-shape', { litres, wideMm: Math.round(diameterMm), highMm: Math.round(heightMm) }));
+    if (lowKpa !== null && lowKpa >= highKpa) say('lowKpa', says('low-under-high', { highKpa: Math.round(highKpa) }));
+    if (lowKpa === null && own.programs?.some((p) => p.pressure === 'low')) say('programs', says('no-low-pressure'));
   });
 export type OwnPot = z.infer<typeof ownPotSchema>;
 

@@ -5,7 +5,7 @@ import { cookSchema, type Cook } from '../cook/cook';
 import { ratingKeys, ratingsSchema, type Ratings } from '../cook/ratings';
 import { readDish } from '../dish/read';
 import { releaseSchema } from '../dish/schema';
-import { issueAt, Problem, refusal } from '../problem';
+import { issueAt, Problem, refusal, says } from '../problem';
 import { logFormat, shelvedSchema, type Shelved } from './log';
 
 /** Why a cook of a file stays out: its place in the file, and the sentence. */
@@ -16,16 +16,29 @@ export interface LeftOut {
 
 /** A cook of a table or of a notebook: its dish by title, and what was written down of it. */
 export const notedRowSchema = z.strictObject({
-  startedMs: z.number().int().min(0, 'Give a date after 1970.').max(4_102_444_800_000, 'Give a date before 2100.'),
-  dish: z.string().trim().min(1, 'Say which dish of the shelf it was.').max(120),
+  startedMs: z.number().int().min(0, says('date-least')).max(4_102_444_800_000, says('date-most')),
+  dish: z.string().trim().min(1, says('dish-needed')).max(120),
   potId: z.string().max(60).optional(),
-  serves: z.number().int().min(1).max(60, 'At most 60 people.').optional(),
-  liquidMl: z.number().min(0).max(20_000, 'That is more than any pot here holds.').optional(),
-  holdMin: z.number().min(0).max(120, 'Holds over two hours are not planned.').optional(),
+  serves: z
+    .number()
+    .int()
+    .min(1)
+    .max(60, says('at-most', { value: '60 people' }))
+    .optional(),
+  liquidMl: z.number().min(0).max(20_000, says('more-than-any-pot')).optional(),
+  holdMin: z.number().min(0).max(120, says('hold-too-long')).optional(),
   release: releaseSchema.optional(),
-  toPinMin: z.number().positive('Minutes above 0.').max(120, 'At most two hours to the pin.').optional(),
-  releaseMin: z.number().min(0).max(120, 'At most two hours of release.').optional(),
-  coreC: z.number().min(-30).max(130, 'No food in a pot is hotter than 130 °C.').optional(),
+  toPinMin: z
+    .number()
+    .positive(says('number-above-0'))
+    .max(120, says('at-most', { value: '120 min' }))
+    .optional(),
+  releaseMin: z
+    .number()
+    .min(0)
+    .max(120, says('at-most', { value: '120 min' }))
+    .optional(),
+  coreC: z.number().min(-30).max(130, says('core-most')).optional(),
   ratings: ratingsSchema.optional(),
   note: z.string().max(4000).optional(),
 });

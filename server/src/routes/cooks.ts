@@ -9,6 +9,7 @@ import {
   logSorts,
   outcomeSchema,
   problemOf,
+  says,
   upgradeEvents,
   type Code,
   type CookPage,
@@ -35,7 +36,10 @@ const pageQuery = z.object({
   limit: z.coerce.number().int().min(1).max(mostOnPage).default(50),
   after: z.string().max(80).optional(),
   sort: z.enum(logSorts).optional(),
-  text: z.string().max(200, 'Use at most 200 characters.').optional(),
+  text: z
+    .string()
+    .max(200, says('characters-at-most', { most: 200 }))
+    .optional(),
   potId: z.string().max(60).optional(),
   outcome: z.enum(logOutcomes).optional(),
   practice: z

@@ -4,6 +4,7 @@ import {
   fold,
   kitchenSchema,
   Problem,
+  says,
   scaleDish,
   stableJson,
   type Cook,
@@ -36,11 +37,11 @@ export async function cooksOfRows(store: Store, sums: Sums, read: Read): Promise
   for (const [i, row] of read.rows.entries()) {
     const at = `row ${i + 1}`;
     const stored = byTitle.get(fold(row.dish));
-    if (i >= mostRows) leftOut.push({ at, message: `Only the first ${mostRows} cooks are read at a time.` });
+    if (i >= mostRows) leftOut.push({ at, message: says('rows-at-most', { most: mostRows }) });
     else if (!stored)
       leftOut.push({
         at,
-        message: `There is no dish "${row.dish}" on the shelf. Add it under that title, then bring this again.`,
+        message: says('dish-not-on-the-shelf', { dish: row.dish }),
       });
     else
       try {

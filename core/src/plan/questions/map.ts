@@ -1,3 +1,4 @@
+import { firstWhole } from '../../bisect';
 import type { Kitchen } from '../../dish/kitchen';
 import type { Dish } from '../../dish/schema';
 import { bandEdges, pastaEdges } from '../../grain/texture';
@@ -133,14 +134,6 @@ const spray = new Set(['foam-at-the-valve', 'full-and-starchy', 'starch-sprays']
 const spread = (most: number, count: number): number[] =>
   Array.from({ length: count }, (_, i) => Math.round((i * most * 1000) / (count - 1)) / 1000);
 
-function firstTrue(count: number, is: (i: number) => boolean): number | null {
-  let low = 0;
-  let high = count - 1;
-  if (!is(high)) return null;
-  while (low < high) {
-    const mid = (low + high) >> 1;
-    if (is(mid)) high = mid;
-    else low = mid + 1;
-  }
-  return low;
-}
+/** Index of the first of so many at which something holds from there on; null where it does not even at the last. */
+const firstTrue = (count: number, is: (i: number) => boolean): number | null =>
+  is(count - 1) ? firstWhole(0, count - 1, is) : null;

@@ -1,3 +1,4 @@
+import { turnBetween } from '../../bisect';
 import type { Kitchen } from '../../dish/kitchen';
 import { scaleBy, type Scaled } from '../../dish/scale';
 import type { Dish } from '../../dish/schema';
@@ -29,15 +30,9 @@ export function scaleToPot(dish: Dish, kitchen: Kitchen): Scaled & { fits: boole
     });
     return geo.fillFraction <= geo.limitFraction && geo.bowlFraction <= 2 / 3;
   };
-  let low = range.least;
-  let high = most;
-  if (!fits(low)) return { ...scaleBy(dish, low), fits: false };
-  if (fits(high)) low = high;
-  for (let i = 0; i < steps && high - low > 0.01; i++) {
-    const mid = Math.sqrt(low * high);
-    if (fits(mid)) low = mid;
-    else high = mid;
-  }
+  if (!fits(range.least)) return { ...scaleBy(dish, range.least), fits: false };
+  const tooMuch = (log: number): boolean => !fits(Math.exp(log));
+  const low = fits(most) ? most : Math.exp(turnBetween(Math.log(range.least), Math.log(most), tooMuch, { steps }).low);
   // Whole people where that costs little.
   const people = Math.floor(dish.serves * low);
   const k = people >= 1 && people / (dish.serves * low) > 0.9 ? people / dish.serves : low;

@@ -1,3 +1,4 @@
+import { interpolated } from '../../interpolate';
 import { bandOf, doneShare, hardCore, pastaBand, soakFactorOf, timeTerm } from '../../grain/texture';
 import { runClock } from '../../grain/clock';
 import { kitchenSchema, type Kitchen } from '../../dish/kitchen';
@@ -84,7 +85,7 @@ export function uncertainty(
     }
     const thick = 1 + sd.thickness * normalDeviate(halton(n, primes[inputs.length % primes.length]!, seed + 97));
     meats.forEach((m, k) => {
-      if (interpolate(cook.cores.get(m.ingredient.id)!, thick) >= minimumC(m)) reached[k]! += 1;
+      if (interpolated(thicknesses, cook.cores.get(m.ingredient.id)!, thick) >= minimumC(m)) reached[k]! += 1;
     });
   }
   return {
@@ -191,16 +192,6 @@ function cookAt(setup: Setup, factor: number, chosen: Plan): OneCook {
 
 const nearest = (cooks: readonly OneCook[], factor: number): OneCook =>
   cooks.reduce((a, c) => (Math.abs(c.factor - factor) < Math.abs(a.factor - factor) ? c : a));
-
-function interpolate(cores: readonly number[], thick: number): number {
-  const t = Math.min(thicknesses.at(-1)!, Math.max(thicknesses[0]!, thick));
-  const i = Math.max(
-    1,
-    thicknesses.findIndex((x) => x >= t),
-  );
-  const f = (t - thicknesses[i - 1]!) / (thicknesses[i]! - thicknesses[i - 1]!);
-  return cores[i - 1]! + f * (cores[i]! - cores[i - 1]!);
-}
 
 function correlation(x: readonly number[], y: readonly number[]): number {
   const n = x.length;

@@ -1,3 +1,4 @@
+import { firstWhole } from '../../bisect';
 import type { PotRun, Release } from '../../pot/program';
 import { holdAndNatural } from '../simulate/meat';
 
@@ -71,12 +72,7 @@ function lowestFrom(index: number, floor: number, holdsAt: (i: number) => boolea
     }
     high -= span;
   }
-  while (high - low > 1) {
-    const mid = (low + high) >> 1;
-    if (holdsAt(mid)) high = mid;
-    else low = mid;
-  }
-  return high;
+  return firstWhole(low + 1, high, holdsAt);
 }
 
 /** The first index from `from` to `last` for which something holds, taken as lasting from there; `last` where it never does. */
@@ -91,10 +87,5 @@ export function firstIndex(from: number, last: number, holdsAt: (i: number) => b
     }
     low += span;
   }
-  while (low < high) {
-    const mid = (low + high) >> 1;
-    if (holdsAt(mid)) high = mid;
-    else low = mid + 1;
-  }
-  return low;
+  return firstWhole(low, high, holdsAt);
 }

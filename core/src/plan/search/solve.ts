@@ -1,3 +1,4 @@
+import { lastWhole } from '../../bisect';
 import { equivalentMin } from '../../grain/clock';
 import type { Texture } from '../../grain/texture';
 import type { PotRun, Release } from '../../pot/program';
@@ -90,17 +91,16 @@ function collagenWithin(h: Heated, items: Item[]): number[] {
 
 /** The run of the longest hold, in whole minutes, after which the starch has not had more than so many minutes at 100 degC. */
 function runWithin(h: Heated, mostE: number, release: Release): PotRun {
-  let low = 0;
-  let high = 60;
-  while (low < high) {
-    const mid = (low + high + 1) >> 1;
-    const run = h.heated.finish(mid, release);
+  const bears = (holdMin: number): boolean => {
+    const run = h.heated.finish(holdMin, release);
     const temps = starchTemps(h.setup.g, run, h.addMl, h.depthCm);
-    if (equivalentMin(temps, run.history.dtS, h.setup.g.grain!.food.grain!.kinetics) <= mostE) low = mid;
-    else high = mid - 1;
-  }
-  return h.heated.finish(low, release);
+    return equivalentMin(temps, run.history.dtS, h.setup.g.grain!.food.grain!.kinetics) <= mostE;
+  };
+  return h.heated.finish(lastWhole(0, longestMin, bears), release);
 }
+
+/** Holds that are looked at, min. */
+const longestMin = 60;
 
 /** Minutes of a first stage that stand for any while the second is looked ahead at: they move its heat-up by seconds [derived]. */
 const someFirstMin = 12;

@@ -1,3 +1,4 @@
+import { turnBetween } from '../../bisect';
 import { bowlCapacityLitres } from '../../grain/bowl';
 import type { Setup } from './setup';
 import { fillLimits, stackPlan, thinAtBaseMl, type Geometry } from './stack';
@@ -61,15 +62,6 @@ export function liquidBounds(setup: Setup): LiquidBounds {
   };
 }
 
-/** The least number from which on something holds, by bisection; `from` where it holds at once. */
-function firstFrom(from: number, to: number, holds: (x: number) => boolean): number {
-  if (holds(from)) return from;
-  let low = from;
-  let high = to;
-  while (high - low > closeMl) {
-    const mid = (low + high) / 2;
-    if (holds(mid)) high = mid;
-    else low = mid;
-  }
-  return high;
-}
+/** The least number from which on something holds; `from` where it holds at once. */
+const firstFrom = (from: number, to: number, holds: (x: number) => boolean): number =>
+  holds(from) ? from : turnBetween(from, to, holds, { within: closeMl }).high;

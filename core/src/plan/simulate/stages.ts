@@ -1,3 +1,4 @@
+import { firstWhole } from '../../bisect';
 import { HeatedPot } from '../../pot/cook';
 import { type PotRun } from '../../pot/program';
 import type { History } from '../../history';
@@ -113,14 +114,7 @@ function shortestHoldMin(
   };
   const enough = (holdMin: number): boolean =>
     followed(holdMin).every((m) => isTenderAim(m.item, m.nominal.collagenCoreMin) && m.verdict.ok);
-  let low = 1;
-  let high = mostHoldMin;
-  while (low < high) {
-    const mid = (low + high) >> 1;
-    if (enough(mid)) high = mid;
-    else low = mid + 1;
-  }
-  return low;
+  return firstWhole(1, mostHoldMin, enough);
 }
 
 /** The hold that this pot can run: its next own program, or whole whistles. */

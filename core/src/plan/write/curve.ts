@@ -1,3 +1,4 @@
+import { interpolated } from '../../interpolate';
 import type { History } from '../../history';
 import type { Curve, PotCurve } from '../document/curve';
 import type { Run } from '../judge/run';
@@ -26,7 +27,7 @@ export function curveOf(run: Run): Curve {
   const t = thickest?.trace;
   return {
     ...pot,
-    ...(t && t.minutes.length > 0 ? { meatC: minutes.map((m) => round(interpolate(t.minutes, t.coreC, m), 2)) } : {}),
+    ...(t && t.minutes.length > 0 ? { meatC: minutes.map((m) => round(interpolated(t.minutes, t.coreC, m), 2)) } : {}),
     ...starchCurve(run, every, minutes.length),
   };
 }
@@ -42,11 +43,3 @@ function starchCurve(run: Run, every: number, count: number): Pick<Curve, 'grain
 }
 
 const round = (x: number, digits: number): number => Math.round(x * 10 ** digits) / 10 ** digits;
-
-function interpolate(xs: readonly number[], ys: readonly number[], x: number): number {
-  const i = xs.findIndex((v) => v >= x);
-  if (i < 0) return ys[ys.length - 1]!;
-  if (i === 0) return ys[0]!;
-  const f = (x - xs[i - 1]!) / (xs[i]! - xs[i - 1]!);
-  return ys[i - 1]! + f * (ys[i]! - ys[i - 1]!);
-}

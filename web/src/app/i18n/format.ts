@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { roundKitchen, showFraction, units, type UnitId } from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
+import { shownDay, shownTime } from './time-of-day';
 import { kitchenFeature } from '../state/kitchen';
 
 /** Every figure of the interface, in the language chosen and in kitchen precision. */
@@ -72,14 +73,14 @@ export class Format {
   }
   /** 18:07, always 24 hours: a kitchen plans across the evening. */
   time(ms: number): string {
-    return new Intl.DateTimeFormat(this.lang(), { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(ms);
+    return shownTime(ms, this.lang());
   }
   date(ms: number): string {
-    return new Intl.DateTimeFormat(this.lang(), { day: 'numeric', month: 'short', year: 'numeric' }).format(ms);
+    return shownDay(ms, this.lang(), true);
   }
   /** A day of this year, short: 14 Nov. */
   day(ms: number): string {
-    return new Intl.DateTimeFormat(this.lang(), { day: 'numeric', month: 'short' }).format(ms);
+    return shownDay(ms, this.lang(), false);
   }
   /** 2:28 or 1:05:00. */
   clock(ms: number): string {

@@ -11,6 +11,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { messagesOf, zodValidator } from '../ui/zod-form';
 import { LogActions, logFeature } from './log.slice';
 import { PotNamePipe } from '../ui/pot-name';
+import { localMs } from '../i18n/time-of-day';
 
 /** A file larger than the server takes is not sent. */
 const mostBytes = 30_000_000;
@@ -101,7 +102,7 @@ interface NotebookForm {
 /** What stands in the form, as a row of a notebook; what is empty is not known. */
 function rowOf({ day, time, dish, potId, toPinMin, releaseMin, grain, note }: NotebookForm): Partial<NotedRow> {
   return {
-    startedMs: Date.parse(`${day}T${time || '18:00'}`),
+    startedMs: localMs(day, time || '18:00'),
     dish,
     potId,
     ...(toPinMin === null ? {} : { toPinMin }),

@@ -5,6 +5,7 @@ import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { LogActions } from './log.slice';
+import { localMinute, localMs } from '../i18n/time-of-day';
 
 /** A cook that was left open: when did it end, or was it none? */
 @Component({
@@ -69,7 +70,8 @@ export class LeftOpen {
   });
 
   close(value: string): void {
-    const finishedMs = Date.parse(value);
+    const [day = '', time = ''] = value.split('T');
+    const finishedMs = localMs(day, time);
     const { id, startedMs } = this.cook();
     const isEnd = Number.isFinite(finishedMs) && finishedMs >= startedMs && finishedMs <= Date.now() + 60_000;
     this.bad.set(!isEnd);
@@ -78,10 +80,4 @@ export class LeftOpen {
   discard(): void {
     this.store.dispatch(LogActions.discard({ id: this.cook().id }));
   }
-}
-
-/** A moment as the field of a local date and time takes it. */
-function localMinute(ms: number): string {
-  const local = new Date(ms - new Date(ms).getTimezoneOffset() * 60_000);
-  return local.toISOString().slice(0, 16);
 }

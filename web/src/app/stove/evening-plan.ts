@@ -13,6 +13,7 @@ import { stepParams } from '../ui/step-text';
 import { EveningActions, eveningFeature, planKey, type Course } from './evening.slice';
 import { PotNames } from '../ui/pot-name';
 import { Bound } from '../ui/bound';
+import { timeOfDayMs } from '../i18n/time-of-day';
 
 const most = 3;
 const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/;
@@ -42,13 +43,9 @@ export class EveningPlan {
     this.fmt.locale();
     return potsOffered(this.kitchen()).map(({ id }) => ({ id, label: this.potNames.of(id) }));
   });
-  /** The next time that the clock shows the serving time. */
-  readonly serveMs = computed(() => {
-    const m = clock.exec(this.serveAt());
-    const d = new Date(Math.floor(this.now() / 60_000) * 60_000);
-    if (m) d.setHours(Number(m[1]), Number(m[2]), 0, 0);
-    return d.getTime();
-  });
+  readonly serveMs = computed(() =>
+    clock.test(this.serveAt()) ? timeOfDayMs(this.serveAt(), this.now()) : Math.floor(this.now() / 60_000) * 60_000,
+  );
   private readonly ready = computed(() =>
     this.courses().flatMap((c, i) => {
       const plan = this.plans()[planKey(c)]?.plan;

@@ -5,6 +5,7 @@ import { Popover } from 'primeng/popover';
 import { Format } from '../i18n/format';
 import { patternOf } from './patterns';
 import { Waits } from './waits';
+import { timeOfDayMs } from '../i18n/time-of-day';
 
 const view = { w: 1104, h: 104, left: 8, right: 12, base: 70, tall: 52 };
 
@@ -32,12 +33,7 @@ export class Ribbon {
   private grabbedX: number | null = null;
 
   readonly totalMin = computed(() => this.plan().timeline.at(-1)?.endMin ?? 1);
-  readonly serveMs = computed(() => {
-    const [h, m] = this.serveAt().split(':').map(Number) as [number, number];
-    const d = new Date();
-    d.setHours(h, m, 0, 0);
-    return d.getTime();
-  });
+  readonly serveMs = computed(() => timeOfDayMs(this.serveAt(), this.now()));
   readonly minuteOfDay = computed(() => {
     const [h, m] = this.serveAt().split(':').map(Number) as [number, number];
     return h * 60 + m;
