@@ -153,3 +153,14 @@ test('every move of every rescue, and what never to do, is in the catalogue', ()
   }
   expect([...missing].sort()).toEqual([]);
 });
+
+test('a text that counts has a form for each number', () => {
+  const loose: string[] = [];
+  const walk = (at: unknown, path: string): void => {
+    if (typeof at === 'object' && at !== null) for (const [k, v] of Object.entries(at)) walk(v, `${path}.${k}`);
+    else if (/\{\{ n \}\} [a-z]+(?:s|people)\b/.test(String(at)) && !/\.(?:one|other)$/.test(path)) loose.push(path);
+  };
+  walk(screens, '');
+  expect(loose).toEqual([]);
+  for (const forms of Object.values(screens.count)) expect(Object.keys(forms)).toEqual(['one', 'other']);
+});

@@ -53,7 +53,7 @@ const centre = size / 2;
           {{
             t(m.batches && m.batches > 1 ? 'fry.base-batches' : 'fry.base-one', {
               share: fmt.percent(covered()),
-              n: m.batches ?? 1,
+              batches: fmt.counted('batch', m.batches ?? 1),
               food: t('food.' + (foods()[m.ingredient] ?? m.ingredient)),
             })
           }}

@@ -120,9 +120,9 @@ export class BenchPage {
       gather: `${this.fmt.number(Math.round(span('prep')))} min`,
       fry: p.fry.length > 0 ? `${this.fmt.number(Math.round(span('fry')))} min` : '–',
       water: this.fmt.ml(p.liquid.addMl),
-      stack: this.transloco.translate('stack.layers', { n: p.stack.length }),
+      stack: this.fmt.counted('layer', p.stack.length),
       pressure: p.program.whistles
-        ? this.transloco.translate('pressure.tab-whistles', { n: p.program.whistles })
+        ? this.fmt.counted('whistle', p.program.whistles)
         : `${this.fmt.minutes(p.program.holdMin)} min${natural}`,
       finish: `${this.fmt.number(Math.round(span('finish')))} min`,
     };
@@ -182,6 +182,7 @@ export class BenchPage {
     if (!c) return t(`bench.${which}`);
     const what = t(`change.${c.key}`, {
       ...c.params,
+      people: typeof c.params?.['n'] === 'number' ? this.fmt.counted('person', c.params['n']) : '',
       food: c.food ? t(`food.${c.food}`) : '',
       amount: c.amount
         ? `${showAmount(c.amount.value, c.amount.unit, this.fmt.locale())} ${this.fmt.unit(c.amount.unit, c.amount.value)}`

@@ -3,8 +3,12 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { roundKitchen, showFraction, units, type UnitId } from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
+import type catalogue from './en.json';
 import { shownDay, shownTime } from './time-of-day';
 import { kitchenFeature } from '../state/kitchen';
+
+/** What the catalogue can count. */
+export type Counted = keyof typeof catalogue.count;
 
 /** Every figure of the interface, in the language chosen and in kitchen precision. */
 @Injectable({ providedIn: 'root' })
@@ -23,6 +27,11 @@ export class Format {
   /** The plural form that the language takes for so many: 'one', 'other' … */
   plural(n: number): Intl.LDMLPluralRule {
     return new Intl.PluralRules(this.lang()).select(n);
+  }
+  /** So many of something, in the word that the number takes: "1 whistle", "3 whistles". */
+  counted(what: Counted, n: number, digits = 0): string {
+    const shown = Number(n.toFixed(digits));
+    return this.transloco.translate(`count.${what}.${this.plural(shown)}`, { n: this.number(shown, digits) });
   }
   number(x: number, digits = 0): string {
     return new Intl.NumberFormat(this.lang(), { maximumFractionDigits: digits, minimumFractionDigits: 0 }).format(x);

@@ -49,7 +49,9 @@ const mostModules = 125;
             </label>
             <span class="row">
               <p-button [label]="t(copied() ? 'share.copied' : 'share.copy')" (onClick)="copy()" />
-              <span class="quiet" role="status">{{ t('share.size', { n: fmt.number(address().length) }) }}</span>
+              <span class="quiet" role="status">{{
+                t('share.size', { characters: fmt.counted('character', address().length) })
+              }}</span>
             </span>
           </div>
         </div>

@@ -90,7 +90,7 @@ export class OutlookNote {
       change: this.fmt.minutes(Math.abs(o.holdChangeMin)),
       hold: this.fmt.minutes(o.holdMin),
       more: this.fmt.minutes(o.firstMoreMin),
-      points: this.fmt.number(Math.abs(o.softer), 1),
+      points: this.fmt.counted('point', Math.abs(o.softer), 1),
       band: o.band ? this.transloco.translate(`band.${o.band}`) : '',
     };
   }

@@ -39,7 +39,7 @@ import { Bound } from '../ui/bound';
           <span>{{ t('practice.display-' + dials().display) }}</span>
         }
         @if (dials().whistles > 0) {
-          <span>{{ t('practice.whistles', { n: dials().whistles }) }}</span>
+          <span>{{ fmt.counted('whistle', dials().whistles) }}</span>
         }
         <svg viewBox="0 0 44 40" aria-hidden="true">
           <path d="M4 35h36" />

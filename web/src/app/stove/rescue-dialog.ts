@@ -132,9 +132,9 @@ export class RescueDialog {
   effect(m: Move): string {
     const e = m.effect;
     if (typeof e['grainPoints'] === 'number' && e['grainPoints'] > 0)
-      return this.word('rescue.effect-points', { points: this.fmt.number(e['grainPoints'], 1) });
+      return this.word('rescue.effect-points', { points: this.fmt.counted('point', e['grainPoints'], 1) });
     if (typeof e['points'] === 'number')
-      return this.word('rescue.effect-points', { points: this.fmt.number(e['points'], 1) });
+      return this.word('rescue.effect-points', { points: this.fmt.counted('point', e['points'], 1) });
     if (typeof e['doneShare'] === 'number')
       return this.word('rescue.effect-done', { share: this.fmt.percent(e['doneShare']) });
     if (typeof e['gramsPerMin'] === 'number')

@@ -20,6 +20,7 @@ export function stepParams(
     liquid: typeof p['ml'] === 'number' ? `${fmt.ml(p['ml'])} (${fmt.mlOther(p['ml'])})` : '',
     until: typeof p['until'] === 'string' ? t(`until.${p['until']}`) : '',
     amounts: amountsOf(p['grams'], foods, fmt),
+    counted: typeof p['whistles'] === 'number' ? fmt.counted('whistle', p['whistles']) : '',
     minutes: fmt.minutes(step.minutes),
     pressure: typeof p['pressure'] === 'string' ? t(`pressure.${p['pressure']}`) : '',
     minimum: fmt.number(Math.max(0, ...cook.plan.meats.map((m) => m.safeMinimumC))),
