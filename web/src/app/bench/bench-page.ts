@@ -182,7 +182,7 @@ export class BenchPage {
     if (!c) return t(`bench.${which}`);
     const what = t(`change.${c.key}`, {
       ...c.params,
-      people: typeof c.params?.['n'] === 'number' ? this.fmt.counted('person', c.params['n']) : '',
+      people: typeof c.params['n'] === 'number' ? this.fmt.counted('person', c.params['n']) : '',
       food: c.food ? t(`food.${c.food}`) : '',
       amount: c.amount
         ? `${showAmount(c.amount.value, c.amount.unit, this.fmt.locale())} ${this.fmt.unit(c.amount.unit, c.amount.value)}`
