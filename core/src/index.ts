@@ -22,6 +22,7 @@ export { Recorder } from './pot/history';
 export { bandKey } from './plan/judge/band-key';
 export { turnsTranslucent } from './plan/setup/fry';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';
+export { fields, ranged } from './dish/fields';
 export * from './dish/schema';
 export * from './dish/kitchen';
 export * from './dish/learned';

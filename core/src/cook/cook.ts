@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { says } from '../problem';
+import { fields } from '../dish/fields';
 import { dishSchema } from '../dish/schema';
 import { planSchema } from '../plan/document/document';
 import { factorNames } from '../pot/factors';
@@ -30,7 +30,7 @@ export type Practice = z.infer<typeof practiceSchema>;
 /** What the cook says afterwards. */
 export const outcomeSchema = z.strictObject({
   ratings: ratingsSchema.default({}),
-  coreC: z.number().min(0, says('core-least')).max(130, says('core-most')).optional(),
+  coreC: fields.coreC.optional(),
   note: z.string().max(4000).optional(),
 });
 export type Outcome = z.infer<typeof outcomeSchema>;

@@ -3,6 +3,7 @@ import { says } from '../problem';
 import { ownFoodSchema } from '../food/own-food';
 import { ownPotSchema, type PotRef } from '../pot/own-pot';
 import { potIds } from '../pot/profile';
+import { fields } from './fields';
 import { learnedSchema } from './learned';
 
 export const kitchenFormat = 'einkorn.kitchen/1';
@@ -15,7 +16,7 @@ export const kitchenSchema = z
       .string()
       .max(60, says('characters-at-most', { most: 60 }))
       .default('electric-5.7'),
-    altitudeM: z.number().min(-430, says('altitude-least')).max(5500, says('altitude-most')).default(0),
+    altitudeM: fields.altitudeM.default(0),
     units: z.enum(['metric', 'cups']).default('metric'),
     theme: z.enum(['auto', 'light', 'dark']).default('auto'),
     /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { says } from '../problem';
 import { ownFoodSchema } from '../food/own-food';
+import { fields } from './fields';
 import { unitIds } from '../quantity/units';
 
 export const dishFormat = 'einkorn.dish/1';
@@ -75,11 +76,10 @@ export const ingredientSchema = z.strictObject({
 
 export const releaseSchema = z.strictObject({
   kind: z.enum(['quick', 'natural', 'timed']),
-  naturalMin: z.number().min(0).max(90).optional(),
+  naturalMin: fields.naturalMin.optional(),
 });
 
-const holdMin = z.number().min(0, says('minutes-negative')).max(120, says('hold-too-long'));
-const liquidMl = z.number().min(0, says('liquid-negative')).max(20_000, says('more-than-any-pot'));
+const { holdMin, liquidMl } = fields;
 
 export const asCookedSchema = z.strictObject({
   liquidMl: liquidMl.optional(),
@@ -101,7 +101,7 @@ export const overridesSchema = z.strictObject({
   release: releaseSchema.optional(),
   pressure: z.enum(['high', 'low']).optional(),
   /** salt to add, g */
-  saltG: z.number().min(0).max(500).optional(),
+  saltG: fields.saltG.optional(),
   /** thin liquid measured in the pot between the two stages, mL: replaces what was predicted */
   gravyMl: liquidMl.optional(),
   /** order of the pan by ingredient id; what is not named keeps the planner's order after it */
@@ -113,7 +113,7 @@ export const overridesSchema = z.strictObject({
   stirredDown: z.boolean().optional(),
   keepWarmMin: z.number().min(0).max(600).optional(),
   /** rows of the water ledger, by their key, g */
-  ledger: z.record(z.string(), z.number().min(0).max(20_000)).optional(),
+  ledger: z.record(z.string(), fields.rowG).optional(),
 });
 
 export const dishSchema = z.strictObject({

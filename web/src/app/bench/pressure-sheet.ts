@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { potProfile, starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
+import { fields, potProfile, starchOf, worstMeat, type DonenessMap, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -138,8 +138,15 @@ export class PressureSheet {
     const hold = (min: number | null): void => this.hold(min);
     const natural = (min: number | null): void => this.naturalMin(min);
     return [
-      { id: 'hold', label: 'pressure.hold', value: p.program.holdMin, max: 120, digits: 1, set: hold },
-      { id: 'natural', label: 'pressure.natural', value: this.natural(p), max: 60, digits: 0, set: natural },
+      { id: 'hold', label: 'pressure.hold', value: p.program.holdMin, schema: fields.holdMin, digits: 1, set: hold },
+      {
+        id: 'natural',
+        label: 'pressure.natural',
+        value: this.natural(p),
+        schema: fields.naturalMin,
+        digits: 0,
+        set: natural,
+      },
     ];
   });
 

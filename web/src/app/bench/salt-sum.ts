@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { showFraction, type Plan } from '@einkorn/core';
+import { fields, showFraction, type Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
@@ -46,8 +46,7 @@ import { Bound } from '../ui/bound';
           <p-inputnumber
             [ekBound]="round(plan().salt.addG)"
             (ekBoundChange)="set.emit($event)"
-            [min]="0"
-            [max]="500"
+            [ekSchema]="fields.saltG"
             [maxFractionDigits]="1"
             suffix=" g"
             [inputStyle]="{ width: '5.4rem', textAlign: 'right' }"
@@ -118,6 +117,7 @@ import { Bound } from '../ui/bound';
   `,
 })
 export class SaltSum {
+  readonly fields = fields;
   readonly plan = input.required<Plan>();
   readonly foods = input.required<Partial<Record<string, string>>>();
   readonly own = input.required<boolean>();

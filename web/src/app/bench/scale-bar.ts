@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { measurable, Problem, recordOf, scaleToGrain, toGrams, type NotScaled } from '@einkorn/core';
+import { fields, measurable, Problem, recordOf, scaleToGrain, toGrams, type NotScaled } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -23,8 +23,7 @@ import { Bound } from '../ui/bound';
             <p-inputnumber
               [ekBound]="wish() ?? round(g.grams)"
               (ekBoundChange)="wish.set($event)"
-              [min]="1"
-              [max]="9000"
+              [ekSchema]="fields.grainG"
               suffix=" g"
               [inputStyle]="{ width: '6rem' }"
               inputId="scale-grain"
@@ -84,6 +83,7 @@ import { Bound } from '../ui/bound';
   `,
 })
 export class ScaleBar {
+  readonly fields = fields;
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);

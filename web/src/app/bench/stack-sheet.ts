@@ -1,6 +1,6 @@
 import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { leastThinMl, type ScorchReason, type StackLayer } from '@einkorn/core';
+import { fields, leastThinMl, type ScorchReason, type StackLayer } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -34,6 +34,7 @@ import { Bound } from '../ui/bound';
   styleUrl: './stack-sheet.scss',
 })
 export class StackSheet {
+  readonly fields = fields;
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);

@@ -8,7 +8,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { bandKey, type LedgerRow } from '@einkorn/core';
+import { fields, bandKey, type LedgerRow } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -49,6 +49,7 @@ const barPx = 330;
   styleUrl: './water-sheet.scss',
 })
 export class WaterSheet {
+  readonly fields = fields;
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);

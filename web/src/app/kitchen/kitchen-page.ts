@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
+  fields,
   baseAreaCm2,
   potInUse,
   potProfile,
@@ -42,6 +43,7 @@ import { Bound } from '../ui/bound';
   styleUrl: './kitchen-page.scss',
 })
 export class KitchenPage {
+  readonly fields = fields;
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
-import { askedAfter, type Cook, type Outcome, type RatingKey, type Ratings } from '@einkorn/core';
+import { fields, askedAfter, type Cook, type Outcome, type RatingKey, type Ratings } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
@@ -29,8 +29,7 @@ import { Bound } from '../ui/bound';
           <p-inputnumber
             [ekBound]="coreC()"
             (ekBoundChange)="coreC.set($event)"
-            [min]="0"
-            [max]="130"
+            [ekSchema]="fields.coreC"
             suffix=" °C"
             [inputStyle]="{ width: '7rem' }"
             inputId="core"
@@ -111,6 +110,7 @@ import { Bound } from '../ui/bound';
   `,
 })
 export class AfterPanel {
+  readonly fields = fields;
   readonly cook = input.required<Cook>();
   readonly serveMs = input.required<number>();
   readonly failure = input<{ offline: boolean; message: string } | null>(null);

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
+  ranged,
   firstSymptoms,
   foods,
   kitchenAt,
@@ -33,11 +34,11 @@ export interface PutRight {
 
 const all = Object.keys(symptoms) as Symptom[];
 type Ask = keyof Answers;
-const numbers: Partial<Record<Ask, { suffix: string; max: number; digits: number }>> = {
-  minutes: { suffix: ' min', max: 180, digits: 0 },
-  coreC: { suffix: ' °C', max: 120, digits: 0 },
-  extraMl: { suffix: ' mL', max: 5000, digits: 0 },
-  saltPercent: { suffix: ' %', max: 10, digits: 1 },
+const numbers: Partial<Record<Ask, { suffix: string; schema: ReturnType<typeof ranged>; digits: number }>> = {
+  minutes: { suffix: ' min', schema: ranged(0, 180, 'min'), digits: 0 },
+  coreC: { suffix: ' °C', schema: ranged(0, 120, '°C'), digits: 0 },
+  extraMl: { suffix: ' mL', schema: ranged(0, 5000, 'mL'), digits: 0 },
+  saltPercent: { suffix: ' %', schema: ranged(0, 10, '%'), digits: 1 },
 };
 
 /** Something is wrong: which of a dozen things, at most three questions, then the move computed for this pot. */

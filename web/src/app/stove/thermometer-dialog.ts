@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { isKind, type CookEvent } from '@einkorn/core';
+import { fields, isKind, type CookEvent } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
@@ -30,8 +30,7 @@ import { Bound } from '../ui/bound';
             inputId="thermo"
             [ariaLabel]="t('write.core')"
             suffix=" °C"
-            [min]="0"
-            [max]="130"
+            [ekSchema]="fields.coreC"
             [maxFractionDigits]="1"
             [ekBound]="value()"
             (ekBoundChange)="value.set($event)"
@@ -97,6 +96,7 @@ import { Bound } from '../ui/bound';
   `,
 })
 export class ThermometerDialog {
+  readonly fields = fields;
   /** what was measured so far in this cook */
   readonly events = input.required<readonly CookEvent[]>();
   readonly minimumC = input.required<number>();

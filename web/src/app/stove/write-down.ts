@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
-import type { CookEvent, EventKind, Happening } from '@einkorn/core';
+import { fields, type CookEvent, type EventKind, type Happening } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
@@ -10,7 +10,6 @@ import { Format } from '../i18n/format';
 import { Bound } from '../ui/bound';
 
 const moments = ['heat-on', 'hot', 'countdown', 'whistle', 'valve-open'] as const;
-const mostTimerMin = 600;
 
 /** Whatever else happened: a moment, a measured value, a word, a timer of one's own. One tap each, with its time. */
 @Component({
@@ -82,6 +81,7 @@ const mostTimerMin = 600;
   `,
 })
 export class WriteDown {
+  readonly fields = fields;
   readonly events = input.required<readonly CookEvent[]>();
   /** devices take part, so thermometer and scale can be asked */
   readonly devices = input.required<boolean>();
@@ -90,7 +90,6 @@ export class WriteDown {
   readonly closed = output();
   readonly fmt = inject(Format);
   readonly moments = moments;
-  readonly mostTimerMin = mostTimerMin;
   readonly core = signal<number | null>(null);
   readonly weight = signal<number | null>(null);
   readonly minutes = signal<number | null>(5);

@@ -1,20 +1,55 @@
-import { Directive, effect, inject, input, output } from '@angular/core';
+import { Directive, effect, ElementRef, inject, input, output, Renderer2 } from '@angular/core';
 import { NG_VALUE_ACCESSOR } from '@angular/forms';
+import type { ZodType } from 'zod';
 
 /**
  * A single field whose value stands in the store or in a signal and not in a form: it shows `ekBound` and tells what was
- * chosen. Several fields that are judged together are a form with a schema instead, see `zod-form`.
+ * chosen. With `ekSchema`, the field's own part of the document's schema, a value that it refuses is not told: what is wrong
+ * stands under the field until it is mended. Several fields that are judged together are a form, see `zod-form`.
  */
 @Directive({ selector: '[ekBound]' })
 export class Bound<T> {
   readonly ekBound = input.required<T>();
+  readonly ekSchema = input<ZodType | null>(null);
   readonly ekBoundChange = output<T>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly renderer = inject(Renderer2);
+  private said: HTMLElement | null = null;
 
   constructor() {
     for (const field of inject(NG_VALUE_ACCESSOR, { self: true })) {
-      field.registerOnChange((value: T) => this.ekBoundChange.emit(value));
+      field.registerOnChange((value: T) => {
+        if (this.isFit(value)) this.ekBoundChange.emit(value);
+      });
       field.registerOnTouched(() => undefined);
-      effect(() => field.writeValue(this.ekBound()));
+      effect(() => {
+        field.writeValue(this.ekBound());
+        this.say(null);
+      });
     }
+  }
+
+  /** An emptied field is not judged: what it means is for its screen to say. */
+  private isFit(value: T): boolean {
+    const read = value === null ? null : this.ekSchema()?.safeParse(value);
+    this.say(read?.success === false ? (read.error.issues[0]?.message ?? null) : null);
+    return this.said === null;
+  }
+
+  private say(message: string | null): void {
+    if (this.said) this.renderer.removeChild(this.host.parentNode, this.said);
+    this.said = null;
+    const field = this.host.querySelector('input') ?? this.host;
+    if (message === null) {
+      this.renderer.removeAttribute(field, 'aria-invalid');
+      return;
+    }
+    const line = this.renderer.createElement('span') as HTMLElement;
+    this.renderer.addClass(line, 'stop-text');
+    this.renderer.setAttribute(line, 'role', 'alert');
+    this.renderer.setProperty(line, 'textContent', message);
+    this.renderer.insertBefore(this.host.parentNode, line, this.renderer.nextSibling(this.host));
+    this.renderer.setAttribute(field, 'aria-invalid', 'true');
+    this.said = line;
   }
 }
