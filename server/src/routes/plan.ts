@@ -16,7 +16,7 @@ export function planRoutes(sums: Sums): Router {
   r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
     if (!parsed.success) throw problemOf('request-invalid', parsed.error);
-    res.json(await sums('plan', parsed.data));
+    res.type('json').send(await sums('plan-json', parsed.data));
   });
   return r;
 }

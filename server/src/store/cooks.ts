@@ -115,16 +115,20 @@ export function addEvents(store: Store, cookId: string, events: readonly CookEve
   const { models, sequelize, inTurn } = store;
   return inTurn(() =>
     sequelize.transaction(async (transaction) => {
-      // Only whether it is there: its plan is large, and a tap does not wait for it to be read.
-      if (!(await models.Cooks.findByPk(cookId, { attributes: ['id'], transaction }))) throw missing();
       const ids = [...new Set(events.map((e) => e.id))];
-      const there = await models.Events.findAll({ where: { cookId, id: ids }, transaction });
+      // Only whether it is there: its plan is large, and a tap does not wait for it to be read.
+      const [cook, there, last] = await Promise.all([
+        models.Cooks.findByPk(cookId, { attributes: ['id'], transaction }),
+        models.Events.findAll({ where: { cookId, id: ids }, transaction }),
+        models.Events.max<number | null, EventRow>('seq', { where: { cookId }, transaction }),
+      ]);
+      if (!cook) throw missing();
       const kept = new Map(there.map((row) => [row.id, toEvent(row)]));
-      const last = (await models.Events.max<number | null, EventRow>('seq', { where: { cookId }, transaction })) ?? 0;
+      const lastSeq = last ?? 0;
       const fresh: CookEvent[] = [];
       for (const e of events) {
         if (kept.has(e.id)) continue;
-        const placed = { ...e, seq: last + fresh.length + 1 };
+        const placed = { ...e, seq: lastSeq + fresh.length + 1 };
         kept.set(e.id, placed);
         fresh.push(placed);
       }

@@ -14,6 +14,8 @@ export function openPool(file: string): { sums: Sums; close: () => Promise<void>
     minThreads: 1,
     maxThreads: Math.max(1, availableParallelism() - 1),
     maxQueue: mostWaiting,
+    // A tap comes before any plan, also where there are more threads than cores.
+    niceIncrement: 10,
   });
   const sums: Sums = async (kind, asked) => {
     if (pool.queueSize >= mostWaiting) throw refusal('busy');

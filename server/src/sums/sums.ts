@@ -20,12 +20,15 @@ import { debrief } from '@einkorn/devices';
 /** What may take long, and what each is asked with; everything is plain data, so that it can cross to another thread. */
 interface Asked {
   plan: { dish: unknown; kitchen?: unknown; mode?: 'solve' | 'evaluate' | undefined; texture?: Texture | undefined };
+  /** the same as text: it goes out as it comes, and the thread of the taps has nothing to do with it */
+  'plan-json': Asked['plan'];
   recipe: ({ text: string } | { jsonld: unknown }) & { lang?: Language | undefined; ownFoods?: OwnFood[] | undefined };
   'look-back': Cook;
   learn: { kitchen: Kitchen; cooks: Cook[] };
 }
 interface Answered {
   plan: Plan;
+  'plan-json': string;
   recipe: Reading;
   'look-back': ReturnType<typeof debrief>;
   learn: Learned;
@@ -37,6 +40,7 @@ const sums: { [K in SumKind]: (asked: Asked[K]) => Answered[K] } = {
     const options = texture ? { texture } : {};
     return (mode === 'evaluate' ? evaluate : plan)(readDish(dish), readKitchen(kitchen), options);
   },
+  'plan-json': (asked) => JSON.stringify(sums.plan(asked)),
   recipe: ({ lang, ownFoods, ...asked }) =>
     'text' in asked ? readRecipe(asked.text, lang, ownFoods) : readLinkedData(asked.jsonld, lang, ownFoods),
   'look-back': (cook) => debrief(cook),
