@@ -11,7 +11,9 @@ const get = async <T>(path: string): Promise<T> => (await fetch(`${hut.url}${pat
 const dishes = await get<{ id: string; dish: unknown }[]>('/api/dishes');
 const { dish } = dishes.find((d) => d.id === 'goat-curry-bowl-rice')!;
 const plan = (): Promise<unknown> =>
-  fetch(`${hut.url}/api/plan`, { method: 'POST', headers: json, body: JSON.stringify({ dish }) }).then((r) => r.json());
+  fetch(`${hut.url}/api/plan`, { method: 'POST', headers: json, body: JSON.stringify({ dish }) }).then((r) =>
+    r.arrayBuffer(),
+  );
 const [first] = (await get<{ cooks: { id: string }[] }>('/api/cooks')).cooks;
 
 let count = 0;

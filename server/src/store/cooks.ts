@@ -1,7 +1,7 @@
 import { cookFormat, type Cook, type CookEvent, type Outcome, type Problem, refusal } from '@einkorn/core';
 import { Op } from 'sequelize';
 import type { Store } from './connect';
-import { logRowOf, outdate } from './log-row';
+import { bringsTrouble, logRowOf, outdate } from './log-row';
 import type { CookRow, EventRow } from './models';
 
 const missing = (): Problem => refusal('cook-missing');
@@ -118,7 +118,7 @@ export function addEvents(store: Store, cookId: string, events: readonly CookEve
       const ids = [...new Set(events.map((e) => e.id))];
       // Only whether it is there: its plan is large, and a tap does not wait for it to be read.
       const [cook, there, last] = await Promise.all([
-        models.Cooks.findByPk(cookId, { attributes: ['id'], transaction }),
+        models.Cooks.findByPk(cookId, { attributes: ['id', 'finishedMs'], transaction }),
         models.Events.findAll({ where: { cookId, id: ids }, transaction }),
         models.Events.max<number | null, EventRow>('seq', { where: { cookId }, transaction }),
       ]);
@@ -136,7 +136,8 @@ export function addEvents(store: Store, cookId: string, events: readonly CookEve
         fresh.map((e) => eventRow(cookId, e)),
         { transaction },
       );
-      await outdate(store, cookId, fresh, transaction);
+      // A cook that goes on has no summary yet, and a tap waits for nothing that changes nothing.
+      if (cook.finishedMs !== null || bringsTrouble(fresh)) await outdate(store, cookId, fresh, transaction);
       return ids.map((id) => kept.get(id)!);
     }),
   );

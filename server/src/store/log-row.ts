@@ -26,11 +26,15 @@ export function logRowOf(cook: Cook) {
     potId: cook.plan.pot.id,
     practice: cook.practice !== undefined,
     grain: cook.outcome?.ratings.grain ?? null,
-    trouble: cook.events.some((e) => troubleKinds.includes(e.kind)),
+    trouble: bringsTrouble(cook.events),
     words: fold([cook.dish.title, ...foodNames(cook.dish), cook.outcome?.note ?? ''].join(' ')),
     summary,
   };
 }
+
+/** Whether events tell of something that went wrong. */
+export const bringsTrouble = (events: readonly CookEvent[]): boolean =>
+  events.some((e) => troubleKinds.includes(e.kind));
 
 /** Events were added to a cook: its summary is out of date, and it may have come into trouble. */
 export const outdate = (
@@ -40,7 +44,7 @@ export const outdate = (
   transaction: Transaction,
 ): Promise<unknown> =>
   models.LogRows.update(
-    { summary: null, ...(added.some((e) => troubleKinds.includes(e.kind)) ? { trouble: true } : {}) },
+    { summary: null, ...(bringsTrouble(added) ? { trouble: true } : {}) },
     { where: { cookId }, transaction },
   );
 
