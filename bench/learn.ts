@@ -1,7 +1,8 @@
 import { changesOf } from '../core/src/learn/drift';
 import { emulated } from '../core/src/learn/emulator';
 import { fit, type Fit } from '../core/src/learn/fit';
-import { scatters, type Evidence } from '../core/src/learn/rows';
+import { scatters } from '../core/src/learn/value';
+import { type Evidence } from '../core/src/learn/evidence';
 import { potParameters, potKey } from '../core/src/learn/parameters';
 import {
   eveningOf,

@@ -1,7 +1,8 @@
 import { Matrix } from 'ml-matrix';
 import { choleskyOf, inverse, slopesOf, solve, spreadOf, withPriors } from './fit';
 import { potKey, type PotParameter } from './parameters';
-import { keysOf, rowsOf, type Evidence, type Jump } from './rows';
+import { keysOf, rowsOf } from './rows';
+import { type Evidence, type Jump } from './evidence';
 
 /*
  * Has the pot changed? Page's test (E. S. Page, Biometrika 41, 1954, 100-115): for each suspected change the log likelihood

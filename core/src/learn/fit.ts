@@ -1,6 +1,8 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { degreesOfFreedom } from './parameters';
-import { heavyTailed, keysOf, rowsOf, scatters, type Evidence, type Row } from './rows';
+import { heavyTailed, scatters } from './value';
+import { keysOf, rowsOf, type Row } from './rows';
+import { type Evidence } from './evidence';
 
 /*
  * Maximum a posteriori by Gauss-Newton: all parameters start at a standard normal, the scatters of an evening are integrated

@@ -24,7 +24,8 @@ import {
   type Parameter,
   type PotParameter,
 } from './parameters';
-import { jumpSdTimes, keysOf, potOf, rowsOf, type Evidence, type Jump } from './rows';
+import { jumpSdTimes, potOf, type Evidence, type Jump } from './evidence';
+import { keysOf, rowsOf } from './rows';
 
 /** A log: a kitchen and its cooks, in any order. */
 export interface Log {

@@ -2,7 +2,8 @@ import { Matrix } from 'ml-matrix';
 import { inverse, slopesOf, spreadOf, withPriors, type Fit } from './fit';
 import { unseen, type Observation } from './observation';
 import { cookKey } from './parameters';
-import { rowsOf, type Evidence, type Row } from './rows';
+import { rowsOf, type Row } from './rows';
+import { type Evidence } from './evidence';
 
 /** One thing that could be written down next, and how much of the spread of the next dish it takes off. */
 export interface Teaching {

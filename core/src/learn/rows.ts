@@ -1,35 +1,21 @@
 import { perStep } from '../plan/setup/learned';
-import { potProfile } from '../pot/own-pot';
-import type { PotProfile } from '../pot/profile';
-import { emulated, type Emulator } from './emulator';
+import { emulated } from './emulator';
+import { partsOf, potOf, type Evidence } from './evidence';
 import type { Input, Inputs, Output } from './forward';
 import type { Observation } from './observation';
 import { inSteps, overLikelihood, ratingEdges, ratingLikelihood, stepsPerUnit } from './ordinal';
 import {
   classLike,
-  classSpeed,
   cookKey,
   cookParameters,
   grainKey,
   grainParameters,
-  juiceCommon,
   observedSd,
   potKey,
   potParameter,
   scatterSd,
-  type CookParameter,
-  type PotParameter,
 } from './parameters';
-
-/** From evening to evening, each a standard normal; integrated out, never fitted. */
-export const scatters = ['heat', 'scoop', 'jug', 'juice', 'start', 'load', 'weighed', 'speed', 'late', 'tick'] as const;
-export type Scatter = (typeof scatters)[number];
-/** Where a few cooks are far off: their scatter is Student-t. */
-export const heavyTailed: readonly Scatter[] = ['weighed', 'tick'];
-
-/** A standard normal, learned or not: what each is worth in an input of the forward model. */
-export type Part = { key: string; by: number } | { scatter: Scatter; by: number };
-type Sparse = Map<string, number>;
+import { added, addPart, fixed, scaled, type Part, type Sparse, type Value } from './value';
 
 /** One thing that was seen: how far it is from what was expected, and what would move that. */
 export interface Row {
@@ -43,66 +29,6 @@ export interface Row {
   scatter: number[];
 }
 
-/** A cook with its emulator: everything that it says. */
-export interface Evidence {
-  observation: Observation;
-  emulator: Emulator;
-  /** a pot that changed: parameters that jumped, for the cooks since */
-  jumps: readonly Jump[];
-}
-/** A suspected change of a pot: a parameter that moved at once; its spread before it is known is twice the prior's. */
-export interface Jump {
-  key: string;
-  potId: string;
-  parameter: PotParameter;
-  sinceMs: number;
-  sinceCook: string;
-}
-export const jumpSdTimes = 2;
-
-/** The pot that a cook was in, as its plan keeps it. */
-export const potOf = (o: Pick<Observation, 'setting'>): PotProfile => potProfile(o.setting.plan.pot);
-
-/** What each input of the forward model is made of in this cook. */
-export function partsOf({ observation: o, jumps }: Omit<Evidence, 'emulator'>): Partial<Record<Input, Part[]>> {
-  const pot = potOf(o);
-  const ofPot = (name: PotParameter): Part[] => {
-    const { sd } = potParameter(pot, name);
-    const jumped = jumps.filter((j) => j.potId === o.potId && j.parameter === name && o.startedMs >= j.sinceMs);
-    return [{ key: potKey(o.potId, name), by: sd }, ...jumped.map((j) => ({ key: j.key, by: jumpSdTimes * sd }))];
-  };
-  const hand = (name: CookParameter): Part => ({ key: cookKey(name), by: cookParameters[name].sd });
-  const flame = pot.kind !== 'electric';
-  return {
-    heat: [...ofPot('heat'), { scatter: 'heat', by: flame ? scatterSd.flameHeat : scatterSd.heat }],
-    loss: ofPot('loss'),
-    leak: ofPot('leak'),
-    vent: ofPot('vent'),
-    set: ofPot('set'),
-    metal: ofPot('metal'),
-    purge: ofPot('purge'),
-    scoop: [hand('scoop'), { scatter: 'scoop', by: scatterSd.scoop }],
-    jug: [hand('jug'), { scatter: 'jug', by: scatterSd.jug }],
-    juice: [
-      { key: cookKey('juice'), by: Math.sqrt(juiceCommon) },
-      { scatter: 'juice', by: Math.sqrt(1 - juiceCommon) },
-    ],
-    startK: [{ scatter: 'start', by: scatterSd.startK }],
-    load: [
-      { scatter: 'load', by: scatterSd.load },
-      { scatter: 'weighed', by: scatterSd.weighed },
-    ],
-    speed: o.starch
-      ? [
-          hand(classSpeed(o.starch.kinetics)),
-          { key: grainKey(o.starch.food, 'speed'), by: grainParameters.speed.sd },
-          { scatter: 'speed', by: scatterSd.speed },
-        ]
-      : [],
-    lateMin: o.lateMin === null ? [hand('late'), { scatter: 'late', by: scatterSd.lateMin }] : [],
-  };
-}
-
 /** Everything that a cook says at these parameters (z by key; what is missing is 0, the scatters at their middle). */
 export function rowsOf(e: Evidence, z: ReadonlyMap<string, number>): Row[] {
   return new Reading(e, z).rows();
@@ -112,12 +38,6 @@ export function rowsOf(e: Evidence, z: ReadonlyMap<string, number>): Row[] {
 export const keysOf = (e: Evidence): string[] => [
   ...new Set(rowsOf(e, new Map()).flatMap((r) => [...r.slopes.keys()])),
 ];
-
-interface Value {
-  value: number;
-  slopes: Sparse;
-  scatter: number[];
-}
 
 class Reading {
   private readonly x: Inputs = {};
@@ -278,26 +198,6 @@ class Reading {
 
 /** The middle of five steps. */
 const right = 2;
-
-const fixed = (value: number): Value => ({ value, slopes: new Map(), scatter: scatters.map(() => 0) });
-
-function addPart(v: Value, p: Part, slope: number): void {
-  if ('key' in p) v.slopes.set(p.key, (v.slopes.get(p.key) ?? 0) + slope * p.by);
-  else v.scatter[scatters.indexOf(p.scatter)]! += slope * p.by;
-}
-
-/** The slopes of a value times a number; the value as given. */
-const scaled = (v: Value, by: number): Value => ({
-  value: v.value,
-  slopes: new Map([...v.slopes].map(([k, s]) => [k, s * by])),
-  scatter: v.scatter.map((s) => s * by),
-});
-
-function added(a: Value, b: Value): Value {
-  const slopes = new Map(a.slopes);
-  for (const [k, s] of b.slopes) slopes.set(k, (slopes.get(k) ?? 0) + s);
-  return { value: a.value + b.value, slopes, scatter: a.scatter.map((s, i) => s + b.scatter[i]!) };
-}
 
 /** A likelihood as the normal that has its slope and curvature in this place. */
 const ordinal = ({ slope, curvature }: { slope: number; curvature: number }, v: Value): Row => ({

@@ -5,7 +5,7 @@ import { fit } from '../../src/learn/fit';
 import { inputs, type Inputs } from '../../src/learn/forward';
 import { cookKey, potKey } from '../../src/learn/parameters';
 import { spreadOf } from '../../src/learn/emulator';
-import { type Evidence } from '../../src/learn/rows';
+import { type Evidence } from '../../src/learn/evidence';
 import { drawsOf, eveningOf, feltPlace, householdOf, poolOf, trueInputs, type Household } from './household';
 
 /* Simulated households of the electric pot; the whole of it with its table is bench/learn. */

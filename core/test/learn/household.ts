@@ -17,7 +17,8 @@ import {
   scatterSd,
   type CookParameter,
 } from '../../src/learn/parameters';
-import { partsOf, scatters, type Evidence, type Scatter } from '../../src/learn/rows';
+import { partsOf, type Evidence } from '../../src/learn/evidence';
+import { scatters, type Scatter } from '../../src/learn/value';
 import { solvePlan } from '../../src/plan/solve-plan';
 import { plausible, seeded } from '../helpers/plausible';
 

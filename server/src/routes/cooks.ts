@@ -73,8 +73,15 @@ interface Beside {
  * /api/cooks: cooks in progress and the log. Events are only ever added; each has an id, so a repeat is harmless, and
  * every screen of a cook is told of them as they come.
  */
-export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
+export function cookRoutes(beside: Beside): Router {
   const r = Router();
+  wholeCooks(r, beside);
+  liveCook(r, beside);
+  return r;
+}
+
+/** Cooks as a whole: the log, one of them, begun, ended, looked back on, removed. */
+function wholeCooks(r: Router, { store, bus, sums, learning }: Beside): void {
   r.get(
     '/',
     async (req, res) =>
@@ -91,6 +98,30 @@ export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
       bus.command({ kind: 'attach', cook: await getCook(store, cook.id) });
     res.status(201).json(await getCook(store, cook.id));
   });
+  r.get('/:id/debrief', async (req, res) => {
+    const cook = await getCook(store, req.params.id);
+    res.json(cook.practice ? await sums('look-back', cook) : null);
+  });
+  r.patch('/:id', async (req, res) => {
+    const { id } = req.params;
+    await finishCook(store, id, read(finishBody, req.body, 'outcome-invalid'));
+    const cook = await getCook(store, id);
+    if (cook.finishedMs !== null) {
+      bus.publish(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });
+      bus.command({ kind: 'detach', cookId: id });
+      if (!cook.practice) learning.soon();
+    }
+    res.json(cook);
+  });
+  r.delete('/:id', async (req, res) => {
+    await removeCook(store, req.params.id);
+    bus.forget(req.params.id);
+    res.status(204).end();
+  });
+}
+
+/** A cook while it goes on: its taps, what its screens are told, and what they ask of the devices. */
+function liveCook(r: Router, { store, bus }: Beside): void {
   r.post('/:id/events', async (req, res) => {
     const { id } = req.params;
     const sent = read(eventsBody, req.body, 'tap-invalid').events;
@@ -118,25 +149,4 @@ export function cookRoutes({ store, bus, sums, learning }: Beside): Router {
     bus.command({ ...read(commandBody, req.body, 'command-invalid'), cookId: id });
     res.status(202).json({ ok: true });
   });
-  r.get('/:id/debrief', async (req, res) => {
-    const cook = await getCook(store, req.params.id);
-    res.json(cook.practice ? await sums('look-back', cook) : null);
-  });
-  r.patch('/:id', async (req, res) => {
-    const { id } = req.params;
-    await finishCook(store, id, read(finishBody, req.body, 'outcome-invalid'));
-    const cook = await getCook(store, id);
-    if (cook.finishedMs !== null) {
-      bus.publish(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });
-      bus.command({ kind: 'detach', cookId: id });
-      if (!cook.practice) learning.soon();
-    }
-    res.json(cook);
-  });
-  r.delete('/:id', async (req, res) => {
-    await removeCook(store, req.params.id);
-    bus.forget(req.params.id);
-    res.status(204).end();
-  });
-  return r;
 }

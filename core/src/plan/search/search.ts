@@ -3,7 +3,7 @@ import { rate } from '../../grain/rate';
 import { naturalMinOf, type PotRun, type Release } from '../../pot/program';
 import { meansOf } from '../../pot/history';
 import type { LiquidBounds } from '../setup/bounds';
-import { boilsUp, type Gathered, type Item } from '../gather/item';
+import type { Gathered } from '../gather/item';
 import { piecesOf, type Heated } from '../simulate/heated';
 import type { Run } from '../judge/run';
 import { outcomeOf } from '../judge/runs';
@@ -11,20 +11,12 @@ import { holdsOf } from './holds';
 import { liquidFor, type Miss } from './liquid';
 import { areSafe, runMeats, runPlants, type Sure } from '../simulate/meat';
 import { isTenderAim, meatsOf, plantsOf } from '../gather/pieces';
+import { leadingPieces } from './leading';
+import { keyOf, releasesFor, sameRelease } from './releases';
 import { firstIndex, ShortestSafe } from './shortest-safe';
 import { targetE, type TargetE } from '../setup/target';
 import { starchTemps, type GrainOutcome } from '../simulate/outcome';
 import { better, weighed, type Unweighed } from '../judge/weigh';
-
-const naturals: readonly Release[] = [
-  { kind: 'quick' },
-  ...[2, 4, 6, 8, 10, 12, 15].map((n): Release => ({ kind: 'timed', naturalMin: n })),
-  { kind: 'natural' },
-];
-/** A whistle cooker is let down by itself, or its weight is lifted. */
-const whistleReleases: readonly Release[] = [{ kind: 'natural' }, { kind: 'quick' }];
-/** Milk under pressure boils up into the valve when it is let off: it comes down by itself for so many minutes first [common practice]. */
-const milkCalmMin = 6;
 
 /** Samples that the clock reads as one while searching, s: within .1 points of the plan [derived]. */
 const clockS = 8;
@@ -84,16 +76,14 @@ export class Search {
     private readonly grid: readonly number[] = holdsOf(h),
   ) {
     const { fixed } = asked;
-    const may = h.heated.state.pot.whistle ? whistleReleases : naturals;
-    const calm = (r: Release): boolean => r.kind === 'natural' || (r.naturalMin ?? 0) >= milkCalmMin;
-    this.releases = fixed.release ? [fixed.release] : boilsUp(h.setup.g) ? may.filter(calm) : may;
+    this.releases = fixed.release ? [fixed.release] : releasesFor(h);
     this.target = h.setup.g.grain ? targetE(h.setup.g, h.texture, h.addMl) : null;
     this.lastMl = fixed.liquidMl ?? h.addMl;
     this.leading = leadingPieces(h.setup.g);
     this.pieces = meatsOf(this.leading).length + plantsOf(this.leading).length;
     this.shortestSafe = new ShortestSafe({
       last: grid.length - 1,
-      longest: this.releases.at(-1)!,
+      longest: this.releases.find((r) => r.kind === 'natural') ?? this.releases.at(-1)!,
       runOf: (i, release) => this.trial(grid[i]!, release).potRun,
       isSafe: (run) => areSafe(this.leading, run, { ...piecesOf(h), coarse: true }),
     });
@@ -283,21 +273,3 @@ export class Search {
     return meats.length + plants.length === 0 ? bare : weighed({ ...bare, meats, plants });
   }
 }
-
-/** More meats than this in one pot are seldom; the search follows those that need longest, the plan then looks at all. */
-const mostLeading = 4;
-/** Ice and collagen make a piece slower than its thickness tells, times [derived]. */
-const slower = { ice: 2.2, stew: 3 } as const;
-
-function leadingPieces(g: Gathered): Gathered {
-  const need = (i: Item): number =>
-    (i.thicknessMm ** 2 / (1 + i.piece.cautiousExponent)) *
-    (i.startC < 0 ? slower.ice : 1) *
-    (i.food.meat?.cut === 'stew' ? slower.stew : 1);
-  const after = (pieces: readonly Item[]): Item[] => [...pieces].sort((a, b) => need(b) - need(a)).slice(mostLeading);
-  const left = new Set([...after(meatsOf(g)), ...after(plantsOf(g))]);
-  return left.size === 0 ? g : { ...g, items: g.items.filter((i) => !left.has(i)) };
-}
-
-const keyOf = (r: Release): string => (r.kind === 'timed' ? `${r.naturalMin ?? 0}` : r.kind);
-export const sameRelease = (a: Release, b: Release): boolean => keyOf(a) === keyOf(b);

@@ -3,8 +3,9 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
 import { kitchenFeature } from '../state/kitchen';
-import { axis, Chart, token, type Figure } from '../ui/chart';
+import { Chart, type Figure } from '../ui/chart';
 import { BenchActions, benchFeature } from './bench.slice';
+import { ratioFigure } from './ratio-figure';
 
 /** Why ratios fail when a dish is doubled: what this pot needs for each batch, against a ratio that fits one of them. */
 @Component({
@@ -94,66 +95,7 @@ export class RatioPlot {
   }
 
   readonly drawing = computed((): (() => Figure) => {
-    const r = this.found();
-    const t = (key: string): string => this.transloco.translate(key);
-    return () => {
-      const points = r?.points ?? [];
-      const one = points.find((p) => p.factor === 1) ?? points[0]!;
-      const most = Math.max(...points.map((p) => p.grainG)) * 1.08;
-      const ratio = one.addMl / one.grainG;
-      return {
-        data: [
-          {
-            type: 'scatter',
-            mode: 'lines',
-            x: [0, most],
-            y: [0, most * ratio],
-            line: { color: token('quiet'), width: 2, dash: 'dash' },
-            hoverinfo: 'skip',
-          },
-          {
-            type: 'scatter',
-            mode: 'lines',
-            x: [0, most],
-            y: [r?.constantMl ?? 0, (r?.constantMl ?? 0) + most * (r?.perGrainMlPerG ?? 0)],
-            line: { color: token('steam'), width: 3 },
-            hoverinfo: 'skip',
-          },
-          {
-            type: 'scatter',
-            mode: 'markers',
-            x: points.map((p) => p.grainG),
-            y: points.map((p) => p.addMl),
-            marker: { size: 12, color: token('steam'), line: { color: token('ink'), width: 1.5 } },
-            hovertemplate: '%{x:.0f} g: %{y:.0f} mL<extra></extra>',
-          },
-        ],
-        layout: {
-          margin: { l: 56, r: 8, t: 6, b: 40 },
-          xaxis: axis(t('ratio.x'), { range: [0, most] }),
-          yaxis: axis('mL', { rangemode: 'tozero' }),
-          annotations: [
-            {
-              x: most,
-              y: most * ratio,
-              text: t('ratio.line-ratio'),
-              showarrow: false,
-              xanchor: 'right',
-              yanchor: 'bottom',
-              font: { color: token('quiet'), size: 14 },
-            },
-            {
-              x: most * 0.6,
-              y: (r?.constantMl ?? 0) + most * 0.6 * (r?.perGrainMlPerG ?? 0),
-              text: `<b>${t('ratio.line-pot')}</b>`,
-              showarrow: false,
-              xanchor: 'left',
-              yanchor: 'top',
-              font: { color: token('steam'), size: 15 },
-            },
-          ],
-        },
-      };
-    };
+    const found = this.found();
+    return () => (found ? ratioFigure(found, (key) => this.transloco.translate(key)) : { data: [], layout: {} });
   });
 }

@@ -15,13 +15,10 @@ import { RouterLink } from '@angular/router';
 import {
   actualOf,
   cookTimeline,
-  curveFromTaps,
   endsSomething,
-  firstCurveFromTaps,
   isKind,
   runsByItself,
   schedule,
-  type Cook,
   type Detour,
   type EventKind,
   type Happening,
@@ -38,7 +35,8 @@ import { MiniPot } from '../ui/mini-pot';
 import { narrow } from '../ui/narrow';
 import { AfterPanel } from './after-panel';
 import { announce, keepAwake } from './keep-awake';
-import { stoveFigure } from './stove-figure';
+import { announceChanges } from './announcements';
+import { drawnRun, runFigure } from './run-figure';
 import { cookNow } from './live';
 import { OutlookNote } from './outlook-note';
 import { outlookWords } from './outlook-words';
@@ -184,35 +182,12 @@ export class StovePage {
   readonly drawing = computed((): (() => Figure) => {
     this.minute();
     const c = this.cook()!;
-    const now = untracked(this.now);
+    const nowMs = untracked(this.now);
     // The timed steps are new with every tick of the clock; what is drawn of them changes with a tap or by the minute.
-    const { lockMs, locked, planned, taps, lid } = untracked(() => this.run(c));
-    const coming = this.outlook()?.curve ?? null;
-    const ahead = lid === 'heat-up' ? coming : null;
-    const needle = c.events.filter(isKind('gauge-read')).filter((e) => e.atMs >= lockMs && e.atMs <= now);
-    return () =>
-      stoveFigure(
-        {
-          plan: { ...planned, altitudeM: c.plan.pot.altitudeM },
-          taps,
-          ahead,
-          needle: needle.map((e) => ({ ms: e.atMs, kpa: e.gaugeKpa })),
-        },
-        { lockMs, nowMs: now, locked },
-        this.words,
-        (ms) => this.fmt.time(ms),
-      );
+    const run = untracked(() => drawnRun(c, this.timed(), nowMs));
+    const ahead = this.outlook()?.curve ?? null;
+    return () => runFigure(c, run, { nowMs, ahead }, { t: this.words, time: (ms) => this.fmt.time(ms) });
   });
-  /** The run under the lid that is on, or was last: its curve as planned, and as the taps tell it. */
-  private run(c: Cook) {
-    const timed = this.timed();
-    const first = timed && this.lid() === 'first-heat' ? firstCurveFromTaps(c, timed) : null;
-    const lid = first ? 'first-heat' : 'heat-up';
-    const lockMs = timed?.steps.find((s) => s.step.id === lid)?.startMs ?? c.startedMs;
-    return first
-      ? { lid, lockMs, locked: this.sinceLidMin() > 0, planned: c.plan.firstStage!.curve!, taps: first }
-      : { lid, lockMs, locked: this.afterLid(), planned: c.plan.curve, taps: curveFromTaps(c) };
-  }
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 
   constructor() {
@@ -223,22 +198,9 @@ export class StovePage {
       this.minute();
       untracked(() => this.store.dispatch(StoveActions.findRunning()));
     });
-    let said: string | null = null;
-    effect(() => {
-      const s = this.current();
-      if (!s || s.step.id === said) return;
-      const first = said === null;
-      said = s.step.id;
-      if (!first) untracked(() => this.announce(this.title()));
-    });
-    const rung = new Set<string>();
-    effect(() => {
-      for (const x of this.ownTimers())
-        if (x.over && !rung.has(x.id)) {
-          rung.add(x.id);
-          untracked(() => this.announce(x.name));
-        }
-    });
+    announceChanges({ step: this.current, title: () => this.title(), timers: this.ownTimers }, (text) =>
+      this.announce(text),
+    );
     // A cooker that tells of burning by itself opens the rescue, once each time; in a practice by hand the cook has to see it.
     const met = new Set<string>();
     effect(() => {
