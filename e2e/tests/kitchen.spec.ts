@@ -22,7 +22,7 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
   // Without a name, and as a pan, it is refused in words, and nothing is lost.
   await dialog.getByLabel('inner width, cm').fill('40');
   await dialog.getByRole('button', { name: 'Keep this pot' }).click();
-  await expect(dialog.getByText('Give it a name.')).toBeVisible();
+  await expect(dialog.getByText('Give the pot a name.')).toBeVisible();
   await expect(dialog.getByText(/would be 64 mm high/)).toBeVisible();
   await dialog.getByLabel('What you call it').fill('The blue one');
   await dialog.getByLabel('inner width, cm').fill('24');
@@ -61,6 +61,21 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
   await expect(page.getByRole('radio', { name: /Electric 5.7 L/ })).toBeChecked();
   await page.getByRole('button', { name: 'Take The blue one, copy out again' }).click();
   await expect(page.getByRole('radio', { name: /The blue one, copy/ })).toBeVisible();
+});
+
+test('an altitude where no kitchen lies is refused beside its field, and the old one stays', async ({ page }) => {
+  await page.goto(`${hut.url}/kitchen`);
+  const altitude = page.getByRole('spinbutton', { name: 'Altitude' });
+  const before = await altitude.inputValue();
+  await altitude.fill('9000');
+  await altitude.press('Tab');
+  const said = page.getByText('Above 5,500 m the model is not checked.');
+  await expect(said).toBeVisible();
+  await expect(altitude).toHaveAttribute('aria-invalid', 'true');
+  await noBarriers(page);
+  await page.reload();
+  await expect(altitude).toHaveValue(before);
+  await expect(said).toHaveCount(0);
 });
 
 test('a copy of everything is taken at a tap, listed, and is a database when it is saved', async ({ page }) => {
