@@ -45,7 +45,7 @@ export class Bound<T> {
       return;
     }
     const line = this.renderer.createElement('span') as HTMLElement;
-    this.renderer.addClass(line, 'stop-text');
+    this.renderer.setAttribute(line, 'class', 'stop-text field-said');
     this.renderer.setAttribute(line, 'role', 'alert');
     this.renderer.setProperty(line, 'textContent', message);
     this.renderer.insertBefore(this.host.parentNode, line, this.renderer.nextSibling(this.host));
