@@ -14,8 +14,15 @@ export interface LineParts {
   ownWords: boolean;
 }
 
+/** "The trinity: 1 onion, 2 celery": a label that is no food is no part of the first line. */
+function withoutLabel(plain: string): string {
+  const m = /^(\p{L}[\p{L} ]{2,40}):\s+(?=\d)/u.exec(plain);
+  return m && !isFood(m[1]!) ? plain.slice(m[0].length) : plain;
+}
+
 /** The foods that a plain line names, each with its amount: "1 carrot, 2 onions" is two lines, most lines are one. */
-export function partsOfLine(plain: string): LineParts {
+export function partsOfLine(line: string): LineParts {
+  const plain = withoutLabel(line);
   const shared = eachOf(plain) ?? toppingsOf(plain) ?? seasoningsOf(plain);
   if (shared) return { parts: shared, ownWords: false };
   const several = amountsOf(plain) ?? amountsInARow(plain);
@@ -30,13 +37,16 @@ function eachOf(plain: string): string[] | null {
   return foods.length > 1 && foods.every(isFood) ? foods.map((food) => `${m[1]} ${food}`) : null;
 }
 
-/** "Toppings: sour cream, coriander": each of them is for the table; null where one of them is no food. */
+/** "Toppings: sour cream, coriander", "soy, spring onion to finish": each of them is for the table; null where one of them is no food. */
 function toppingsOf(plain: string): string[] | null {
   const m = /^(?:optional )?(?:toppings?|to serve|for serving|to garnish|garnish|para servir)\s*:\s*([^\d]+)$/.exec(
     plain,
   );
-  const foods = m ? listed(m[1]!) : [];
-  return foods.length > 0 && foods.every(isFood) ? foods.map((food) => `${food} to serve`) : null;
+  const last = /^([^\d]+?) (?:to (?:serve|finish|garnish|top)|for (?:serving|garnish)|para (?:servir|decorar))$/.exec(
+    plain,
+  );
+  const foods = m ? listed(m[1]!) : last ? listed(last[1]!) : [];
+  return foods.length > (m ? 0 : 1) && foods.every(isFood) ? foods.map((food) => `${food} to serve`) : null;
 }
 
 /** The things of a list in a sentence: "cumin, coriander and paprika". */
@@ -73,7 +83,7 @@ const useWords =
 
 /** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */
 const beforeAnother =
-  /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d|(?:a )?(?:handful|pinch) (?:of )?\p{L}|una? (?:pizca|punado) de)/iu;
+  /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d|(?:a )?(?:handful|pinch|thumb|knob|splash) (?:of )?\p{L}|una? (?:pizca|punado|trozo) de)/iu;
 /** Cubes that go into the water of the line. */
 const beforeCubes = /(?<=\b(?:water|agua)\b[^,]*)\s(?:with|con)\s(?=\d)/i;
 /** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */

@@ -66,6 +66,8 @@ class MethodReader {
         if (c.min !== null) this.hold(c);
         break;
       case 'lid':
+        // "QR, stir in the shrimp, lid on 5 min": without another release that is no run under pressure.
+        if (this.method.release && !following.some((f) => f.about === 'natural' || f.about === 'quick')) break;
         this.isUnderLid = true;
         if (c.min !== null) this.hold(c);
         break;
@@ -142,7 +144,8 @@ class MethodReader {
   }
 
   private note(c: Clause): void {
-    this.method.from.push(c.text.slice(0, 120));
+    const text = c.text.slice(0, 120);
+    if (this.method.from.at(-1) !== text) this.method.from.push(text);
   }
 }
 

@@ -1,3 +1,4 @@
+import { aboutOf, clausesOf } from './clause';
 import { headAmount } from './amount';
 import { foodsIn } from './food-names';
 import type { RecipeTimes } from './times';
@@ -161,7 +162,12 @@ function isStep(line: string, plain: string): boolean {
     )
   )
     return true;
-  if (minutesOfLid.test(plain) || /^(?:hp|lp|n?pr|nr|qr|manual|lid on|pressure cook)\b/.test(plain)) return true;
+  if (
+    minutesOfLid.test(plain) ||
+    isTimedRelease(plain) ||
+    /^(?:hp|lp|n?pr|nr|qr|manual|lid on|pressure cook)\b/.test(plain)
+  )
+    return true;
   if (/^\d+[.)]\s+\D/.test(plain) && bare.length > 15) return true;
   return (
     verbs.test(bare) &&
@@ -169,6 +175,10 @@ function isStep(line: string, plain: string): boolean {
     (plain.length > 25 || line.endsWith('.'))
   );
 }
+
+/** "6 min y quitar presión": minutes at the head, and a release. */
+const isTimedRelease = (plain: string): boolean =>
+  /^\d{1,2}\s*min/.test(plain) && clausesOf(plain).some((c) => ['natural', 'quick'].includes(aboutOf(c)));
 
 /** Minutes, perhaps with a release, and nothing else: "8 min", "4 min QR", "10 minutes, then quick". */
 const minutesOfLid =

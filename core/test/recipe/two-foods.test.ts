@@ -175,6 +175,8 @@ test.each([
   ['tapar la olla, 5 min a potencia 2, despresurizar', 5, 'quick'],
   ['cerrar y 8 min, dejar que baje sola', 8, 'natural'],
   ['6 min manual, quick release', 6, 'quick'],
+  ['HP 8 min QR, stir in shrimp, lid on 5 min', 8, 'quick'],
+  ['6 min y quitar presión', 6, 'quick'],
   ['Close lid. 7 mins. Fast release.', 7, 'quick'],
   ['Bring to pressure, cook for 4 min, take off heat, leave until pressure drops', 4, 'natural'],
   ['Cook at pressure for a quarter of an hour, then release naturally', 15, 'natural'],
@@ -200,6 +202,24 @@ test('of several foods on a line none is lost, whatever is said of all of them',
   expect(lines.map((l) => l.food)).toEqual(['carrot', 'celery', 'onion']);
   const asking = readLine('1 carrot, 2 onions in some unheard-of way');
   expect(asking.map((l) => l.food)).toEqual(['carrot', 'onion']);
+});
+
+test('a label before the first amount, and a list of what comes at the end, lose nothing', () => {
+  expect(readLine('the trinity: 1 onion, 1 bell pepper, 2 celery').map((l) => l.food)).toEqual([
+    'onion',
+    'bell-pepper',
+    'celery',
+  ]);
+  expect(readLine('soy, spring onion to finish').map((l) => [l.food, l.joins])).toEqual([
+    ['soy-sauce', 'topping'],
+    ['spring-onion', 'topping'],
+  ]);
+  expect(readLine('1 large onion, 3 cloves garlic, thumb ginger').map((l) => l.food)).toEqual([
+    'onion',
+    'garlic',
+    'ginger',
+  ]);
+  expect(readLine('1 carrot 1 onion 1 celery').map((l) => l.food)).toEqual(['carrot', 'onion', 'celery']);
 });
 
 test('"a bit of oil" under the title is a line that asks, and no note', () => {

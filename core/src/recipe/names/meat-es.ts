@@ -44,7 +44,7 @@ export const meatEs: Readonly<Record<string, string>> = {
     'carne de salchicha, carne de longaniza, relleno de salchicha, salchicha desmenuzada, chorizo desmenuzado',
   ham: 'jamon, jamon cocido, jamon york, jamon serrano, jamon de york, taco de jamon, taquito de jamon, ~lacon',
   bacon: '~tocino, beicon, panceta, bacon, tocineta',
-  shrimp: 'gamba, langostino, camaron, gamba pelada, camarones',
+  shrimp: 'gamba, gambon, carabinero, langostino, camaron, gamba pelada, camarones',
   'white-fish': 'pescado blanco, pescado, merluza, bacalao, filete de pescado, rape, lomo de merluza, tilapia',
   salmon: 'salmon, lomo de salmon',
   egg: 'huevo, huevo entero',
