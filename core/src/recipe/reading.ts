@@ -115,7 +115,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
   ]);
   const serves = parts.serves ?? peopleFor(weighed, family);
   if (parts.serves === null) report.push({ severity: 'info', text: say.serves(serves) });
-  const dish = dishOf(parts, read, method, family, serves);
+  const dish = dishOf(parts, read, { method, family, serves });
   if (dish) report.push({ severity: 'info', text: say.family(say.families[family], because) });
   if (parts.times && Object.keys(parts.times).length > 0)
     report.push({ severity: 'info', text: say.times(parts.times) });
@@ -185,9 +185,7 @@ function peopleFor(foods: readonly Weighed[], family: Dish['family']): number {
 function dishOf(
   parts: RecipeParts,
   read: readonly ReadLine[],
-  method: Method,
-  family: Dish['family'],
-  serves: number,
+  { method, family, serves }: { method: Method; family: Dish['family']; serves: number },
 ): Dish | null {
   const ingredients: Ingredient[] = [];
   const bowlLiquid = family === 'pot-in-pot' ? liquidOfBowl(read) : null;

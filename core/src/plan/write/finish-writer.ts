@@ -9,6 +9,13 @@ import { sentence } from '../../words/sentence';
 /** Keep-warm that takes longer than this is done on low sauté instead, stirring, min [common practice]. */
 export const mostWarmMin = 15;
 
+/** How hot the mixture must get, degC, the minutes of the things themselves, and whether the lid lies on. */
+interface CookIn {
+  aimC: number;
+  ownMin: number;
+  lidOn?: boolean;
+}
+
 /**
  * Writes the steps after the lid in their order, with the mixture's temperature after each, degC. What waited for the
  * finish is taken once.
@@ -90,7 +97,7 @@ export class FinishWriter {
   }
 
   /** Things that are cooked or heated through: the mixture is brought to `aimC`, then they get their own minutes. */
-  cookIn(code: FinishCode, items: readonly Item[], aimC: number, ownMin: number, lidOn = false): void {
+  cookIn(code: FinishCode, items: readonly Item[], { aimC, ownMin, lidOn = false }: CookIn): void {
     this.stirIn(items);
     const coldC = this.mix.state.tempC;
     const upMin = this.heatTo(aimC);

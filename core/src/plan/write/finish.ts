@@ -98,13 +98,13 @@ function cookedThrough(w: FinishWriter, g: Gathered): void {
   const raw = seafood.filter((i) => i.state !== 'cooked');
   if (raw.length > 0) seafoodIn(w, g, raw);
   const cooked = seafood.filter((i) => i.state === 'cooked');
-  if (cooked.length > 0) w.cookIn('seafood-cooked', cooked, hotC + overK, minutes.seafoodCooked);
+  if (cooked.length > 0) w.cookIn('seafood-cooked', cooked, { aimC: hotC + overK, ownMin: minutes.seafoodCooked });
   const eggs = w.take((i) => i.food.meat?.cut === 'egg' && !i.panOnly);
-  if (eggs.length > 0) w.cookIn('egg-raw', eggs, minimumC(eggs[0]!) + overK, minutes.dairy);
+  if (eggs.length > 0) w.cookIn('egg-raw', eggs, { aimC: minimumC(eggs[0]!) + overK, ownMin: minutes.dairy });
   const meat = w.take((i) => i.food.kind === 'meat' && i.state === 'cooked' && !i.panOnly);
   if (meat.length === 0) return;
   const cold = meat.some((i) => !i.ingredient.prep?.hot);
-  w.cookIn('reheat', meat, cold ? minimumC(meat[0]!) + overK : hotC, minutes.dairy);
+  w.cookIn('reheat', meat, { aimC: cold ? minimumC(meat[0]!) + overK : hotC, ownMin: minutes.dairy });
 }
 
 /**
@@ -119,7 +119,7 @@ function seafoodIn(w: FinishWriter, g: Gathered, raw: readonly Item[]): void {
   // A fillet that is stirred falls apart, and so do the layers and the separate kernels of rice.
   const lidOn = raw.some((i) => i.food.meat!.cut === 'fish') || (g.grain?.food.kind === 'grain' && !g.rule.stirred);
   if (isWarm && restMin <= mostRestMin) w.restIn('seafood', raw, restMin);
-  else w.cookIn('seafood', raw, gentlyC, least(gentlyC), lidOn);
+  else w.cookIn('seafood', raw, { aimC: gentlyC, ownMin: least(gentlyC), lidOn });
 }
 
 /** Florets get their minutes under the lid; leaves and frozen things go in on the residual heat. */

@@ -54,7 +54,7 @@ function markings(p: Plan, last: number, t: Words): Figure['layout'] {
   const early = pinUpMin < earlyPin * last;
   return {
     shapes: [
-      field({ x0: start, y0: lowC }, { x1: start + holdMin, y1: steamC }, 'steam', 0.22),
+      field({ x0: start, y0: lowC }, { x1: start + holdMin, y1: steamC }, { color: 'steam', opacity: 0.22 }),
       ...(meat
         ? [
             rule(

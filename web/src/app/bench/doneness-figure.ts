@@ -165,7 +165,7 @@ function limits(m: DonenessMap): Figure['layout']['shapes'] {
   const dotted = { line: { color: token('steam'), width: 1.5, dash: 'dot' } };
   return [
     ...(m.sprayUnderMin > 0
-      ? [field({ x0: 0, y0: edge.below }, { x1: last, y1: m.sprayUnderMin }, 'steam', 0.16, dotted)]
+      ? [field({ x0: 0, y0: edge.below }, { x1: last, y1: m.sprayUnderMin }, { color: 'steam', opacity: 0.16 }, dotted)]
       : []),
     rule({ x0: 0, y0: m.naturalFullMin }, { x1: last, y1: m.naturalFullMin }, { color: 'steam', dash: 'dash' }),
   ];

@@ -26,7 +26,7 @@ export function wholeFigure(p: Plan, b: Plan | null, t: Words): Figure {
       yaxis2: axis('kPa', { rangemode: 'tozero', domain: c.freeG ? [0.24, 0.41] : [0, 0.28] }),
       ...(c.freeG ? { yaxis3: axis('g', { range: [0, most * 1.15], domain: [0, 0.19] }) } : {}),
       shapes: [
-        field({ x0: from, y0: 0 }, { x1: from + holdMin, y1: 1 }, 'steam', 0.14, paper),
+        field({ x0: from, y0: 0 }, { x1: from + holdMin, y1: 1 }, { color: 'steam', opacity: 0.14 }, paper),
         ...p.meats
           .slice(0, 1)
           .map(({ safeMinimumC: y }) =>
@@ -38,8 +38,15 @@ export function wholeFigure(p: Plan, b: Plan | null, t: Words): Figure {
   };
 }
 
+/** What a curve has beside its colour. */
+interface Look {
+  dash?: 'dot' | 'dashdot';
+  fill?: 'tozeroy';
+  fillcolor?: string;
+}
+
 function curves({ curve: c }: Plan, b: Plan | null): Data[] {
-  const of = (y: readonly number[], color: string, on: Axis, dash?: 'dot' | 'dashdot', more: object = {}): Data =>
+  const of = (y: readonly number[], color: string, on: Axis, { dash, ...more }: Look = {}): Data =>
     curve(
       { x: c.minutes, y },
       { color, ...(dash ? { dash } : {}) },
@@ -49,10 +56,10 @@ function curves({ curve: c }: Plan, b: Plan | null): Data[] {
   return [
     ...(b ? [curve({ x: b.curve.minutes, y: b.curve.tempC }, { color: 'quiet', width: 2, dash: 'dash' })] : []),
     of(c.tempC, 'rim', 'y'),
-    ...(c.grainC ? [of(c.grainC, 'turmeric', 'y', 'dot')] : []),
+    ...(c.grainC ? [of(c.grainC, 'turmeric', 'y', { dash: 'dot' })] : []),
     ...(c.meatC ? [of(c.meatC, 'plum', 'y')] : []),
-    of(c.gaugeKpa, 'steam', 'y2', undefined, { fill: 'tozeroy', fillcolor: `${token('steam-tint')}88` }),
-    ...(c.freeG ? [of(c.freeG, 'steam', 'y3', 'dashdot')] : []),
+    of(c.gaugeKpa, 'steam', 'y2', { fill: 'tozeroy', fillcolor: `${token('steam-tint')}88` }),
+    ...(c.freeG ? [of(c.freeG, 'steam', 'y3', { dash: 'dashdot' })] : []),
   ];
 }
 

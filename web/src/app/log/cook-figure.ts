@@ -31,7 +31,11 @@ export function cookFigure(
       xaxis: axis(t('chart.minutes'), { rangemode: 'tozero' }),
       yaxis: axis('°C', { range: [20, 126], dtick: 20 }),
       shapes: [
-        field({ x0: holdFrom, y0: 20 }, { x1: holdFrom + p.program.holdMin, y1: p.program.steamC }, 'steam', 0.22),
+        field(
+          { x0: holdFrom, y0: 20 },
+          { x1: holdFrom + p.program.holdMin, y1: p.program.steamC },
+          { color: 'steam', opacity: 0.22 },
+        ),
       ],
       annotations: names(p, was, { toPinMin, holdFrom }, t),
     },

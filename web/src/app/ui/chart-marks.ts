@@ -63,8 +63,7 @@ export const rule = (
 export const field = (
   from: { x0: number; y0: number },
   to: { x1: number; y1: number },
-  color: string,
-  opacity: number,
+  { color, opacity }: { color: string; opacity: number },
   more: object = {},
 ): Partial<Shape> => ({
   type: 'rect',

@@ -15,8 +15,6 @@ import {
   solvePlan,
   uncertainty,
   waysToBetterOdds,
-  type Dish,
-  type Kitchen,
   type Plan,
   type Written,
 } from '@einkorn/core';
@@ -25,27 +23,25 @@ import type { Answers, Ask, Brought, Judged, Kind, ReadAsk, Reply } from './prot
 
 const reply = (r: Reply): void => postMessage(r);
 
-type Answer<K extends Kind> = (
-  dish: Dish,
-  kitchen: Kitchen,
-  p: Plan,
-  progress: (share: number) => void,
-  more: Pick<Ask, 'real' | 'near' | 'cook'>,
-) => Answers[K];
+/** What a question is asked of, and how far its answer is told. */
+type Asked = Pick<Ask, 'dish' | 'kitchen' | 'real' | 'near' | 'cook'> & {
+  plan: Plan;
+  progress: (share: number) => void;
+};
 
-const answers: { [K in Kind]: Answer<K> } = {
-  plan: (dish, kitchen, _p, _progress, { near }) => plan(dish, kitchen, near ? { near } : {}),
-  evaluate: (dish, kitchen) => evaluate(dish, kitchen),
-  written: (dish, kitchen, p) => judged(asWritten(dish, kitchen, p)),
-  schools: (dish, kitchen, p) => compareSchools(dish, kitchen, p),
-  map: (dish, kitchen, p, progress) => donenessMap(dish, kitchen, p, progress),
-  ways: (dish, kitchen, p) => waysToBetterOdds(dish, kitchen, p),
-  proposals: (dish, kitchen, p) => equalise(dish, kitchen, p),
-  chances: (dish, kitchen, p) => uncertainty(dish, kitchen, p),
-  ratios: (dish, kitchen) => ratios(dish, kitchen),
-  outlook: (dish, kitchen, p, _progress, { real }) => outlook(dish, kitchen, p, real ?? {}),
-  'next-time': (_dish, kitchen, _p, _progress, { cook }) => nextTime(cook!, kitchen),
-  'scale-pot': (dish, kitchen) => scaleToPot(dish, kitchen),
+const answers: { [K in Kind]: (asked: Asked) => Answers[K] } = {
+  plan: ({ dish, kitchen, near }) => plan(dish, kitchen, near ? { near } : {}),
+  evaluate: ({ dish, kitchen }) => evaluate(dish, kitchen),
+  written: (a) => judged(asWritten(a.dish, a.kitchen, a.plan)),
+  schools: (a) => compareSchools(a.dish, a.kitchen, a.plan),
+  map: (a) => donenessMap(a.dish, a.kitchen, a.plan, a.progress),
+  ways: (a) => waysToBetterOdds(a.dish, a.kitchen, a.plan),
+  proposals: (a) => equalise(a.dish, a.kitchen, a.plan),
+  chances: (a) => uncertainty(a.dish, a.kitchen, a.plan),
+  ratios: ({ dish, kitchen }) => ratios(dish, kitchen),
+  outlook: (a) => outlook(a.dish, a.kitchen, a.plan, a.real ?? {}),
+  'next-time': ({ kitchen, cook }) => nextTime(cook!, kitchen),
+  'scale-pot': ({ dish, kitchen }) => scaleToPot(dish, kitchen),
 };
 
 addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask | ReadAsk }>) => {
@@ -77,6 +73,6 @@ function brought({ text: source, ownFoods }: ReadAsk): Brought {
 /** Questions that bring no plan along and need one are planned first. */
 function answer(id: number, ask: Ask): Answers[Kind] {
   const planless = ask.kind === 'plan' || ask.kind === 'evaluate';
-  const p = ask.plan ?? (planless ? (null as never) : solvePlan(ask.dish, ask.kitchen));
-  return answers[ask.kind](ask.dish, ask.kitchen, p, (share) => reply({ id, type: 'progress', share }), ask);
+  const needed = ask.plan ?? (planless ? (null as never) : solvePlan(ask.dish, ask.kitchen));
+  return answers[ask.kind]({ ...ask, plan: needed, progress: (share) => reply({ id, type: 'progress', share }) });
 }
