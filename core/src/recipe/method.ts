@@ -97,7 +97,8 @@ class MethodReader {
     // "8 minutes, wait 10, then release."
     const next = following.find((f) => f.about !== 'wait' && (f.about !== 'bare' || f.min !== null))?.about;
     const isBeforeRelease = next === 'natural' || next === 'quick';
-    if (this.last === 'natural' && !this.isUnderLid) this.method.release = { kind: 'timed', naturalMin: c.min! };
+    if (this.last === 'natural' && !this.isUnderLid && isMostlyMinutes.test(c.text))
+      this.method.release = { kind: 'timed', naturalMin: c.min! };
     else if (this.isUnderLid || (isBeforeRelease && this.last !== 'other' && this.last !== 'open')) this.hold(c);
     else if (this.last === 'fry') this.fry(c);
     else if (this.last === 'bare' && isOnlyMinutes.test(c.text)) this.hold(c);
@@ -149,6 +150,9 @@ class MethodReader {
   }
 }
 
+/** "Natural release, about 15 minutes": nothing else is said of them. */
+const isMostlyMinutes =
+  /^(?:(?:for|about|around|approx\w*|another|unos|durante|otros)\s+)*[\d.,\s-]+min\w*(?: (?:more|or so|mas))?$/;
 const isOnlyMinutes = /^[\d.,\s-]+min\w*$/;
 const countWords = ['', 'one', 'two', 'three', 'four', 'five', '', 'un', 'dos', 'tres', 'cuatro', 'cinco'];
 const whistles = /(\d+|one|two|three|four|five|un|dos|tres|cuatro|cinco)\s+(?:whistles?|silbidos?|pitidos?)/;

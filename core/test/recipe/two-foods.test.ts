@@ -186,6 +186,30 @@ test.each([
   expect(cooked).toMatchObject({ holdMin, release: { kind } });
   expect(cooked.sauteMin).toBeUndefined();
 });
+test.each([
+  [
+    'Heat oil on sauté. Brown the chicken 3 minutes a side. Add stock. Lock lid and cook on high pressure for 8 minutes. Let pressure release naturally for 10 minutes, then quick-release. Rest 5 minutes and serve.',
+    { holdMin: 8, release: { kind: 'timed', naturalMin: 10 }, sauteMin: 3 },
+  ],
+  [
+    'Preheat the oven. Cook pasta at high pressure 4 min, quick release. Top with cheese and bake 15 minutes.',
+    { holdMin: 4, release: { kind: 'quick' } },
+  ],
+  [
+    'Cook over high heat until at pressure, about 8 minutes, lower the heat and cook 20 minutes. Let the pressure come down on its own, about 15 minutes.',
+    { holdMin: 20, release: { kind: 'timed', naturalMin: 15 } },
+  ],
+  [
+    'Cook at high pressure 6 minutes. Natural release. Serve within 5 minutes.',
+    { holdMin: 6, release: { kind: 'natural' } },
+  ],
+  [
+    'Dore el pollo 5 minutos. Añada el arroz y el caldo, cierre la olla y cocine 7 minutos desde que suba la presión. Deje reposar 5 minutos y abra.',
+    { holdMin: 7, release: { kind: 'timed', naturalMin: 5 }, sauteMin: 5 },
+  ],
+])('"%s"', (method, expected) => {
+  expect(recipe('Rice', method).cooked).toMatchObject(expected);
+});
 test.each(['Saute the onion for 5 min on high.', 'Simmer 10 minutes on high heat.', 'Rest for two minutes.'])(
   '"%s" is no hold',
   (method) => {
