@@ -7,7 +7,7 @@ import { waterJPerKgK } from '../water/steam';
 import type { Setup } from '../plan/setup/setup';
 import type { Plan } from '../plan/document/document';
 import { joined } from '../plan/simulate/meat';
-import { type Earlier } from '../plan/gather/pieces';
+import type { Earlier } from '../plan/gather/pieces';
 import { heat } from '../plan/simulate/heated';
 import { starchTemps, steamG } from '../plan/simulate/outcome';
 

@@ -2,7 +2,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { degreesOfFreedom } from './parameters';
 import { heavyTailed, scatters } from './value';
 import { keysOf, rowsOf, type Row } from './rows';
-import { type Evidence } from './evidence';
+import type { Evidence } from './evidence';
 
 /*
  * Maximum a posteriori by Gauss-Newton: all parameters start at a standard normal, the scatters of an evening are integrated

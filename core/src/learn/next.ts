@@ -3,7 +3,7 @@ import { inverse, slopesOf, spreadOf, withPriors, type Fit } from './fit';
 import { unseen, type Observation } from './observation';
 import { cookKey } from './parameters';
 import { rowsOf, type Row } from './rows';
-import { type Evidence } from './evidence';
+import type { Evidence } from './evidence';
 
 /** One thing that could be written down next, and how much of the spread of the next dish it takes off. */
 export interface Teaching {

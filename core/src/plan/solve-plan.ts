@@ -12,7 +12,7 @@ import { holdsOf } from './search/holds';
 import { asFromFactory, learnedIn } from './setup/learned';
 import { marked } from './made-for';
 import { sameRelease } from './search/releases';
-import { type Near } from './search/search';
+import type { Near } from './search/search';
 import { safeHoldMin } from './search/safe-hold';
 import { solveBoth, type Stages } from './search/solve';
 import type { Solved } from './search/solve-once';

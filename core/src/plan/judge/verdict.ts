@@ -1,7 +1,7 @@
 import { aimIndexOf, bandEdges, pastaBand, pastaEdges, wishTime, type Texture } from '../../grain/texture';
 import { pastaX } from '../../food/pasta';
 import type { Plan } from '../document/document';
-import { type Gathered } from '../gather/item';
+import type { Gathered } from '../gather/item';
 import { isLoosePorridge } from '../gather/sauce-wanted';
 import { normal } from '../../normal';
 import { grainEdges, saucyFrom } from '../setup/sauce';

@@ -5,11 +5,11 @@ import type { PlantVerdict } from '../document/verdicts';
 import type { Heated } from '../simulate/heated';
 import type { Gathered } from '../gather/item';
 import { wantedCollagenMin } from '../gather/pieces';
-import { type MeatRun } from '../simulate/meat';
+import type { MeatRun } from '../simulate/meat';
 import type { Run } from './run';
 import { targetE, wantedBand } from '../setup/target';
 import { saucyFrom, wantedSauceG } from '../setup/sauce';
-import { type GrainOutcome } from '../simulate/outcome';
+import type { GrainOutcome } from '../simulate/outcome';
 
 /** What a plan loses beside its chance, in points of a hundred [from memory: how much a cook would give for each]. */
 const price = {

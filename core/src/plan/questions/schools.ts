@@ -10,7 +10,7 @@ import { setUp, type Setup } from '../setup/setup';
 import { outcomeWith } from '../judge/runs';
 import { setupOfPlan } from '../simulate/stages';
 import { waterSources } from '../setup/sources';
-import { type GrainOutcome } from '../simulate/outcome';
+import type { GrainOutcome } from '../simulate/outcome';
 
 /** Ratios by volume that cooks go by, and what each was meant for [common practice]. */
 export const schoolTable = [

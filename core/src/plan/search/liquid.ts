@@ -4,7 +4,7 @@ import type { Setup } from '../setup/setup';
 import type { LiquidBounds } from '../setup/bounds';
 import { isLoosePorridge } from '../gather/sauce-wanted';
 import { finishedMass, saucyFrom, wantedSauceG } from '../setup/sauce';
-import { type GrainOutcome } from '../simulate/outcome';
+import type { GrainOutcome } from '../simulate/outcome';
 
 /** What the liquid is solved for. */
 export interface Miss {

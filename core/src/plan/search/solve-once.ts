@@ -14,7 +14,7 @@ import { type Fixed, type Near, Search } from './search';
 import { sameRelease } from './releases';
 import { soupFrom } from '../setup/target';
 import { finishedMass, saucyFrom, wantedSauceG } from '../setup/sauce';
-import { type GrainOutcome } from '../simulate/outcome';
+import type { GrainOutcome } from '../simulate/outcome';
 import { better } from '../judge/weigh';
 
 /** Temperature at which a pot is opened after most natural releases, degC [derived]. */

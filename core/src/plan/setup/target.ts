@@ -1,6 +1,6 @@
 import { aimIndexOf, hardCore, pastaEdges, soakFactorOf, wishShift, wishTime, type Texture } from '../../grain/texture';
 import { pastaX } from '../../food/pasta';
-import { type Gathered } from '../gather/item';
+import type { Gathered } from '../gather/item';
 import { isBurstPorridge, isLoosePorridge } from '../gather/sauce-wanted';
 import { grainEdges, saucyFrom, slowingOf } from './sauce';
 

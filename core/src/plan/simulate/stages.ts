@@ -1,6 +1,6 @@
 import { firstWhole } from '../../bisect';
 import { HeatedPot } from '../../pot/cook';
-import { type PotRun } from '../../pot/program';
+import type { PotRun } from '../../pot/program';
 import type { History } from '../../history';
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import type { Setup, FirstStage } from '../setup/setup';

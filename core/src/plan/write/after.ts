@@ -9,7 +9,7 @@ import { crusted, sharesWater, type Gathered } from '../gather/item';
 import { coolingRule, crust, crustFor, deepestLayerMm, hotSpot, slurryFor } from './leftovers';
 import type { Setup } from '../setup/setup';
 import { saucyFrom } from '../setup/sauce';
-import { type GrainOutcome } from '../simulate/outcome';
+import type { GrainOutcome } from '../simulate/outcome';
 
 /** More cooked grain than this goes mushy in its own heat [common practice], g. */
 const bigBatchG = 1200;

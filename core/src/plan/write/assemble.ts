@@ -4,7 +4,7 @@ import { afterPlan, isBigBatch } from './after';
 import { boundBy, geometryOf, type LiquidBounds } from '../setup/bounds';
 import { curveOf } from './curve';
 import { planFormat, type Plan } from '../document/document';
-import { type MeatVerdict } from '../document/verdicts';
+import type { MeatVerdict } from '../document/verdicts';
 import { finishPlan, heldBack, type FinishInput } from './finish';
 import type { Gathered } from '../gather/item';
 import { ledgerRows } from './ledger';
@@ -101,10 +101,10 @@ function written(x: Chosen): Plan {
   };
 }
 
-const warningFacts = (r: Result, told: Pick<Facts, 'meats' | 'finish' | 'grainBand'>): Facts => {
+const warningFacts = (r: Result, known: Pick<Facts, 'meats' | 'finish' | 'grainBand'>): Facts => {
   const { setup, run } = r;
   return {
-    ...told,
+    ...known,
     g: setup.g,
     pot: setup.pot,
     altitudeM: setup.kitchen.altitudeM,

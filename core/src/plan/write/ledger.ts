@@ -4,7 +4,7 @@ import type { LedgerRow } from '../document/document';
 import type { Gathered } from '../gather/item';
 import { finishedMass } from '../setup/sauce';
 import { steamG, type GrainOutcome } from '../simulate/outcome';
-import { type Sources } from '../setup/sources';
+import type { Sources } from '../setup/sources';
 
 /** What the water sum is written from. */
 export interface LedgerInput {

@@ -1,5 +1,5 @@
 import type { actualOf } from '@einkorn/core';
-import { type Plan } from '@einkorn/core';
+import type { Plan } from '@einkorn/core';
 import type { Annotations } from 'plotly.js';
 import { axis, token, type Figure } from '../ui/chart';
 import { along, curve, dots, field, words } from '../ui/chart-marks';
