@@ -3,6 +3,7 @@ import type { FoodRecord } from '../food/record';
 import { pieceByName } from './measures';
 import { isJointed } from './kinds';
 import { mostPieceG, type LineFacts } from './line-size';
+import { numberWords } from './number';
 
 type Prep = NonNullable<Ingredient['prep']>;
 
@@ -50,7 +51,9 @@ export function asPiece(prep: Prep, f: LineFacts, food: FoodRecord, grams: numbe
   if (namedG && !prep.shape) prep.pieceG ??= namedG;
   // A bird in joints is not diced.
   if (prep.shape === 'cube' && isJointed(f.hit.name, f.plain)) delete prep.shape;
-  if (isInOnePiece(f, food, prep)) Object.assign(prep, wholePrep(f, grams));
+  const chunkG = food.meat?.cut === 'stew' && prep.state !== 'cooked' ? chunkOf(f, grams, prep) : null;
+  if (chunkG !== null) Object.assign(prep, { shape: 'whole', pieceG: chunkG });
+  else if (isInOnePiece(f, food, prep)) Object.assign(prep, wholePrep(f, grams));
 }
 
 /** Words for a piece of meat that nobody has cut yet. */
@@ -65,6 +68,22 @@ const isInOnePiece = (f: LineFacts, food: FoodRecord, prep: Prep): boolean =>
   joint.test(f.plain) &&
   (prep.shape ?? 'whole') === 'whole' &&
   prep.pieceG === undefined;
+/** A piece of stewing meat from here on is no cube, g [common practice]. */
+const chunkFromG = 100;
+const intoPieces = new RegExp(
+  String.raw`\b(?:in|into|en) (\d+|${Object.keys(numberWords).join('|')}) (?:large |big |even |equal |roughly equal )?(?:chunks?|pieces?|portions?|parts?|steaks?|trozos|piezas|partes)\b`,
+);
+
+/** Grams of one of the few large pieces that a line speaks of: "cut into 3 chunks", "2 lamb necks (1 kg)"; null where they are cubes. */
+function chunkOf(f: LineFacts, grams: number | null, { shape = 'whole' }: Prep): number | null {
+  const into = intoPieces.exec(f.plain)?.[1];
+  const named = f.head.measure === null && shape === 'whole' ? f.head.value : null;
+  const count = into ? (numberWords[into] ?? Number(into)) : named;
+  if (grams === null || count === null || !Number.isInteger(count) || count < 1) return null;
+  const pieceG = Math.round(grams / count);
+  return pieceG >= chunkFromG && pieceG <= mostPieceG ? pieceG : null;
+}
+
 /** What one of so many weighs; without a number of them, it is one. */
 function wholePrep(f: LineFacts, grams: number | null): Prep {
   const counted = f.head.measure === null && f.head.value !== null && Number.isInteger(f.head.value);
