@@ -2,7 +2,7 @@ import type { Ingredient } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
 import { pieceByName } from './measures';
 import { isJointed } from './kinds';
-import { mostPieceG, type LineFacts } from './line-size';
+import { comesInJoints, mostPieceG, type LineFacts } from './line-size';
 import { numberWords } from './number';
 
 type Prep = NonNullable<Ingredient['prep']>;
@@ -58,10 +58,7 @@ export function asPiece(prep: Prep, f: LineFacts, food: FoodRecord, grams: numbe
 
 /** Words for a piece of meat that nobody has cut yet. */
 const joint =
-  /\b(?:whole|joint|in one piece|single piece|(?:chuck|rump|pot|shoulder|loin|leg|rib|beef|pork|lamb) roast|roasting|enter[oa]|en una pieza|de una pieza)\b/;
-/** Cuts that are sold in a piece as well as cut up; whole thighs and breasts are as they are sold. */
-const comesInJoints = (food: FoodRecord): boolean =>
-  food.meat?.cut === 'stew' || ['pork-loin', 'beef-steak', 'turkey-breast'].includes(food.id);
+  /\b(?:whole|joint|in one piece|single piece|(?:chuck|rump|pot|shoulder|loin|leg|rib|beef|pork|lamb) roast|roasting|briskets?|cheeks?|tenderloins?|carrilleras?|carrilladas?|solomillos?|enter[oa]|en una pieza|de una pieza)\b/;
 const isInOnePiece = (f: LineFacts, food: FoodRecord, prep: Prep): boolean =>
   prep.state !== 'cooked' &&
   comesInJoints(food) &&

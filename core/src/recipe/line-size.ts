@@ -224,8 +224,12 @@ function shareOfTotal(count: number, total: Amount, { prep, food }: { prep: Prep
     return;
   const pieceG = Math.round((total.value * units[total.unit].size) / count);
   // Far from any such piece, the number was not one of pieces.
-  if (pieceG >= typicalG / shareSpan && pieceG <= typicalG * shareSpan) prep.pieceG = pieceG;
+  const mostG = comesInJoints(food) ? mostPieceG : typicalG * shareSpan;
+  if (pieceG >= typicalG / shareSpan && pieceG <= mostG) prep.pieceG = pieceG;
 }
+/** Cuts that are sold in a piece as well as cut up; whole thighs and breasts are as they are sold. */
+export const comesInJoints = (food: FoodRecord): boolean =>
+  food.meat?.cut === 'stew' || ['pork-loin', 'beef-steak', 'turkey-breast'].includes(food.id);
 /** Pieces as sold differ from the usual one by no more than this factor [common practice]. */
 const shareSpan = 5;
 

@@ -17,7 +17,8 @@ export const meatEn: Readonly<Record<string, string>> = {
   'turkey-breast':
     'turkey breast, turkey fillet, turkey escalope, turkey tenderloin, turkey breast fillet, turkey steak',
   'turkey-thigh': 'turkey thigh, turkey, turkey thigh meat, turkey leg meat',
-  'turkey-leg': 'turkey leg, turkey drumstick, turkey thigh on the bone, bone in turkey thigh, turkey thigh bone in',
+  'turkey-leg':
+    'turkey wing, turkey leg, turkey drumstick, turkey thigh on the bone, bone in turkey thigh, turkey thigh bone in',
   'turkey-ground': 'ground turkey, turkey mince, minced turkey, turkey ground',
   'duck-leg': 'duck leg, duck, duck thigh, duck leg quarter',
   'guinea-fowl': 'guinea fowl, guinea hen, guinea fowl leg, guinea fowl piece',
