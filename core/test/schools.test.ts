@@ -73,3 +73,12 @@ test('alone in the pot the same water makes another grain than in the dish', () 
 test('a dish without a starch has no schools', () => {
   expect(schoolsOf(demoDish('small-potatoes-rack'))).toEqual([]);
 });
+
+test('the grain alone knows nothing of a first stage', () => {
+  const dish = demoDish('lamb-apricot-biryani');
+  const chosen = plan(dish, hut);
+  expect(chosen.firstStage).not.toBeNull();
+  const alone = (firstStage: typeof chosen.firstStage) =>
+    compareSchools(dish, hut, { ...chosen, firstStage }).map((s) => s.alone.index);
+  expect(alone(chosen.firstStage)).toEqual(alone(null));
+});

@@ -4,7 +4,7 @@ import { openFor, type OpenState } from '../pot/open';
 import { ambientPa } from '../water/atmosphere';
 import { saturationC } from '../water/saturation';
 import { waterJPerKgK } from '../water/steam';
-import type { Setup } from '../plan/setup/setup';
+import { beforeOf, type Setup } from '../plan/setup/setup';
 import type { Plan } from '../plan/document/document';
 import { joined } from '../plan/simulate/meat';
 import type { Earlier } from '../plan/gather/pieces';
@@ -43,6 +43,7 @@ export function afterBroken(from: Setup, planned: Plan, runs: readonly BrokenRun
   let beforeMin = 0;
   let { addMl } = planned.liquid;
   for (const r of runs) {
+    const before = beforeOf(setup);
     const h = heat(setup, { addMl, pressure: planned.program.pressure, texture: planned.texture });
     const countdownMin = (h.heated.countdownS ?? Infinity) / 60;
     const held = Math.max(0, r.atMin - countdownMin);
@@ -65,12 +66,12 @@ export function afterBroken(from: Setup, planned: Plan, runs: readonly BrokenRun
     }
     setup = {
       ...setup,
-      before: {
+      broken: {
         items: all,
         liquidMl: addMl,
         standC: stood.at(-1) ?? run.openC,
-        steamG: (setup.before?.steamG ?? 0) + lost,
-        earlier: { dtS, tempC: after(setup.before?.earlier.tempC, then(run.history.tempC), all) },
+        steamG: (before?.steamG ?? 0) + lost,
+        earlier: { dtS, tempC: after(before?.earlier.tempC, then(run.history.tempC), all) },
       },
     };
     addMl += r.addMl ?? 0;

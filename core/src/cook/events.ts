@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fields } from '../dish/fields';
 import { stepIdSchema } from '../plan/document/step-id';
 
 /** The step that heats after a lid: of the whole dish, or of the first of two stages. */
@@ -42,7 +43,7 @@ export const cookEventSchema = z.discriminatedUnion('kind', [
   /** something went wrong that no rescue answers, in the cook's words */
   kind('off-plan', { text: words.optional() }),
   kind('probe-read', { coreC: z.number().min(-60).max(400) }),
-  kind('weight-read', { grams: z.number().min(0).max(50_000) }),
+  kind('weight-read', { grams: fields.weighedG }),
   kind('gauge-read', { gaugeKpa: z.number().min(-101).max(400) }),
   kind('noted', { text: words }),
   kind('timer-started', { minutes, name: words }),

@@ -1,20 +1,16 @@
 import * as z from 'zod';
 import { says } from '../problem';
+import { ranged } from '../ranged';
 
-/** A number between two that says which it broke; `unit` stands after the number in the sentence. */
-export const ranged = (least: number, most: number, unit: string): z.ZodNumber =>
-  z
-    .number()
-    .min(least, says('at-least', { value: `${least} ${unit}`.trim() }))
-    .max(most, says('at-most', { value: `${most} ${unit}`.trim() }));
+const liquid = z.number().min(0, says('liquid-negative')).max(20_000, says('more-than-any-pot'));
 
 /** Numbers that stand in a document and in a field of their own on a screen: one schema for both. */
 export const fields = {
   holdMin: z.number().min(0, says('minutes-negative')).max(120, says('hold-too-long')),
   naturalMin: ranged(0, 90, 'min'),
-  liquidMl: z.number().min(0, says('liquid-negative')).max(20_000, says('more-than-any-pot')),
+  liquidMl: liquid,
   /** of a row of the water sum */
-  rowG: z.number().min(0, says('liquid-negative')).max(20_000, says('more-than-any-pot')),
+  rowG: liquid,
   saltG: ranged(0, 500, 'g'),
   grainG: ranged(1, 9000, 'g'),
   altitudeM: z.number().min(-430, says('altitude-least')).max(5500, says('altitude-most')),

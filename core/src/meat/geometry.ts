@@ -1,4 +1,5 @@
 import { turnBetween } from '../bisect';
+import { interpolated } from '../interpolate';
 
 /*
  * Shape of a piece as one exponent m of the area: slab 0, long cylinder 1, sphere 2, others between. m is chosen so
@@ -33,26 +34,11 @@ export function brickExponent(a: number, b: number, c: number): number {
 export const ellipsoidExponent = (a: number, b: number, c: number): number => axisShare(b / a) + axisShare(c / a);
 
 /** Share of one axis by its ratio to the shortest, computed by two-dimensional conduction [derived]. */
-const axisShares: readonly (readonly [ratio: number, share: number])[] = [
-  [1, 1],
-  [1.2, 0.673],
-  [1.35, 0.52],
-  [1.5, 0.408],
-  [1.75, 0.28],
-  [2, 0.198],
-  [2.5, 0.102],
-  [3, 0.051],
-  [4, 0.006],
-  [6, 0],
-];
-function axisShare(ratio: number): number {
-  const i = axisShares.findIndex(([r]) => r >= ratio);
-  if (i < 0) return 0;
-  if (i === 0) return 1;
-  const [r0, s0] = axisShares[i - 1]!;
-  const [r1, s1] = axisShares[i]!;
-  return s0 + ((s1 - s0) * (ratio - r0)) / (r1 - r0);
-}
+const axisShares = {
+  ratio: [1, 1.2, 1.35, 1.5, 1.75, 2, 2.5, 3, 4, 6],
+  share: [1, 0.673, 0.52, 0.408, 0.28, 0.198, 0.102, 0.051, 0.006, 0],
+} as const;
+const axisShare = (ratio: number): number => interpolated(axisShares.ratio, axisShares.share, ratio);
 
 /** The quadratic through slab 1.911, cylinder 3.804 and sphere 5.662 (1/Fo at theta 0.35), inverted. */
 function exponentOf(inverseFo: number): number {

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { says } from '../problem';
+import { ranged } from '../ranged';
 import { slugId } from '../slug-id';
 import type { SourceCode } from '../source';
 import { stableJson } from '../stable-json';
@@ -37,22 +38,10 @@ export const ownPotSchema = z
       .max(40, says('characters-at-most', { most: 40 })),
     /** the known pot that it is like */
     like: z.string().refine((id) => potIds.includes(id), { error: says('like-pot-needed') }),
-    litres: z
-      .number()
-      .min(1.5, says('at-least', { value: '1.5 L' }))
-      .max(25, says('at-most', { value: '25 L' }))
-      .optional(),
+    litres: ranged(1.5, 25, 'L').optional(),
     /** inner diameter */
-    diameterMm: z
-      .number()
-      .min(120, says('at-least', { value: '120 mm' }))
-      .max(400, says('at-most', { value: '400 mm' }))
-      .optional(),
-    powerW: z
-      .number()
-      .min(200, says('at-least', { value: '200 W' }))
-      .max(5000, says('at-most', { value: '5,000 W' }))
-      .optional(),
+    diameterMm: ranged(120, 400, 'mm').optional(),
+    powerW: ranged(200, 5000, 'W').optional(),
     /** working pressures over the air outside; `null`: it has no low one */
     highKpa: z
       .number()

@@ -7,7 +7,14 @@ import { numberSource, numberWords } from './number';
  */
 export type About = 'pressure' | 'lid' | 'open' | 'natural' | 'quick' | 'wait' | 'fry' | 'add' | 'other' | 'bare';
 
-const minuteWords = Object.keys(numberWords).join('|');
+const wordBefore = new RegExp(
+  String.raw`\b(${Object.keys(numberWords).join('|')})(?= (?:minutes?|mins?|minutos?|hours?|horas?)\b)`,
+  'g',
+);
+const hours = new RegExp(
+  String.raw`(${numberSource}) ?(?:hours?|hrs?|h|horas?)\b(?:,? (?:and |y )?(\d+) ?min\w*)?`,
+  'g',
+);
 
 /** Hours and numbers in words as minutes: "a quarter of an hour", "1 hour 10 minutes", "two minutes". */
 function inMinutes(text: string): string {
@@ -16,13 +23,8 @@ function inMinutes(text: string): string {
     .replace(/\s+/g, ' ')
     .replace(/\b(?:a |un )?(?:quarter of an hour|cuarto de hora)\b/g, '15 min')
     .replace(/\b(?:half an hour|a? ?half hour|media hora)\b/g, '30 min')
-    .replace(new RegExp(String.raw`\b(${minuteWords})(?= (?:minutes?|mins?|minutos?|hours?|horas?)\b)`, 'g'), (w) =>
-      String(numberWords[w]!),
-    )
-    .replace(
-      new RegExp(String.raw`(${numberSource}) ?(?:hours?|hrs?|h|horas?)\b(?:,? (?:and |y )?(\d+) ?min\w*)?`, 'g'),
-      (_, h: string, min?: string) => `${60 * readNumber(h) + Number(min ?? 0)} min`,
-    );
+    .replace(wordBefore, (w) => String(numberWords[w]!))
+    .replace(hours, (_, h: string, min?: string) => `${60 * readNumber(h) + Number(min ?? 0)} min`);
 }
 
 const between =

@@ -65,6 +65,10 @@ const isInOnePiece = (f: LineFacts, food: FoodRecord, prep: Prep): boolean =>
   joint.test(f.plain) &&
   (prep.shape ?? 'whole') === 'whole' &&
   prep.pieceG === undefined;
+/** How many pieces a bare number at the head of a line names; null where it has a measure, or is no whole number. */
+const piecesNamed = ({ head: { value, measure } }: LineFacts): number | null =>
+  measure === null && value !== null && Number.isInteger(value) ? value : null;
+
 /** A piece of stewing meat from here on is no cube, g [common practice]. */
 const chunkFromG = 100;
 const intoPieces = new RegExp(
@@ -74,16 +78,14 @@ const intoPieces = new RegExp(
 /** Grams of one of the few large pieces that a line speaks of: "cut into 3 chunks", "2 lamb necks (1 kg)"; null where they are cubes. */
 function chunkOf(f: LineFacts, grams: number | null, { shape = 'whole' }: Prep): number | null {
   const into = intoPieces.exec(f.plain)?.[1];
-  const named = f.head.measure === null && shape === 'whole' ? f.head.value : null;
+  const named = shape === 'whole' ? piecesNamed(f) : null;
   const count = into ? (numberWords[into] ?? Number(into)) : named;
-  if (grams === null || count === null || !Number.isInteger(count) || count < 1) return null;
-  const pieceG = Math.round(grams / count);
+  const pieceG = grams === null || !count ? 0 : Math.round(grams / count);
   return pieceG >= chunkFromG && pieceG <= mostPieceG ? pieceG : null;
 }
 
 /** What one of so many weighs; without a number of them, it is one. */
 function wholePrep(f: LineFacts, grams: number | null): Prep {
-  const counted = f.head.measure === null && f.head.value !== null && Number.isInteger(f.head.value);
-  const pieceG = Math.round((grams ?? 0) / (counted ? f.head.value! : 1));
+  const pieceG = Math.round((grams ?? 0) / (piecesNamed(f) ?? 1));
   return { shape: 'whole', ...(pieceG >= 1 && pieceG <= mostPieceG ? { pieceG } : {}) };
 }

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import * as z from 'zod';
 import { cookSchema, type Cook } from '../cook/cook';
 import { ratingKeys, ratingsSchema, type Ratings } from '../cook/ratings';
+import { fields } from '../dish/fields';
 import { readDish } from '../dish/read';
 import { releaseSchema } from '../dish/schema';
 import { issueAt, Problem, refusal, says } from '../problem';
@@ -25,8 +26,8 @@ export const notedRowSchema = z.strictObject({
     .min(1)
     .max(60, says('at-most', { value: '60 people' }))
     .optional(),
-  liquidMl: z.number().min(0).max(20_000, says('more-than-any-pot')).optional(),
-  holdMin: z.number().min(0).max(120, says('hold-too-long')).optional(),
+  liquidMl: fields.liquidMl.optional(),
+  holdMin: fields.holdMin.optional(),
   release: releaseSchema.optional(),
   toPinMin: z
     .number()

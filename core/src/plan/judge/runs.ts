@@ -1,22 +1,22 @@
 import type { Texture } from '../../grain/texture';
 import { naturalMinOf, type PotRun, type Program, type Release } from '../../pot/program';
-import { heat, type Heated } from '../simulate/heated';
+import { heat, piecesOf, type Heated } from '../simulate/heated';
 import { runMeats, runPlants } from '../simulate/meat';
 import type { Run } from './run';
-import type { Setup } from '../setup/setup';
+import { beforeOf, type Setup } from '../setup/setup';
 import { grainOutcome, starchTemps, type GrainOutcome, type Known } from '../simulate/outcome';
 import { weighed } from './weigh';
 
 /** What has become of the starch by the end of a run of the pot; null in a dish without one. */
 export function outcomeOf(h: Heated, potRun: PotRun, known: Known & { addMl?: number } = {}): GrainOutcome | null {
-  const { g, src, before } = h.setup;
+  const { g, src } = h.setup;
   if (!g.grain) return null;
   const { addMl = h.addMl, ...more } = known;
   return grainOutcome(
     g,
     src,
     { run: potRun, addMl, depthCm: h.depthCm },
-    { earlierSteamG: before?.steamG ?? 0, ...more },
+    { earlierSteamG: beforeOf(h.setup)?.steamG ?? 0, ...more },
   );
 }
 
@@ -33,7 +33,7 @@ export function cookWith(setup: Setup, addMl: number, program: Program, texture:
 
 /** One program on a heated pot, in full resolution; `pieces` false leaves meat and roots out. */
 export function runOf(h: Heated, holdMin: number, release: Release, pieces = true): Run {
-  const { g, before } = h.setup;
+  const { g } = h.setup;
   const potRun = h.heated.finish(holdMin, release);
   const temps = g.grain ? starchTemps(g, potRun, h.addMl, h.depthCm) : undefined;
   const outcome = outcomeOf(h, potRun, { temps });
@@ -46,7 +46,7 @@ export function runOf(h: Heated, holdMin: number, release: Release, pieces = tru
     naturalMin: naturalMinOf(potRun),
     equivalentMin: outcome?.clock.equivalentMin ?? 0,
     outcome,
-    meats: pieces ? runMeats(g, potRun, { depthCm: h.depthCm, earlier: before?.earlier ?? null }) : [],
+    meats: pieces ? runMeats(g, potRun, piecesOf(h)) : [],
     plants: pieces ? runPlants(g, potRun) : [],
     ...(temps ? { temps } : {}),
   });

@@ -102,6 +102,7 @@ function starchAt(
 const meatsAreDone = (setup: Setup, h: Heated, holdMin: number, release: Release): boolean =>
   runMeats(setup.g, h.heated.finish(holdMin, release), {
     ...piecesOf(h),
+    ways: h.ways,
     coarse: true,
   }).every((m) => m.verdict.ok);
 

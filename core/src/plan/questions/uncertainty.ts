@@ -15,7 +15,7 @@ import { learnedIn } from '../setup/learned';
 import type { Gathered } from '../gather/item';
 import { minimumC } from '../gather/pieces';
 import { runMeats } from '../simulate/meat';
-import { heat, type Heated } from '../simulate/heated';
+import { heat, piecesOf, type Heated } from '../simulate/heated';
 import { outcomeOf } from '../judge/runs';
 import { setupOfPlan } from '../simulate/stages';
 import { grainEdges, saucyFrom } from '../setup/sauce';
@@ -174,7 +174,7 @@ function cookAt(setup: Setup, factor: number, chosen: Plan): OneCook {
   const cores = new Map<string, number[]>();
   for (const t of thicknesses) {
     const g: Gathered = { ...setup.g, items: setup.g.items.map((i) => ({ ...i, thicknessMm: i.thicknessMm * t })) };
-    for (const m of runMeats(g, run, { depthCm: h.depthCm, earlier: setup.before?.earlier ?? null, coarse: true })) {
+    for (const m of runMeats(g, run, { ...piecesOf(h), coarse: true })) {
       const id = m.item.ingredient.id;
       cores.set(id, [...(cores.get(id) ?? []), m.nominal.openCoreC]);
     }

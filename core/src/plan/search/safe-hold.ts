@@ -19,9 +19,7 @@ export function safeHoldMin(bare: Setup, p: Plan): number | null {
   const h = heat(setup, { addMl: p.liquid.addMl, pressure, texture: p.texture });
   const isSafe = (min: number): boolean => {
     const run = h.heated.finish(min, release);
-    return runMeats(setup.g, run, { ...piecesOf(h), ways: undefined }).every(
-      (m) => m.verdict.ok || !safe.includes(m.verdict.ingredient),
-    );
+    return runMeats(setup.g, run, piecesOf(h)).every((m) => m.verdict.ok || !safe.includes(m.verdict.ingredient));
   };
   return [holdMin, ...holdsOf(h).filter((x) => x > holdMin)].find(isSafe) ?? null;
 }

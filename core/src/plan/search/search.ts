@@ -85,7 +85,7 @@ export class Search {
       last: grid.length - 1,
       longest: this.releases.find((r) => r.kind === 'natural') ?? this.releases.at(-1)!,
       runOf: (i, release) => this.trial(grid[i]!, release).potRun,
-      isSafe: (run) => areSafe(this.leading, run, { ...piecesOf(h), coarse: true }),
+      isSafe: (run) => areSafe(this.leading, run, { ...piecesOf(h), ways: h.ways, coarse: true }),
     });
   }
 
@@ -268,7 +268,12 @@ export class Search {
 
   private withPieces(bare: Run): Run {
     const { h } = this;
-    const meats = runMeats(this.leading, bare.potRun, { ...piecesOf(h), coarse: true, surely: this.surely });
+    const meats = runMeats(this.leading, bare.potRun, {
+      ...piecesOf(h),
+      ways: h.ways,
+      coarse: true,
+      surely: this.surely,
+    });
     const plants = runPlants(this.leading, bare.potRun, true, h.ways);
     return meats.length + plants.length === 0 ? bare : weighed({ ...bare, meats, plants });
   }

@@ -63,7 +63,7 @@ function worthTwo(one: Run, two: Run): boolean {
 
 /** Raw pieces that the starch's own best program leaves under their minimum or tough. */
 function unserved({ perfect: { h, potRun } }: OneLid): Item[] {
-  return runMeats(h.setup.g, potRun, { ...piecesOf(h), coarse: true })
+  return runMeats(h.setup.g, potRun, { ...piecesOf(h), ways: h.ways, coarse: true })
     .filter((m) => m.item.state !== 'cooked' && (!m.verdict.ok || isTough(m)))
     .map((m) => m.item);
 }

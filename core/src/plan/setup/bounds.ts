@@ -1,6 +1,6 @@
 import { turnBetween } from '../../bisect';
 import { bowlCapacityLitres } from '../../grain/bowl';
-import type { Setup } from './setup';
+import { beforeOf, type Setup } from './setup';
 import { fillLimits, stackPlan, thinAtBaseMl, type Geometry } from './stack';
 
 /** How little and how much liquid may be added, mL, and what sets each. */
@@ -49,7 +49,7 @@ export function liquidBounds(setup: Setup): LiquidBounds {
   const limit = g.grain?.food.kind === 'pasta' ? dryLimits.pasta : dryLimits.grain;
   const coverMl = g.grain ? firstFrom(0, potMl, (ml) => geometryOf(setup, ml).dryGrainShare <= limit) : 0;
   // What made the steam of a first stage is in the pot already.
-  const leastMl = Math.max(minimumMl, coverMl, setup.before?.liquidMl ?? 0);
+  const leastMl = Math.max(minimumMl, coverMl, beforeOf(setup)?.liquidMl ?? 0);
   const fits = (ml: number): boolean => geometryOf(setup, ml).fillFraction <= fillLimits.solvedOfMost * pot.fillShare;
   // What is too much for the pot with its least liquid is a stop; its liquid is then what the starch wants, and is scaled with it.
   const tooMuch = geometryOf(setup, leastMl).fillFraction > pot.fillShare;

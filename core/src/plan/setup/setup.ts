@@ -50,14 +50,17 @@ export interface Setup {
   outerMl: number;
   /** the first stage of a plan in two */
   first: FirstStage | null;
-  /** what the pot has cooked before this lid: a first stage, or a run that was broken off */
-  before: Before | null;
+  /** runs that were broken off before this one; what they left behind has the first stage in it */
+  broken: Before | null;
   /** the frying in order, and the pan after it; null where nothing is fried */
   fry: FryStep[];
   pan: PanRun | null;
   /** shorter holds are not offered: what was learned never shortens a safe one */
   leastHoldMin: number;
 }
+
+/** What the pot has cooked before this lid: runs that were broken off, a first stage, or nothing. */
+export const beforeOf = ({ broken, first }: Pick<Setup, 'broken' | 'first'>): Before | null => broken ?? first;
 
 /** Meats, each with its own cut and state, that one pot is planned for: more want a second pot [derived: a plan in a second]. */
 const mostMeats = 8;
@@ -86,7 +89,7 @@ export function setUp(dish: Dish, kitchen: Kitchen, leastHoldMin = 0): Setup {
     kitchen,
     outerMl: outerLiquidMl(g, pot),
     first: null,
-    before: null,
+    broken: null,
     fry: pan ? withPan(ordered, pan) : ordered,
     pan,
     leastHoldMin,

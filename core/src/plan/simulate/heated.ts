@@ -6,7 +6,7 @@ import { depthCm, loadOf } from '../setup/load';
 import type { Earlier } from '../gather/pieces';
 import type { Ways } from './meat';
 import { scorchRisk, type ScorchRisk } from './scorch';
-import type { Setup } from '../setup/setup';
+import { beforeOf, type Setup } from '../setup/setup';
 
 /** A setup brought to pressure with so much liquid: what every pair of hold and release is tried on. */
 export interface Heated {
@@ -23,15 +23,10 @@ export interface Heated {
   ways: Ways;
 }
 
-/** What the pieces of a heated pot are followed with: where they lie, what they had before, what is known of their way. */
-export const piecesOf = ({
-  setup,
+/** What the pieces of a heated pot are followed with: where they lie, and what they had before. */
+export const piecesOf = ({ setup, depthCm }: Heated): { depthCm: number; earlier: Earlier | null } => ({
   depthCm,
-  ways,
-}: Heated): { depthCm: number; earlier: Earlier | null; ways: Ways } => ({
-  depthCm,
-  earlier: setup.before?.earlier ?? null,
-  ways,
+  earlier: beforeOf(setup)?.earlier ?? null,
 });
 
 /** From here on the plate works against what lies on it, degC [common practice]. */
@@ -47,8 +42,8 @@ export interface HeatUp {
 
 /** Heats the pot with `addMl` of liquid in it (in a pot-in-pot dish: in the inner bowl). */
 export function heat(setup: Setup, { addMl, pressure, texture = 'fluffy', dtS = 1 }: HeatUp): Heated {
-  const { g, pot, kitchen, before } = setup;
-  const load = loadOf(setup, addMl, before);
+  const { g, pot, kitchen } = setup;
+  const load = loadOf(setup, addMl, beforeOf(setup));
   const heated = new HeatedPot({ pot, altitudeM: kitchen.altitudeM }, load, pressure, dtS);
   const geo = geometryOf(setup, addMl);
   return {

@@ -148,7 +148,6 @@ export function withFirst(setup: Setup, first: FirstStage): Setup {
   return {
     ...uncoated(setup),
     first,
-    before: first,
     src: measured === undefined ? setup.src : { ...setup.src, gravyG: measured - first.gravyG },
   };
 }

@@ -28,6 +28,7 @@ import { buildSteps, timelineOf } from './steps';
 import { grainVerdict, pastaVerdict } from '../judge/verdict';
 import { warningsOf, type Facts } from './warnings';
 import { moistureSpread, type GrainOutcome } from '../simulate/outcome';
+import { beforeOf } from '../setup/setup';
 import { wantedSauceG } from '../setup/sauce';
 
 /** The plan document of a cook that was chosen: every part with its reasons. Throws Problem `not-a-number` (see sound). */
@@ -126,8 +127,9 @@ const warningFacts = (r: Result, known: Pick<Facts, 'meats' | 'finish' | 'grainB
 };
 
 /** The rows of the liquid's sum; where the cook set one by hand, with what the sum itself would have said. */
-function ledgerPart({ setup: { g, src, before }, run, own, outcome }: Result): Plan['liquid']['ledger'] {
-  const earlierSteamG = before?.steamG ?? 0;
+function ledgerPart({ setup, run, own, outcome }: Result): Plan['liquid']['ledger'] {
+  const { g, src } = setup;
+  const earlierSteamG = beforeOf(setup)?.steamG ?? 0;
   const ledger = ledgerRows({ g, src, out: outcome, run: run.potRun, addMl: run.addMl, earlierSteamG });
   if (g.dish.overrides?.ledger?.['sauce'] === undefined) return ledger;
   const row = ledger.find((x) => x.item === 'sauce');

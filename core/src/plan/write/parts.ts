@@ -179,10 +179,11 @@ export function peaks({ setup, run: { potRun } }: Result): Parameters<typeof tim
 
 /** Ingredients that curdle where they lie, by id; a porridge is stirred smooth, whatever milk it is cooked in. */
 export const curdling = (g: Gathered): string[] =>
-  g.items
-    .filter((i) => hasFlag(i, 'curdles') && i.joins === 'stack' && !cooksUnderLid(i.food, g.rule))
-    .filter(() => g.dish.family !== 'porridge')
-    .map((i) => i.ingredient.id);
+  g.dish.family === 'porridge'
+    ? []
+    : g.items
+        .filter((i) => hasFlag(i, 'curdles') && i.joins === 'stack' && !cooksUnderLid(i.food, g.rule))
+        .map((i) => i.ingredient.id);
 
 /** Which of its programs a cooker with fixed ones runs. */
 function programOf(pot: Setup['pot'], pressure: 'high' | 'low', holdMin: number): { program?: string } {

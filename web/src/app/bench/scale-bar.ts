@@ -21,19 +21,20 @@ import { Bound } from '../ui/bound';
           <label>
             {{ t('scale.by-grain', { food: t('food.' + g.food) }) }}
             <p-inputnumber
+              #field="ekBound"
               [ekBound]="wish() ?? round(g.grams)"
               (ekBoundChange)="wish.set($event)"
               [ekSchema]="fields.grainG"
               suffix=" g"
               [inputStyle]="{ width: '6rem' }"
               inputId="scale-grain"
-              (keydown.enter)="byGrain()"
+              (keydown.enter)="!field.refused() && byGrain()"
             />
             <p-button
               size="small"
               severity="secondary"
               [label]="t('scale.go')"
-              [disabled]="wish() === null"
+              [disabled]="wish() === null || field.refused()"
               (onClick)="byGrain()"
             />
           </label>

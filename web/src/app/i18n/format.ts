@@ -21,12 +21,14 @@ export class Format {
     () => navigator.languages.find((l) => l.split('-')[0] === this.catalogue()) ?? this.catalogue(),
   );
 
+  private readonly plurals = computed(() => new Intl.PluralRules(this.lang()));
+
   locale(): string {
     return this.lang();
   }
   /** The plural form that the language takes for so many: 'one', 'other' … */
   plural(n: number): Intl.LDMLPluralRule {
-    return new Intl.PluralRules(this.lang()).select(n);
+    return this.plurals().select(n);
   }
   /** So many of something, in the word that the number takes: "1 whistle", "3 whistles". */
   counted(what: Counted, n: number, digits = 0): string {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, model, output, viewChild } from '@angular/core';
 import { fields, askedAfter, type Cook, type Outcome, type RatingKey, type Ratings } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
@@ -52,7 +52,7 @@ import { Bound } from '../ui/bound';
         <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
       }
       <p class="row">
-        <p-button [label]="t('rate.keep')" (onClick)="rated.emit(outcome())" />
+        <p-button [label]="t('rate.keep')" [disabled]="refused()" (onClick)="rated.emit(outcome())" />
         <p-button severity="secondary" [label]="t('stove.undo')" (onClick)="undone.emit()" />
       </p>
     </section>
@@ -111,6 +111,8 @@ import { Bound } from '../ui/bound';
 })
 export class AfterPanel {
   readonly fields = fields;
+  private readonly coreField = viewChild(Bound);
+  readonly refused = computed(() => this.coreField()?.refused() ?? false);
   readonly cook = input.required<Cook>();
   readonly serveMs = input.required<number>();
   readonly failure = input<{ offline: boolean; message: string } | null>(null);

@@ -21,6 +21,10 @@ export function otherPots(running: readonly Cook[], own: string, nowMs: number):
     .map((c) => ({ id: c.id, title: c.dish.title, left: cookTimeline(c, nowMs).leftMs }));
 }
 
+/** The lid on the whole dish has been locked. */
+export const wasLocked = (timed: CookTimeline | null): boolean =>
+  timed?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
+
 /** A lid is on: that of the first stage, or the one on the whole dish. */
 export function lidIsOn(timed: CookTimeline | null): boolean {
   const lids = ['first-fill', 'first-open', 'lock'];

@@ -15,6 +15,7 @@ import {
   type MoveStep,
   type Symptom,
 } from '@einkorn/core';
+import type { ZodNumber } from 'zod';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
@@ -34,7 +35,7 @@ export interface PutRight {
 
 const all = Object.keys(symptoms) as Symptom[];
 type Ask = keyof Answers;
-const numbers: Partial<Record<Ask, { suffix: string; schema: ReturnType<typeof ranged>; digits: number }>> = {
+const numbers: Partial<Record<Ask, { suffix: string; schema: ZodNumber; digits: number }>> = {
   minutes: { suffix: ' min', schema: ranged(0, 180, 'min'), digits: 0 },
   coreC: { suffix: ' °C', schema: ranged(0, 120, '°C'), digits: 0 },
   extraMl: { suffix: ' mL', schema: ranged(0, 5000, 'mL'), digits: 0 },

@@ -1,6 +1,6 @@
 import { curveFromTaps, firstCurveFromTaps, isKind, type Cook, type CookTimeline, type PotCurve } from '@einkorn/core';
 import type { Figure } from '../ui/chart';
-import { sinceLidMin } from './panels';
+import { sinceLidMin, wasLocked } from './panels';
 import { stoveFigure } from './stove-figure';
 
 /** The run under the lid that is on, or was last: its curve as planned, and as the taps tell it. */
@@ -10,8 +10,7 @@ export function drawnRun(c: Cook, timed: CookTimeline | null, nowMs: number) {
   const lockMs = timed?.steps.find((s) => s.step.id === lid)?.startMs ?? c.startedMs;
   if (first)
     return { lid, lockMs, locked: sinceLidMin(timed, nowMs) > 0, planned: c.plan.firstStage!.curve!, taps: first };
-  const locked = timed?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
-  return { lid, lockMs, locked, planned: c.plan.curve, taps: curveFromTaps(c) };
+  return { lid, lockMs, locked: wasLocked(timed), planned: c.plan.curve, taps: curveFromTaps(c) };
 }
 
 /** Its figure, with the rest as it now looks, and what the gauge of a device read. */

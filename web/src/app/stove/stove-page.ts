@@ -40,7 +40,7 @@ import { drawnRun, runFigure } from './run-figure';
 import { cookNow } from './live';
 import { OutlookNote } from './outlook-note';
 import { outlookWords } from './outlook-words';
-import { lidBackMin, otherPots, pinTaps, sinceLidMin, timesTo } from './panels';
+import { lidBackMin, otherPots, pinTaps, sinceLidMin, timesTo, wasLocked } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
@@ -169,10 +169,7 @@ export class StovePage {
   /** What an undo takes back: the newest tap of this run that ended something. */
   private readonly undoable = computed(() => this.taps().findLast(endsSomething) ?? null);
   readonly canUndo = computed(() => this.undoable() !== null);
-  readonly afterLid = computed(() => {
-    const r = this.timed();
-    return r?.steps.some((s) => s.step.id === 'lock' && s.done) ?? false;
-  });
+  readonly afterLid = computed(() => wasLocked(this.timed()));
   readonly pins = computed(() => pinTaps(this.timed(), this.pinUpAt(), this.pinDownAt()));
   readonly timers = computed(() => {
     const r = this.timed();

@@ -27,6 +27,7 @@ import { Bound } from '../ui/bound';
         <p class="ask">{{ t('thermo.ask', { c: minimumC() }) }}</p>
         <p class="row">
           <p-inputnumber
+            #field="ekBound"
             inputId="thermo"
             [ariaLabel]="t('write.core')"
             suffix=" °C"
@@ -40,19 +41,20 @@ import { Bound } from '../ui/bound';
             <p-button severity="secondary" [label]="t('write.read')" (onClick)="measure.emit()" />
           }
         </p>
-        @if (value() !== null) {
+        @if (value() !== null && !field.refused()) {
           <p class="verdict" [class.stop-text]="under()" role="status">
             <strong>{{ t(under() ? 'thermo.under' : 'thermo.fine', { c: minimumC() }) }}</strong>
           </p>
         }
         <p class="row">
-          @if (under()) {
-            <p-button severity="danger" [label]="t('thermo.rescue')" (onClick)="short.emit(value()!)" />
+          @if (under() && !field.refused()) {
+            <p-button size="large" severity="danger" [label]="t('thermo.rescue')" (onClick)="short.emit(value()!)" />
           }
           <p-button
+            size="large"
             [label]="t(under() ? 'thermo.keep-under' : 'thermo.keep')"
             [severity]="under() ? 'secondary' : undefined"
-            [disabled]="value() === null"
+            [disabled]="value() === null || field.refused()"
             (onClick)="measured.emit(value()!)"
           />
         </p>

@@ -1,13 +1,14 @@
-import { Directive, effect, ElementRef, inject, input, output, Renderer2 } from '@angular/core';
+import { Directive, effect, ElementRef, inject, input, output, Renderer2, signal } from '@angular/core';
 import { NG_VALUE_ACCESSOR } from '@angular/forms';
 import type { ZodType } from 'zod';
 
 /**
  * A single field whose value stands in the store or in a signal and not in a form: it shows `ekBound` and tells what was
  * chosen. With `ekSchema`, the field's own part of the document's schema, a value that it refuses is not told: what is wrong
- * stands under the field until it is mended. Several fields that are judged together are a form, see `zod-form`.
+ * stands under the field until it is mended, and `refused` keeps the button beside it from sending what stood there before.
+ * Several fields that are judged together are a form, see `zod-form`.
  */
-@Directive({ selector: '[ekBound]' })
+@Directive({ selector: '[ekBound]', exportAs: 'ekBound' })
 export class Bound<T> {
   readonly ekBound = input.required<T>();
   readonly ekSchema = input<ZodType | null>(null);
@@ -15,6 +16,8 @@ export class Bound<T> {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly renderer = inject(Renderer2);
   private said: HTMLElement | null = null;
+  /** what stands in the field is not what it tells */
+  readonly refused = signal(false);
 
   constructor() {
     for (const field of inject(NG_VALUE_ACCESSOR, { self: true })) {
@@ -39,6 +42,7 @@ export class Bound<T> {
   private say(message: string | null): void {
     if (this.said) this.renderer.removeChild(this.host.parentNode, this.said);
     this.said = null;
+    this.refused.set(message !== null);
     const field = this.host.querySelector('input') ?? this.host;
     if (message === null) {
       this.renderer.removeAttribute(field, 'aria-invalid');
