@@ -146,6 +146,21 @@ describe('the price of a program', () => {
       expect(p.warnings.map((w) => w.code)).toContain('milk-under-pressure');
     }
   });
+  // Facts of the trade: the saffron's spoons of milk are no pot of milk.
+  test('three spoons of milk with the saffron do not boil up', () => {
+    const biryani = demoDish('lamb-apricot-biryani');
+    const milk = (ml: number): Dish =>
+      readDish({
+        ...biryani,
+        ingredients: [
+          ...biryani.ingredients,
+          { id: 'milk-more', food: 'milk', amount: { value: ml, unit: 'ml' }, joins: 'stack' },
+        ],
+      });
+    const codes = (ml: number): string[] => plan(milk(ml), seaLevel).warnings.map((w) => w.code);
+    expect(codes(45)).not.toContain('milk-under-pressure');
+    expect(codes(250)).toContain('milk-under-pressure');
+  });
   test('the texture’s chance is what drawing a thousand cooks says, within six in a hundred', () => {
     for (const [d, kitchen] of [
       [plainRice(), seaLevel],

@@ -109,7 +109,8 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   return food;
 }
 
-const pulses = 'chickpeas?|garbanzos?|lentils?|lentejas?|beans?|alubias?|frijol(?:es)?|judias?|porotos?|split peas?';
+const pulses =
+  'chickpeas?|garbanzos?|lentils?|lentejas?|beans?|alubias?|frijol(?:es)?|judias?|porotos?|gandules|pigeon peas|rajma|chana|chole|lobia|split peas?';
 /** The names of pulses and what colour they have. */
 export const pulseWords = new RegExp(
   String.raw`\b(?:${pulses}|kidney|pinto|navy|cannellini|borlotti|lima|butter|haricot|black|great northern|negr[oa]s?|puy)\b`,

@@ -69,7 +69,7 @@ function seasoningsOf(plain: string): string[] | null {
   const taste = tasteWords.exec(plain)?.[0] ?? '';
   const parts = plain
     .replace(taste, '')
-    .split(/\s*(?:,|&|\+|\band\b|\by\b)\s*/)
+    .split(/\s*(?:,|&|\+|\/|\band\b|\by\b)\s*/)
     .filter((p) => p !== '');
   return parts.length > 1 && parts.every(isSeasoning) ? parts.map((p) => `${p} ${taste}`.trim()) : null;
 }

@@ -1,4 +1,5 @@
 import type { Ingredient } from '../dish/schema';
+import { findFood } from '../food/find';
 import { isMince } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import type { Amount } from '../quantity/parse';
@@ -196,7 +197,14 @@ function timesEach(
   { prep, food, measure, plain }: { prep: Prep; food: FoodRecord; measure: Measure | null; plain: string },
 ): Amount {
   const kind = units[each.unit].kind;
-  if (food.kind === 'meat' && !isContainer(measure) && kind === 'mass' && !prep.shape && !cutUp.test(plain)) {
+  if (
+    food.kind === 'meat' &&
+    !isContainer(measure) &&
+    kind === 'mass' &&
+    !prep.shape &&
+    !isMince(food) &&
+    !cutUp.test(plain)
+  ) {
     const pieceG = Math.round(each.value * units[each.unit].size);
     if (pieceG >= 1 && pieceG <= mostPieceG) prep.pieceG = pieceG;
   }
@@ -208,8 +216,10 @@ function timesEach(
  * is nearer to the usual piece decides; between the two the line asks.
  */
 function sizeOfEach(count: number, size: Amount, food: FoodRecord): 'each' | 'total' | 'unclear' {
-  const typicalG = food.pieceG?.[0];
-  if (!typicalG || count <= 1 || units[size.unit].kind !== 'mass') return 'total';
+  // Crumbs are bought as the sausages they come out of.
+  const bought = food.id === 'sausage-meat' ? findFood('sausage-fresh') : food;
+  const typicalG = bought.pieceG?.[0];
+  if (!typicalG || count <= 1 || isMince(bought) || units[size.unit].kind !== 'mass') return 'total';
   const middle = Math.log((size.value * units[size.unit].size) / typicalG) - Math.log(count) / 2;
   if (Math.abs(middle) < unclearLog) return 'unclear';
   return middle < 0 ? 'each' : 'total';
@@ -220,7 +230,13 @@ const unclearLog = 0.14;
 /** "4 breasts (about 1.2 kg)": one of them weighs its share, and its thickness follows. */
 function shareOfTotal(count: number, total: Amount, { prep, food }: { prep: Prep; food: FoodRecord }): void {
   const typicalG = food.pieceG?.[0];
-  if (food.kind !== 'meat' || (prep.shape ?? 'whole') !== 'whole' || !typicalG || units[total.unit].kind !== 'mass')
+  if (
+    food.kind !== 'meat' ||
+    isMince(food) ||
+    (prep.shape ?? 'whole') !== 'whole' ||
+    !typicalG ||
+    units[total.unit].kind !== 'mass'
+  )
     return;
   const pieceG = Math.round((total.value * units[total.unit].size) / count);
   // Far from any such piece, the number was not one of pieces.

@@ -9,14 +9,18 @@ export interface Misfit {
   reason: Readonly<Record<Language, string>>;
 }
 
-const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
+/** `not`: words that say it is another thing after all; `surely`: words that these do not weigh against. */
+const misfits: readonly (Misfit & { named: RegExp; not?: RegExp; surely?: RegExp })[] = [
   {
     id: 'dry-pulse',
     named:
-      /\b(?:(?:dry|dried|soaked)\s+(?:\w+\s+)?(?:bean|chickpea|pea|kidney bean|black bean)s?|(?:toor|tur|chana|urad|arhar)\s*(?:dal|dhal|daal|beans?)?|split peas?|(?:whole |green )?(?:mung|moong) beans?|(?<!(?:moong|mung|masoor|red|lentil|orange) )\bd(?:a|ha|aa)ls?\b|chickpeas?|garbanzo beans?|(?:kidney|black|pinto|navy|cannellini|borlotti|lima|butter|great northern|haricot|soy) beans?|beans|garbanzos?|alubias?|frijol(?:es)?|judias? (?:blancas?|pintas?|secas?)|habas secas|porotos?)\b/,
+      /\b(?:(?:dry|dried|soaked)\s+(?:\w+\s+)?(?:bean|chickpea|pea|kidney bean|black bean)s?|(?:toor|tur|chana|urad|arhar)\s*(?:dal|dhal|daal|beans?)?|split peas?|(?:whole |green )?(?:mung|moong) beans?|(?<!(?:moong|mung|masoor|red|lentil|orange) )\bd(?:a|ha|aa)ls?\b|chickpeas?|garbanzo beans?|(?:kidney|black|pinto|navy|cannellini|borlotti|lima|butter|great northern|haricot|soy) beans?|beans|garbanzos?|alubias?|frijol(?:es)?|judias? (?:blancas?|pintas?|secas?)|habas secas|porotos?|gandules|pigeon peas|rajma|chana|chole|chhole|lobia)\b/,
     not: new RegExp(
-      String.raw`\b(?:${cookedWords}|split mung|sprouts?|refried|refritos?|baked|broad|fava|edamame|soya bean green|sprouted|en salsa de tomate|in sauce|green beans?|string beans?|french beans?|runner beans?|judias? verdes?|vanilla|coffee|paste|sauce|broth|14|15(?:\.5)?|400)\b`,
+      String.raw`\b(?:${cookedWords}|split mung|sprouts?|refried|refritos?|baked|broad|fava|edamame|soya bean green|sprouted|en salsa de tomate|in sauce|green beans?|string beans?|french beans?|runner beans?|judias? verdes?|vanilla|coffee|paste|sauce|boiled|broth|1[45](?:\.\d)?[\s-]*(?:oz|ounces?)|[x×]\s*400\s*g)\b`,
     ),
+    // Soaked and drained they are as raw as before; soaked and boiled, or out of a tin, they are not.
+    surely:
+      /^(?!.*\b(?:cans?|canned|tins?|tinned|jars?|cooked|boiled|cocid[oa]s?|latas?|botes?)\b).*\b(?:dry|dried|soaked|sec[oa]s?|remojad[oa]s?)\b/,
     reason: {
       en: 'Dry beans and peas are not planned: soak them and boil them hard first (raw kidney beans hold a toxin), or use canned ones. Lentils and split mung are.',
       es: 'Las judías y los garbanzos secos no se planifican: remójelos y hiérvalos fuerte antes (la judía roja cruda tiene una toxina), o use los de bote. Las lentejas sí.',
@@ -89,5 +93,5 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp })[] = [
 /** The reason why what a plain line names is not planned, or nothing. What only stands in brackets is not what it names. */
 export const misfitIn = (plain: string): Misfit | undefined => {
   const named = withoutBrackets(plain);
-  return misfits.find((m) => m.named.test(named) && !m.not?.test(plain));
+  return misfits.find((m) => m.named.test(named) && (!m.not?.test(plain) || m.surely?.test(plain)));
 };

@@ -1,5 +1,6 @@
 import { aboutOf, clausesOf } from './clause';
 import { headAmount } from './amount';
+import { amountOf } from './amount-place';
 import { foodsIn } from './food-names';
 import type { RecipeTimes } from './times';
 import { fold, plainLine, wordsOf } from './words';
@@ -56,7 +57,8 @@ export function servesIn(spoken: string): number | null {
   return Number.isInteger(n) && n >= 1 && n <= 60 ? n : null;
 }
 /** "Drumsticks and rice, for 4": so many people at the end of what is no method and no amount. */
-const forPeople = /^\D+\b(?:for|para)\s+(\d{1,2})\W*$/;
+const forPeople =
+  /^\D+\b(?:for|para|per)\s+(\d{1,2})(?:\s+(?:hungry )?(?:kids|children|adults|guests|eaters|persone|ninos|adultos|invitados))?\W*$/;
 
 /** The use that a group of ingredients names: "For the marinade:". */
 export const groupUse = (text: string): 'marinade' | 'topping' | 'finish' | undefined => {
@@ -100,7 +102,8 @@ export function partsOf(text: string): RecipeParts {
     if (
       out.title === '' &&
       section === 'start' &&
-      !looksLikeIngredient(withoutAside(plain)) &&
+      out.lines.length + out.steps.length === 0 &&
+      !isAmountOfFood(withoutAside(plain)) &&
       plain.length <= 120 &&
       !isStep(line, withoutAside(plain))
     ) {
@@ -162,12 +165,7 @@ function isStep(line: string, plain: string): boolean {
     )
   )
     return true;
-  if (
-    minutesOfLid.test(plain) ||
-    isTimedRelease(plain) ||
-    /^(?:hp|lp|n?pr|nr|qr|manual|lid on|pressure cook)\b/.test(plain)
-  )
-    return true;
+  if (isTimeUnderLid(plain) || /^(?:hp|lp|n?pr|nr|qr|manual|lid on|pressure cook)\b/.test(plain)) return true;
   if (/^\d+[.)]\s+\D/.test(plain) && bare.length > 15) return true;
   return (
     verbs.test(bare) &&
@@ -176,13 +174,25 @@ function isStep(line: string, plain: string): boolean {
   );
 }
 
-/** "6 min y quitar presión": minutes at the head, and a release. */
-const isTimedRelease = (plain: string): boolean =>
-  /^\d{1,2}\s*min/.test(plain) && clausesOf(plain).some((c) => ['natural', 'quick'].includes(aboutOf(c)));
+/** Minutes or whistles, alone or with a release: "8 min", "4 min QR", "10 minutes, then quick", "6 min y quitar presión". */
+function isTimeUnderLid(plain: string): boolean {
+  const head = /^\d{1,2}\s*(?:min\w*|'|whistles?|pitidos?)/.exec(plain)?.[0];
+  if (head === undefined) return false;
+  const isAlone = plain === head || plain === `${head}.`;
+  return isAlone || releaseWords.test(plain) || clausesOf(plain).some((c) => ['natural', 'quick'].includes(aboutOf(c)));
+}
+const releaseWords = /\b(?:quick|rapid[ao]|liberacion)\b/;
 
-/** Minutes, perhaps with a release, and nothing else: "8 min", "4 min QR", "10 minutes, then quick". */
-const minutesOfLid =
-  /^\d{1,2}\s*(?:min\w*|whistles?|pitidos?)\.?$|^\d{1,2}\s*(?:min\w*|'|whistles?|pitidos?)\b.*\b(?:qr|nr|npr|quick|natural(?:ly)?|release|rapid[ao]|liberacion)\b/;
+/** "30-minute pasta", "3 cheese mac": a number at the head of a title counts no food. */
+const titleNumber =
+  /^\d{1,2}[\s-]*(?:minutes?|mins?|hours?|ingredients?|cheeses?|spices?|pots?|steps?|ways?|meats?|grains?)\b/;
+
+/** An ingredient, where a title may stand as well: an amount of a food, and not any number ("Rice with 3 meats"). */
+function isAmountOfFood(plain: string): boolean {
+  if (titleNumber.test(plain)) return false;
+  if (headAmount(plain).value !== null || !/\d/.test(plain)) return looksLikeIngredient(plain);
+  return amountOf(plain).measure !== null && looksLikeIngredient(plain);
+}
 
 /** A number at its head, or a short line that names a food. */
 function looksLikeIngredient(plain: string): boolean {

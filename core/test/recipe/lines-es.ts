@@ -120,4 +120,7 @@ export const linesEs: readonly LineFact[] = [
   ['1 sobre de levadura', null, null, { refused: true }],
   ['1 taza de polvo de unicornio', null, null, { asks: true }],
   ['sopa de pollo', null, null, { asks: true }],
+  ['400 g porotos', null, null, { refused: true }],
+  ['1 taza de gandules', null, null, { refused: true }],
+  ['1 lata de gandules', 'beans-canned', 240],
 ];

@@ -107,8 +107,24 @@ test.each([
   ['Chicken biryani-ish for two', 'Chicken biryani-ish for two', 2],
   ['Arroz para cuatro', 'Arroz para cuatro', 4],
   ['Chicken drumsticks and rice, for 4', 'Chicken drumsticks and rice, for 4', 4],
+  ['Mac and cheese with ham for 3 kids', 'Mac and cheese with ham for 3 kids', 3],
 ])('the title "%s" says for how many and stays a title', (line, title, serves) => {
   expect(recipe(line, 'Lock the lid.').dish).toMatchObject({ title, serves });
+});
+
+test.each([
+  '30 minute chicken pasta',
+  '5-ingredient chicken and rice',
+  '3 cheese mac',
+  'Rice with 3 meats',
+  'Beef soup, 1987',
+])('the number in the title "%s" counts no food', (title) => {
+  const read = recipe(title, 'Cook 5 min.');
+  expect(read.dish).toMatchObject({ title });
+  expect(read.lines).toHaveLength(3);
+});
+test.each(['chicken thighs 500 g', '500 g penne'])('a recipe that begins with "%s" has no title', (line) => {
+  expect(recipe(line, 'Cook 5 min.').lines[0]).toMatchObject({ text: line, grams: 500 });
 });
 
 test('of two foods the last may have its amount behind it', () => {

@@ -90,5 +90,12 @@ export const crusted = (g: Gathered): Item[] =>
 /** Under the lid, and not stirred in or strewn over after it. */
 export const goesUnderLid = (i: Pick<Item, 'joins'>): boolean => i.joins !== 'finish' && i.joins !== 'topping';
 
-/** Milk that is under pressure with the rest. */
-export const boilsUp = (g: Gathered): boolean => g.items.some((i) => i.food.id === 'milk' && i.joins === 'stack');
+/**
+ * Milk under pressure with the rest, more than a flavouring: less than this share of the starch's weight (the spoons of milk
+ * with the saffron) is a tenth of the liquid, and boils up no more than the water does [derived].
+ */
+const flavouringOfStarch = 0.25;
+export const boilsUp = ({ items, grain }: Gathered): boolean => {
+  const milkG = items.filter((i) => i.food.id === 'milk' && i.joins === 'stack').reduce((sum, i) => sum + i.grams, 0);
+  return milkG > flavouringOfStarch * (grain?.grams ?? 0);
+};

@@ -1,6 +1,6 @@
 /** English names of everything else: see names-en. */
 export const larderEn: Readonly<Record<string, string>> = {
-  water: 'water, boiling water, hot water, cold water, tap water, pasta water',
+  water: 'water, boiling water, hot water, cold water, tap water, pasta water, pani',
   broth:
     'broth, stock, chicken stock, chicken broth, vegetable stock, vegetable broth, beef stock, beef broth, veggie broth, veggie stock, bone broth, turkey stock, turkey broth, meat stock, lamb stock, mushroom stock, veg stock, broth or stock, mushroom broth, game stock, bouillon, liquid stock',
   'broth-low-salt':
@@ -25,7 +25,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'tomato-sauce':
     'tomato sauce, marinara, marinara sauce, pasta sauce, spaghetti sauce, pizza sauce, jarred tomato sauce',
   'tomato-paste':
-    'tomato paste, tomato concentrate, tomato puree concentrate, double concentrated tomato paste, concentrated tomato paste',
+    'tomato paste, tomato concentrate, tomato puree concentrate, double concentrated tomato paste, concentrated tomato paste, salca, tomato salca, ~pepper salca',
   salsa: 'salsa, tomato salsa, salsa roja, red salsa, pico de gallo, salsa verde, green salsa',
   milk: 'milk, whole milk, semi skimmed milk, skimmed milk, skim milk, full fat milk, cow milk',
   'milk-evaporated': 'evaporated milk, unsweetened condensed milk',
@@ -34,7 +34,7 @@ export const larderEn: Readonly<Record<string, string>> = {
     'heavy cream, cream heavy, cream, double cream, whipping cream, heavy whipping cream, thickened cream, pouring cream, cooking cream, clotted cream',
   'cream-sour': 'sour cream, soured cream, creme fraiche, mexican crema, crema',
   yogurt:
-    'yogurt, yoghurt, greek yogurt, greek yoghurt, plain yogurt, natural yogurt, curd, natural yoghurt, plain yoghurt, whole milk yogurt, hung curd',
+    'yogurt, yoghurt, greek yogurt, greek yoghurt, plain yogurt, natural yogurt, curd, natural yoghurt, plain yoghurt, whole milk yogurt, hung curd, dahi',
   butter: 'butter, unsalted butter, salted butter, sweet butter',
   ghee: 'ghee, clarified butter, desi ghee',
   'cheese-hard':
@@ -43,17 +43,17 @@ export const larderEn: Readonly<Record<string, string>> = {
     'soft cheese, cheese soft, mozzarella, mozzarella cheese, ricotta, ricotta cheese, feta, feta cheese, goat cheese, cottage cheese, brie, taleggio, fontina, queso fresco, cotija, goats cheese, blue cheese, gorgonzola, burrata',
   'cream-cheese': 'cream cheese, mascarpone, full fat soft cheese, cheese spread',
   onion:
-    'onion, yellow onion, white onion, red onion, brown onion, sweet onion, spanish onion, cooking onion, pearl onion, baby onion, vidalia onion',
+    'onion, yellow onion, white onion, red onion, brown onion, sweet onion, spanish onion, cooking onion, pearl onion, baby onion, vidalia onion, pyaz, pyaaz',
   shallot: 'shallot, banana shallot, echalion shallot',
   'spring-onion': 'spring onion, green onion, scallion, salad onion, chive',
   leek: 'leek, baby leek',
   garlic:
-    'garlic, garlic clove, clove of garlic, garlic paste, clove garlic, crushed garlic, minced garlic, garlic head',
+    'garlic, garlic clove, clove of garlic, garlic paste, clove garlic, crushed garlic, minced garlic, garlic head, lehsun, lahsun, lasun',
   ginger:
-    'ginger, fresh ginger, ginger root, root ginger, ginger paste, galangal, ginger garlic paste, garlic ginger paste',
+    'ginger, fresh ginger, ginger root, root ginger, ginger paste, galangal, ginger garlic paste, garlic ginger paste, adrak, adrak lehsun paste, adrak lahsun paste, ginger garlic, gg paste',
   celery: 'celery, celery stalk, celery stick, celery rib, stalk celery, rib celery, celery heart',
   celeriac: 'celeriac, celery root',
-  carrot: 'carrot, baby carrot, chantenay carrot',
+  carrot: 'carrot, baby carrot, chantenay carrot, gajar',
   parsnip: 'parsnip',
   turnip: 'turnip',
   cabbage:
@@ -61,23 +61,24 @@ export const larderEn: Readonly<Record<string, string>> = {
   'bell-pepper':
     'bell pepper, red bell pepper, green bell pepper, yellow bell pepper, orange bell pepper, red pepper, green pepper, yellow pepper, sweet pepper, capsicum, red capsicum, green capsicum, orange pepper, poblano pepper, poblano, romano pepper, pepper strip, mixed pepper, pepper bell',
   chili:
-    'chili, chilli, chile, chili pepper, chilli pepper, red chili, green chili, red chilli, green chilli, jalapeno, jalapeno pepper, serrano, serrano pepper, habanero, scotch bonnet, birds eye chili, thai chili, fresno chili, cayenne chili, hot pepper, padron pepper',
+    'chili, chilli, chile, chili pepper, chilli pepper, red chili, green chili, red chilli, green chilli, jalapeno, jalapeno pepper, serrano, serrano pepper, habanero, scotch bonnet, birds eye chili, thai chili, fresno chili, cayenne chili, hot pepper, padron pepper, hari mirch, green mirch, aji dulce',
   tomato:
-    'tomato, cherry tomato, plum tomato, roma tomato, fresh tomato, vine tomato, grape tomato, beef tomato, ripe tomato, beefsteak tomato',
+    'tomato, cherry tomato, plum tomato, roma tomato, fresh tomato, vine tomato, grape tomato, beef tomato, ripe tomato, beefsteak tomato, tamatar',
   'tomato-sun-dried': 'sun dried tomato, sundried tomato, semi dried tomato, sun blush tomato',
   mushroom:
     'mushroom, cremini, cremini mushroom, button mushroom, chestnut mushroom, portobello, shiitake, ~oyster mushroom, white mushroom, shiitake mushroom, porcini, wild mushroom, portobello mushroom, baby bella mushroom',
-  spinach: 'spinach, baby spinach, spinach leaf, fresh spinach, frozen spinach, leafy green',
+  spinach: 'spinach, baby spinach, spinach leaf, fresh spinach, frozen spinach, leafy green, palak',
   kale: 'kale, lacinato kale, curly kale, cavolo nero, tuscan kale',
-  'peas-frozen': 'frozen pea, pea, pea frozen, green pea, garden pea, petit pois, sweet pea',
+  'peas-frozen': 'frozen pea, pea, pea frozen, green pea, garden pea, petit pois, sweet pea, matar, mutter',
   corn: 'corn, sweetcorn, sweet corn, corn kernel, frozen corn, canned corn, sweetcorn kernel, corn on the cob, corn cob, hominy',
   broccoli: 'broccoli, broccoli floret, head broccoli',
-  cauliflower: 'cauliflower, cauliflower floret, cauliflower rice, riced cauliflower, romanesco',
+  cauliflower:
+    'cauliflower, cauliflower floret, cauliflower rice, riced cauliflower, romanesco, gobi, gobhi, phool gobi',
   zucchini: 'zucchini, courgette, summer squash, yellow squash, marrow',
   okra: 'okra, ladyfinger, bhindi, lady finger',
-  eggplant: 'eggplant, aubergine, brinjal, baby aubergine',
+  eggplant: 'eggplant, aubergine, brinjal, baby aubergine, baingan',
   potato:
-    'potato, baby potato, new potato, russet potato, yukon gold potato, waxy potato, floury potato, red potato, gold potato, russet, fingerling potato, white potato, maris piper potato',
+    'potato, baby potato, new potato, russet potato, yukon gold potato, waxy potato, floury potato, red potato, gold potato, russet, fingerling potato, white potato, maris piper potato, aloo',
   'sweet-potato': 'sweet potato, kumara',
   plantain: 'plantain, green plantain',
   squash:
@@ -96,8 +97,8 @@ export const larderEn: Readonly<Record<string, string>> = {
   apple: 'apple, cooking apple',
   'oil-olive': 'olive oil, extra virgin olive oil, oil olive, virgin olive oil, light olive oil',
   'oil-neutral':
-    'neutral oil, oil, vegetable oil, sunflower oil, canola oil, rapeseed oil, groundnut oil, peanut oil, avocado oil, corn oil, grapeseed oil, coconut oil, cooking oil, oil neutral, mustard oil, ~cooking spray, ~oil spray',
-  salt: 'salt, table salt, cooking salt, fine salt',
+    'neutral oil, oil, vegetable oil, sunflower oil, canola oil, rapeseed oil, groundnut oil, peanut oil, avocado oil, corn oil, grapeseed oil, coconut oil, cooking oil, oil neutral, mustard oil, sarson oil, tel, ~cooking spray, ~oil spray',
+  salt: 'salt, table salt, cooking salt, fine salt, namak',
   'salt-sea': 'sea salt, fine sea salt, salt sea, himalayan salt, pink salt, rock salt',
   'salt-flaky':
     'flaky salt, kosher salt, coarse salt, coarse sea salt, flaky sea salt, salt flake, sea salt flake, salt flaky, flake salt',
@@ -105,13 +106,13 @@ export const larderEn: Readonly<Record<string, string>> = {
     'sugar, brown sugar, white sugar, caster sugar, granulated sugar, palm sugar, jaggery, demerara sugar, light brown sugar, dark brown sugar, muscovado sugar, coconut sugar',
   honey: 'honey, maple syrup, golden syrup, agave syrup, agave, date syrup, corn syrup, syrup',
   'spice-ground':
-    'ground spice, spice ground, cumin, ground cumin, cumin powder, coriander powder, ground coriander, paprika, smoked paprika, sweet paprika, hot paprika, turmeric, turmeric powder, ground turmeric, chili powder, chilli powder, cayenne, cayenne pepper, curry powder, garam masala, cinnamon, ground cinnamon, nutmeg, ground nutmeg, allspice, ground ginger, ginger powder, garlic powder, onion powder, black pepper, ground black pepper, pepper, ground pepper, white pepper, chili flake, chilli flake, red pepper flake, red chili flake, crushed red pepper, cajun seasoning, cajun, cajun spice, creole seasoning, taco seasoning, five spice, chinese five spice, biryani masala, masala, kashmiri chili powder, red chili powder, cardamom powder, ground cardamom, ground clove, sumac, zaatar, ras el hanout, baharat, berbere, poultry seasoning, spice mix, seasoning, fenugreek powder, mustard powder, amchur, ~asafoetida, hing, lemon pepper, pepper flake, mixed spice, fajita seasoning, italian seasoning blend, sazon, adobo seasoning, ~mace, pumpkin pie spice, jerk seasoning, spice blend, chaat masala, tandoori masala, chicken masala, meat masala, chipotle powder, ancho chile powder, red pepper powder, aleppo pepper',
+    'ground spice, spice ground, cumin, ground cumin, cumin powder, coriander powder, ground coriander, paprika, smoked paprika, sweet paprika, hot paprika, turmeric, turmeric powder, ground turmeric, chili powder, chilli powder, cayenne, cayenne pepper, curry powder, garam masala, cinnamon, ground cinnamon, nutmeg, ground nutmeg, allspice, ground ginger, ginger powder, garlic powder, onion powder, black pepper, ground black pepper, pepper, ground pepper, white pepper, chili flake, chilli flake, red pepper flake, red chili flake, crushed red pepper, cajun seasoning, cajun, cajun spice, creole seasoning, taco seasoning, five spice, chinese five spice, biryani masala, masala, kashmiri chili powder, red chili powder, cardamom powder, ground cardamom, ground clove, sumac, zaatar, ras el hanout, baharat, berbere, poultry seasoning, spice mix, seasoning, fenugreek powder, mustard powder, amchur, ~asafoetida, hing, lemon pepper, pepper flake, mixed spice, fajita seasoning, italian seasoning blend, sazon, adobo seasoning, ~mace, pumpkin pie spice, jerk seasoning, spice blend, chaat masala, tandoori masala, chicken masala, meat masala, chipotle powder, ancho chile powder, red pepper powder, aleppo pepper, haldi, haldi powder, jeera powder, dhania powder, lal mirch, lal mirch powder, mirchi powder, mirch powder, deggi mirch, kashmiri mirch, elaichi powder, sambar powder, pav bhaji masala, pulao masala, file powder, gumbo file, gochugaru, korean chili flake, pul biber, chilli flakes red, rasam powder, sazon seasoning, advieh, hawaij',
   'spice-whole':
-    'whole spice, spice whole, cinnamon stick, stick cinnamon, star anise, cardamom pod, cardamom, green cardamom, black cardamom, clove, whole clove, cumin seed, mustard seed, coriander seed, fennel seed, peppercorn, black peppercorn, bay leaf, bay, dried bay leaf, caraway seed, nigella seed, vanilla pod, vanilla bean, fenugreek seed, juniper berry, curry leaf, mace blade, shah jeera, caraway, annatto seed, dried lime, kaffir lime leaf, lime leaf, cassia bark, szechuan peppercorn, green cardamom pod, panch phoron, five seed spice, whole garam masala',
+    'whole spice, spice whole, cinnamon stick, stick cinnamon, star anise, cardamom pod, cardamom, green cardamom, black cardamom, clove, whole clove, cumin seed, mustard seed, coriander seed, fennel seed, peppercorn, black peppercorn, bay leaf, bay, dried bay leaf, caraway seed, nigella seed, vanilla pod, vanilla bean, fenugreek seed, juniper berry, curry leaf, mace blade, shah jeera, caraway, annatto seed, dried lime, kaffir lime leaf, lime leaf, cassia bark, szechuan peppercorn, green cardamom pod, panch phoron, five seed spice, whole garam masala, jeera, jeera seed, elaichi, badi elaichi, dalchini, laung, lavang, tej patta, tejpatta, rai, sarson, saunf, methi seed, methi dana, khada masala, sabut garam masala, dhania seed, black lime, loomi, kali mirch, kombu',
   'citrus-zest':
     'lemon zest, zest of lemon, lime zest, orange zest, lemon peel, orange peel, grated lemon zest, zest, lemon rind, zest of orange, zest of lime',
   'herb-fresh':
-    'fresh herb, herb fresh, herb, parsley, coriander, cilantro, basil, mint, dill, thyme, rosemary, sage, tarragon, coriander leaf, cilantro leaf, mint leaf, parsley leaf, basil leaf, flat leaf parsley, thyme sprig, rosemary sprig, fresh parsley, fresh thyme, fresh coriander, fresh cilantro, fresh basil, fresh mint, fresh dill, thai basil, fresh oregano, oregano leaf, sage leaf, ~lovage, marjoram, culantro, italian parsley, curly parsley, sorrel, fresh rosemary, fresh sage, fresh tarragon, bouquet garni, epazote, thyme leaf, celery leaf, fenugreek leaf',
+    'fresh herb, herb fresh, herb, parsley, coriander, cilantro, basil, mint, dill, thyme, rosemary, sage, tarragon, coriander leaf, cilantro leaf, mint leaf, parsley leaf, basil leaf, flat leaf parsley, thyme sprig, rosemary sprig, fresh parsley, fresh thyme, fresh coriander, fresh cilantro, fresh basil, fresh mint, fresh dill, thai basil, fresh oregano, oregano leaf, sage leaf, ~lovage, marjoram, culantro, italian parsley, curly parsley, sorrel, fresh rosemary, fresh sage, fresh tarragon, bouquet garni, epazote, thyme leaf, celery leaf, fenugreek leaf, pudina, dhania, dhania leaf, dhania patta, hara dhania, methi leaf, pudina leaf, recao, kadi patta',
   'herb-dried':
     'dried herb, herb dried, dried thyme, dried oregano, oregano, dried basil, dried parsley, dried rosemary, dried dill, dried mint, italian seasoning, italian herb, herbes de provence, mixed herb, dried mixed herb, kasuri methi, dried fenugreek leaf, dried sage, dried marjoram, dried tarragon, ground thyme, rubbed sage, mexican oregano, dried mixed italian herb, ground sage',
   mustard: 'mustard, dijon mustard, wholegrain mustard, whole grain mustard, yellow mustard, english mustard, dijon',
@@ -120,9 +121,9 @@ export const larderEn: Readonly<Record<string, string>> = {
     'curry paste, red curry paste, green curry paste, thai curry paste, chipotle paste, achiote paste, ~tikka paste, ~tandoori paste, ~rogan josh paste, massaman curry paste, laksa paste, panang curry paste, ~rendang paste, ~madras paste, ~korma paste, ~balti paste',
   'peanut-butter': 'peanut butter, almond butter, tahini, tahini paste, sesame paste, nut butter, cashew butter',
   breadcrumbs: 'breadcrumb, bread crumb, panko, panko breadcrumb, fresh breadcrumb',
-  nuts: 'nut, almond, cashew, walnut, pine nut, peanut, pistachio, flaked almond, slivered almond, cashew nut, hazelnut, pecan, toasted almond, pumpkin seed, sunflower seed, almond flake, sliced almond, brazil nut, cashew paste',
+  nuts: 'nut, almond, cashew, walnut, pine nut, peanut, pistachio, flaked almond, slivered almond, cashew nut, hazelnut, pecan, toasted almond, pumpkin seed, sunflower seed, almond flake, sliced almond, brazil nut, cashew paste, kaju, badam, pista',
   'dried-fruit':
-    'dried fruit, raisin, sultana, currant, apricot, dried apricot, prune, date, dried cranberry, golden raisin, dried cherry, barberry, medjool date, dried fig, dried mango',
+    'dried fruit, raisin, sultana, currant, apricot, dried apricot, prune, date, dried cranberry, golden raisin, dried cherry, barberry, medjool date, dried fig, dried mango, kishmish',
   'beans-canned':
     'canned bean, bean canned, canned chickpea, chickpea canned, tinned chickpea, canned black bean, canned kidney bean, canned white bean, cannellini bean canned, cooked chickpea, cooked bean, tinned bean, cooked lentil, canned lentil, tinned lentil, cooked green lentil, ready cooked lentil, cooked puy lentil, white bean canned, kidney bean canned, black bean canned, canned cannellini bean, canned pinto bean, canned butter bean, white bean',
   'lentils-split':
@@ -251,7 +252,7 @@ export const larderEn: Readonly<Record<string, string>> = {
     'desiccated coconut, shredded coconut, coconut flake, dried coconut, grated coconut, coconut chip, coconut shred, unsweetened coconut, flaked coconut, unsweetened shredded coconut, ~fresh coconut',
   chestnuts: 'chestnut, cooked chestnut, vacuum packed chestnut, roasted chestnut, peeled chestnut',
   croutons: 'crouton, stale bread, bread cube',
-  crackers: 'cracker, crushed cracker, ritz cracker, saltine, oyster cracker, ~potato chip, cream cracker',
+  crackers: 'cracker, crushed cracker, saltine, oyster cracker, ~potato chip, cream cracker',
   'tortilla-chips': 'tortilla chip, nacho, tortilla strip, corn chip, crushed tortilla chip',
   'refried-beans': 'refried bean, refried black bean, ~bean dip, ~hummus',
   'baked-beans': 'baked bean, chili bean in sauce, canned baked bean',

@@ -42,7 +42,7 @@ export const meatEn: Readonly<Record<string, string>> = {
   'veal-ground': 'ground veal, veal mince, minced veal, veal ground',
   venison: 'venison, deer meat, venison shoulder, diced venison, venison haunch',
   'sausage-smoked':
-    'smoked sausage, sausage smoked, andouille sausage, andouille, kielbasa, chorizo, spanish chorizo, cured chorizo, dry chorizo, frankfurter, smoked kielbasa, cooked sausage, hot dog, smoked chorizo sausage, chorizo sausage, linguica',
+    'smoked sausage, sausage smoked, andouille sausage, andouille, kielbasa, chorizo, spanish chorizo, cured chorizo, dry chorizo, frankfurter, smoked kielbasa, cooked sausage, hot dog, smoked chorizo sausage, chorizo sausage, linguica, lap cheong, chinese sausage, ~lap chong',
   meatball: 'meatball, beef meatball, pork meatball, italian meatball, swedish meatball, mini meatball, lamb meatball',
   'meatball-poultry': 'chicken meatball, turkey meatball, poultry meatball',
   'sausage-fresh':

@@ -1,8 +1,9 @@
 /** English names of grains and pasta: see names-en. */
 export const starchEn: Readonly<Record<string, string>> = {
   'rice-long':
-    'long grain rice, long grain white rice, long grain, long rice, white long grain rice, american long grain rice, white rice, rice',
-  'rice-basmati': 'basmati rice, basmati, white basmati rice, white basmati, biryani rice, sella basmati rice',
+    'long grain rice, long grain white rice, long grain, long rice, white long grain rice, american long grain rice, white rice, rice, chawal',
+  'rice-basmati':
+    'basmati rice, basmati, white basmati rice, white basmati, biryani rice, sella basmati rice, basmati chawal',
   'rice-jasmine': 'jasmine rice, jasmine, thai rice, fragrant rice, thai fragrant rice, thai jasmine rice',
   'rice-medium': 'medium grain rice, medium grain, medium rice, medium grain white rice, paella rice, bomba rice',
   'rice-short': 'short grain rice, short grain, short rice, sushi rice, pudding rice, japanese rice, round grain rice',
