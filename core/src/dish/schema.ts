@@ -66,6 +66,13 @@ export const ingredientSchema = z.strictObject({
   food: z.string().trim().min(1, says('food-needed')).max(60),
   /** the packet of a food of the cook's own; its id is the `food` */
   ownFood: ownFoodSchema.optional(),
+  /** what the cook calls it, where the food of the table stands for many: cumin among the ground spices */
+  name: z
+    .string()
+    .trim()
+    .min(1, says('name-needed'))
+    .max(60, says('characters-at-most', { most: 60 }))
+    .optional(),
   amount: amountSchema,
   prep: prepSchema.optional(),
   place: z.enum(['base', 'liquid', 'grain', 'top', 'rack', 'inner-bowl']).optional(),

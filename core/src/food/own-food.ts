@@ -105,6 +105,8 @@ export type OwnFood = z.infer<typeof ownFoodSchema>;
 export interface FoodOf {
   food: string;
   ownFood?: OwnFood | undefined;
+  /** the cook's own words for it */
+  name?: string | undefined;
 }
 
 const dryG = (p: Packet): number => (p.proteinG ?? 0) + (p.fatG ?? 0) + (p.carbG ?? 0) + (p.fibreG ?? 0) + p.saltG;

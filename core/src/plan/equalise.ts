@@ -1,4 +1,5 @@
 import { lastWhole } from '../bisect';
+import { withFood } from '../dish/called';
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';
@@ -68,7 +69,7 @@ export function equalise(
   }
   const grain = dish.ingredients.find((i) => recordOf(i).kind === 'grain');
   if (grain && strugglers(chosen).length > 0)
-    for (const to of otherGrains(recordOf(grain), chosen)) trial.of('swap-grain', swapped(grain, to), to);
+    for (const to of otherGrains(recordOf(grain), chosen)) trial.of('swap-grain', withFood(grain, to), to);
   const endMin = (x: Proposal): number => x.plan.timeline.at(-1)!.endMin;
   return trial.better.sort((a, b) => a.trouble - b.trouble || endMin(a) - endMin(b));
 }
@@ -137,7 +138,7 @@ function sooner(trial: Trials, { dish, chosen, item }: { dish: Dish; chosen: Pla
     trial.ofDish('start-earlier', { item: item.id, changed });
   }
   if (meat.texture === 'tough')
-    for (const to of quickerCuts(recordOf(item).id)) trial.of('swap-cut', swapped(item, to), to);
+    for (const to of quickerCuts(recordOf(item).id)) trial.of('swap-cut', withFood(item, to), to);
 }
 
 /** The thickest cut that still helps, mm: thinner is never less done. Null where even the thinnest does not. */
@@ -146,9 +147,6 @@ function thickestHelpfulMm(trial: Trials, item: Ingredient): number | null {
   const mostMm = Math.floor(cutMm(item)) - 1;
   return mostMm < thinnestMm || !helps(thinnestMm) ? null : lastWhole(thinnestMm, mostMm, helps);
 }
-
-/** The ingredient with another food of the table in its place. */
-const swapped = ({ ownFood: _, ...item }: Ingredient, food: string): Ingredient => ({ ...item, food });
 
 const withIngredient = (dish: Dish, changed: Ingredient): Dish => ({
   ...dish,

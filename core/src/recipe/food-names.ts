@@ -56,8 +56,8 @@ export function foodName(food: string): string {
   return !first || idWords.startsWith(first) ? idWords : first;
 }
 
-/** What the food of an ingredient is called: as the cook named it, where it is the cook's own. */
-export const ingredientName = (of: FoodOf): string => of.ownFood?.name ?? foodName(of.food);
+/** What the food of an ingredient is called: in the cook's own words, where there are any. */
+export const ingredientName = (of: FoodOf): string => of.ownFood?.name ?? of.name ?? foodName(of.food);
 
 /** All foods named in a row of folded words, from left to right, the longest name at each place; names do not overlap. */
 export function foodsIn(words: readonly string[], language: Language): NamedFood[] {

@@ -127,6 +127,12 @@ export const cookedWords =
   'can(?:s|ned)?|tin(?:s|ned)?|jar(?:s|red)?|cooked|drained|cocid[oa]s?|latas?|botes?|en conserva|escurrid[oa]s?';
 const isCooked = new RegExp(String.raw`\b(?:${cookedWords})\b`);
 
+/** The pulse that a line names, with its colour: "black beans", "chickpeas"; nothing where it names none. */
+export const pulseNamed = (plain: string): string | undefined => namedPulse.exec(plain)?.[0];
+const namedPulse = new RegExp(
+  String.raw`\b(?:(?:kidney|pinto|navy|cannellini|borlotti|lima|butter|haricot|red|black|white|great northern) )?(?:${pulses})(?: (?:negr|blanc|roj|pint)[oa]s?)?\b`,
+);
+
 /** Pulses, canned or cooked: what a dry-pulse name is once the line says so. Lentils are dry where nothing says otherwise. */
 export const isPulse = (line: string): boolean =>
   pulse.test(line) && !noPulse.test(line) && (isCooked.test(line) || !lentils.test(line));

@@ -18,6 +18,7 @@ import { ownFoodIn } from './own-foods';
 import { headFood } from './name-head';
 import { noteText, type NoteId } from './notes';
 import { readPrep } from './prep';
+import { asTyped, ownWords } from './own-words';
 import { isPlain } from './qualifiers';
 import { plainLine, withoutBrackets, wordsOf } from './words';
 
@@ -29,6 +30,8 @@ export interface ReadLine {
   food: string | null;
   /** the packet, where it is a food of the cook's own */
   ownFood?: OwnFood;
+  /** the cook's own words for it, where the table has one name for many */
+  name?: string;
   /** null: no amount that the dish can hold */
   amount: Amount | null;
   /** g; 0 where it is to taste; null where it is not known */
@@ -63,15 +66,19 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
   if (own) return [{ ...asOwn(readInEither(own.plain, language), own.food), text }];
   const { parts, ownWords } = partsOfLine(plain);
   const texts = ownWords ? splitLine(text) : [];
-  return parts.map((part, i) => ({
-    ...readInEither(withCutApart(withSizeApart(withAmountFirst(part))), language),
-    // Each food of several has its own words, so that an answer is written to them alone.
-    text: texts.length === parts.length ? texts[i]!.trim() : text,
-  }));
+  return parts.map((part, i) => {
+    const read = readInEither(withCutApart(withSizeApart(withAmountFirst(part))), language);
+    return {
+      ...read,
+      ...(read.name ? { name: asTyped(read.name, text) } : {}),
+      // Each food of several has its own words, so that an answer is written to them alone.
+      text: texts.length === parts.length ? texts[i]!.trim() : text,
+    };
+  });
 }
 
 /** A line that was read as the food that stands in for it, as the cook's own food with its own weights. */
-function asOwn(line: ReadLine, own: OwnFood): ReadLine {
+function asOwn({ name: _, ...line }: ReadLine, own: OwnFood): ReadLine {
   if (line.food !== own.like) return line;
   const measured = measurable(recordOf({ food: own.id, ownFood: own }), line.prep?.pieceG);
   const grams = line.amount ? Math.round(toGrams(line.amount, measured) * 100) / 100 : line.grams;
@@ -143,10 +150,12 @@ function settle(f: LineFacts): ReadLine {
   const left = leftOver(f, read.rest);
   const { doubts, choices } = doubtsOf(f, food, prep);
   const certain = doubts.reduce((c, d) => c * d.leaves, sized.certain * trust.leftWord ** Math.min(4, left.length));
+  const name = ownWords(f, f.plain, f.language);
   const note = sized.note ?? doubts[0]?.note ?? (amount === sized.amount ? undefined : 'drained');
   return {
     text: f.plain,
     food: f.food,
+    ...(name ? { name } : {}),
     amount,
     grams,
     ...(Object.keys(prep).length > 0 ? { prep } : {}),

@@ -7,7 +7,7 @@ import { isPlainLiquid } from '../food/plain-liquids';
 import { issueAt, refusal } from '../problem';
 import { asksOf, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
-import { languages, namesOf, type Language } from './food-names';
+import { ingredientName, languages, namesOf, type Language } from './food-names';
 import { readLine, type ReadLine } from './line';
 import { crumbledInSteps, cutInSteps } from './cut-in-steps';
 import { readMethod, type Method } from './method';
@@ -28,6 +28,7 @@ const lineSchema = z.object({
   text: z.string(),
   food: z.string().nullable(),
   ownFood: ownFoodSchema.optional(),
+  name: z.string().optional(),
   grams: z.number().nullable(),
   amount: z.object({ value: z.number(), unit: z.string() }).nullable(),
   prep: prepSchema.optional(),
@@ -191,12 +192,13 @@ function dishOf(
   const bowlLiquid = family === 'pot-in-pot' ? liquidOfBowl(read) : null;
   for (const l of read) {
     if (!isPlanned(l)) continue;
-    const { food, ownFood, amount, prep, joins } = l;
+    const { food, ownFood, name, amount, prep, joins } = l;
     const id = freeId(food!, ingredients);
     ingredients.push({
       id,
       food: food!,
       ...(ownFood ? { ownFood } : {}),
+      ...(name ? { name } : {}),
       amount: amount!,
       ...(prep ? { prep } : {}),
       ...(joins ? { joins } : {}),
@@ -236,7 +238,7 @@ const isPlanned = (l: ReadLine): boolean => l.food !== null && l.amount !== null
 
 function titleFrom(ingredients: readonly Ingredient[]): string {
   const first = ingredients.filter((i) => ['meat', 'grain', 'pasta'].includes(recordOf(i).kind)).slice(0, 2);
-  const words = first.map((i) => i.ownFood?.name ?? namesOf(i.food, 'en')[0] ?? i.food).join(' and ') || 'New dish';
+  const words = first.map(ingredientName).join(' and ') || 'New dish';
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 

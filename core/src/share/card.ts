@@ -1,3 +1,4 @@
+import { calledIn } from '../dish/called';
 import type { Dish } from '../dish/schema';
 import { measurable } from '../food/find';
 import { recordOf } from '../food/own-food';
@@ -57,11 +58,10 @@ interface Card {
 }
 
 function namesOf(dish: Dish): Pick<Card, 'name' | 'names'> {
-  const name = (id: string): string => {
-    const ingredient = dish.ingredients.find((i) => i.id === id);
-    return ingredient ? ingredientName(ingredient) : foodName(id);
-  };
-  return { name, names: (ids) => [...new Set(ids.map(name))].join(', ') };
+  const called = calledIn(dish.ingredients);
+  const each = (id: string): string[] => (called[id] ?? [id]).map(foodName);
+  const names = (ids: readonly string[]): string => [...new Set(ids.flatMap(each))].join(', ');
+  return { name: (id) => names([id]), names };
 }
 
 /** mL of each ingredient whose amount the plan decides, with its share of what goes in after opening. */
@@ -72,7 +72,7 @@ export function pouredOf(p: Plan): Card['poured'] {
 
 /** A liquid of the plan as the cook calls it; that of the table by its id, as on the list. */
 const liquidName = (dish: Dish, food: string): string =>
-  dish.ingredients.find((i) => i.food === food)?.ownFood?.name ?? food;
+  ingredientName(dish.ingredients.find((i) => i.food === food) ?? { food });
 
 function takeLines({ dish, p, poured }: Card): string[] {
   const lines = dish.ingredients.map((i) => {

@@ -1,6 +1,6 @@
 import type { Ingredient } from '../dish/schema';
 import type { UnitId } from '../quantity/units';
-import { namesOf } from '../recipe/food-names';
+import { ingredientName } from '../recipe/food-names';
 
 /** How each unit is written in a recipe, so that it is read back as itself; a piece is a bare number. */
 const words: Readonly<Record<UnitId, string>> = {
@@ -33,8 +33,9 @@ const shapes: Readonly<Partial<Record<NonNullable<NonNullable<Ingredient['prep']
 };
 
 /** An ingredient as a line of a recipe in English: "500 g chicken thigh, cubes 25 mm, frozen". */
-export function ingredientLine({ food, ownFood, amount, prep = {}, joins: use }: Ingredient): string {
-  const name = ownFood?.name ?? namesOf(food, 'en')[0] ?? food.replaceAll('-', ' ');
+export function ingredientLine(of: Ingredient): string {
+  const { amount, prep = {}, joins: use } = of;
+  const name = ingredientName(of);
   const notes = [
     prep.pieceG ? `${prep.pieceG} g each` : '',
     prep.rinse ? 'rinsed' : '',

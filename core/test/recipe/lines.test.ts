@@ -38,6 +38,36 @@ test('salt and pepper are two', () => {
   ]);
   expect(readLine('sal y pimienta al gusto', 'es').map((l) => l.food)).toEqual(['salt', 'spice-ground']);
 });
+test.each([
+  ['1 tsp turmeric', 'turmeric'],
+  ['1 tsp red chilli powder, 1/2 tsp haldi', 'red chilli powder'],
+  ['1 sobre de Sazón', 'Sazón'],
+  ['100 g Pancetta, diced', 'Pancetta'],
+  ['2 tbsp avocado oil', 'avocado oil'],
+  ['1 cup mozzarella', 'mozzarella'],
+  ['200 g butternut squash, cubed', 'butternut squash'],
+  ['1 lb cod fillets', 'cod fillets'],
+  ['1 can (400 g) chickpeas, drained', 'canned chickpeas'],
+  ['400g tin black beans', 'canned black beans'],
+  // What decides the plan, and what was only assumed, goes by the table's name.
+  ['2 tbsp oil', undefined],
+  ['2 onions', undefined],
+  ['200 ml cream', undefined],
+  ['1 cup peas', undefined],
+  ['200 g sushi rice', undefined],
+  ['500 g mutton mince', undefined],
+  ['1 tsp coriander', undefined],
+] as const)('"%s" goes by the cook’s own words where they say more: %s', (line, name) => {
+  expect(readLine(line)[0]!.name).toBe(name);
+});
+test('a name in the cook’s own words is read as the same food again', () => {
+  for (const id of foodIds)
+    for (const name of namesOf(id, 'en')) {
+      const first = readLine(`100 g ${name}`)[0]!;
+      if (first.name && !first.refused)
+        expect([name, readLine(`100 g ${first.name}`)[0]!.food]).toEqual([name, first.food]);
+    }
+});
 test('what was not understood is shown, word by word', () => {
   expect(readLine('2 lb sparkling chicken breast')[0]!.left).toEqual(['sparkling']);
 });

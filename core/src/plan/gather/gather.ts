@@ -1,3 +1,4 @@
+import { rowKey, sorted } from '../../dish/called';
 import type { Dish, Ingredient } from '../../dish/schema';
 import { findFood, measurable } from '../../food/find';
 import { recordOf } from '../../food/own-food';
@@ -108,8 +109,7 @@ function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
 function together(rows: readonly Item[]): Item[] {
   const byKind = new Map<string, Item>();
   for (const row of rows) {
-    const { place, prep, back } = row.ingredient;
-    const key = JSON.stringify([row.food.id, row.ingredient.food, row.joins, place, back, sorted(prep ?? {})]);
+    const key = JSON.stringify([rowKey(row.ingredient), row.joins]);
     const one = byKind.get(key);
     if (!one) byKind.set(key, { ...row });
     else {
@@ -123,7 +123,6 @@ function together(rows: readonly Item[]): Item[] {
     return { ...i, piece, thicknessMm: piece.thicknessMm };
   });
 }
-const sorted = (x: object): [string, unknown][] => Object.entries(x).sort(([a], [b]) => (a < b ? -1 : 1));
 
 /** An order of its own, so that the order of the rows changes nothing: by food, then by what is said of it. */
 function inOwnOrder(items: readonly Item[]): Item[] {

@@ -171,6 +171,6 @@ export class AddLine {
   }
   said(t: (key: string, p?: Record<string, unknown>) => string, r: WholeLine): string {
     const amount = `${showAmount(r.amount.value, r.amount.unit, this.fmt.locale())} ${this.fmt.unit(r.amount.unit, r.amount.value)}`;
-    return [`${amount} ${t(`food.${r.food}`)}`, ...prepWords(r.prep ?? {}, t, this.fmt)].join(', ');
+    return [`${amount} ${this.fmt.ingredient(r)}`, ...prepWords(r.prep ?? {}, t, this.fmt)].join(', ');
   }
 }

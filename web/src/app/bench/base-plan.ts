@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { FryStep, Plan } from '@einkorn/core';
+import type { Called, FryStep, Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 
@@ -54,7 +54,7 @@ const centre = size / 2;
             t(m.batches && m.batches > 1 ? 'fry.base-batches' : 'fry.base-one', {
               share: fmt.percent(covered()),
               batches: fmt.counted('batch', m.batches ?? 1),
-              food: t('food.' + (foods()[m.ingredient] ?? m.ingredient)),
+              food: fmt.called(called(), m.ingredient),
             })
           }}
         } @else {
@@ -78,7 +78,7 @@ const centre = size / 2;
 })
 export class BasePlan {
   readonly plan = input.required<Plan>();
-  readonly foods = input.required<Partial<Record<string, string>>>();
+  readonly called = input.required<Called>();
   readonly fmt = inject(Format);
   readonly size = size;
   readonly centre = centre;

@@ -102,7 +102,7 @@ export class BenchPage {
   readonly undoing = this.store.selectSignal(benchFeature.selectUndoName);
   readonly redoing = this.store.selectSignal(benchFeature.selectRedoName);
   readonly canRedo = this.store.selectSignal(benchFeature.selectCanRedo);
-  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly called = this.store.selectSignal(benchFeature.selectCalled);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
 
   /** The whole plan, readable from the tabs. */
@@ -140,11 +140,11 @@ export class BenchPage {
     );
   });
   readonly hasWay = hasWay;
-  wayParams(t: (key: string) => string, way: Way): Record<string, string | number> {
-    return wayParams(way, this.foods(), t);
+  wayParams(way: Way): Record<string, string | number> {
+    return wayParams(way, this.called(), this.fmt);
   }
-  warningParams(t: (key: string) => string, w: Warning): Record<string, string | number> {
-    return warningParams(w, this.foods(), t);
+  warningParams(w: Warning): Record<string, string | number> {
+    return warningParams(w, this.called(), this.fmt);
   }
 
   constructor() {
@@ -183,7 +183,7 @@ export class BenchPage {
     const what = t(`change.${c.key}`, {
       ...c.params,
       people: typeof c.params['n'] === 'number' ? this.fmt.counted('person', c.params['n']) : '',
-      food: c.food ? t(`food.${c.food}`) : '',
+      food: c.food ? this.fmt.food(c.food) : '',
       amount: c.amount
         ? `${showAmount(c.amount.value, c.amount.unit, this.fmt.locale())} ${this.fmt.unit(c.amount.unit, c.amount.value)}`
         : '',
@@ -202,7 +202,7 @@ export class BenchPage {
     const p = this.plan();
     if (!d || !p) return;
     const t = (key: string, q?: Record<string, unknown>): string => this.transloco.translate(key, q);
-    const names = (ids: readonly string[]): string => ids.map((id) => t(`food.${this.foods()[id] ?? id}`)).join(', ');
+    const names = (ids: readonly string[]): string => ids.map((id) => this.fmt.called(this.called(), id)).join(', ');
     const text = calendar(
       p,
       { serveMs, nowMs: Date.now(), uid: this.id() },

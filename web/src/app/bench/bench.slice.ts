@@ -1,4 +1,15 @@
-import type { Dish, DonenessMap, Plan, Practice, Proposal, Ratios, School, Uncertainty } from '@einkorn/core';
+import {
+  calledIn,
+  type Called,
+  type Dish,
+  type DonenessMap,
+  type Plan,
+  type Practice,
+  type Proposal,
+  type Ratios,
+  type School,
+  type Uncertainty,
+} from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { Failure, StoredDish } from '../api/client';
 import type { ProblemDoc } from '../workers/protocol';
@@ -246,5 +257,7 @@ export const benchFeature = createFeature({
       for (const l of plan?.stack ?? []) out[l.ingredient] ??= l.ingredient;
       return out;
     }),
+    /** what every ingredient is called, by its id */
+    selectCalled: createSelector(selectDish, (dish): Called => calledIn(dish?.ingredients ?? [])),
   }),
 });

@@ -128,7 +128,7 @@ export class Chances {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
-  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
   readonly found = computed(() => this.asides().chances);
   readonly bands = computed(() => this.found()?.bands.filter((b) => b.chance >= 0.01) ?? []);
@@ -141,6 +141,6 @@ export class Chances {
     );
   }
   name(t: (key: string) => string, id: string): string {
-    return t(`food.${this.foods()[id] ?? id}`);
+    return this.fmt.called(this.called(), id);
   }
 }

@@ -1,8 +1,9 @@
-import type { Dish, Ingredient } from '@einkorn/core';
+import { calledOf, type Dish, type Ingredient } from '@einkorn/core';
 
 /** A change in the words of the catalogue: a key below `change.` and what fills it. */
 export interface Change {
   key: string;
+  /** what the food is called: an id of the table, or the cook's own words */
   food?: string;
   amount?: { value: number; unit: Ingredient['amount']['unit'] };
   /** plain figures for the sentence */
@@ -15,9 +16,9 @@ export function describeChange(before: Dish, after: Dish): Change {
   const old = new Map(before.ingredients.map((i) => [i.id, i]));
   const now = new Map(after.ingredients.map((i) => [i.id, i]));
   const added = after.ingredients.find((i) => !old.has(i.id));
-  if (added) return { key: 'added', food: added.food, params: {} };
+  if (added) return { key: 'added', food: calledOf(added), params: {} };
   const gone = before.ingredients.find((i) => !now.has(i.id));
-  if (gone) return { key: 'removed', food: gone.food, params: {} };
+  if (gone) return { key: 'removed', food: calledOf(gone), params: {} };
   for (const i of after.ingredients) {
     const was = old.get(i.id)!;
     const change = ingredientChange(was, i);
@@ -30,12 +31,13 @@ export function describeChange(before: Dish, after: Dish): Change {
 }
 
 function ingredientChange(was: Ingredient, i: Ingredient): Change | null {
-  if (was.food !== i.food) return { key: 'swapped', food: i.food, params: {} };
+  if (was.food !== i.food) return { key: 'swapped', food: calledOf(i), params: {} };
   if (was.amount.value !== i.amount.value || was.amount.unit !== i.amount.unit)
-    return { key: 'amount', food: i.food, amount: i.amount, params: {} };
-  if (was.place !== i.place) return { key: 'place', food: i.food, params: {} };
-  if (was.joins !== i.joins) return { key: 'joins', food: i.food, params: {} };
-  if (JSON.stringify(was.prep ?? {}) !== JSON.stringify(i.prep ?? {})) return { key: 'prep', food: i.food, params: {} };
+    return { key: 'amount', food: calledOf(i), amount: i.amount, params: {} };
+  if (was.place !== i.place) return { key: 'place', food: calledOf(i), params: {} };
+  if (was.joins !== i.joins) return { key: 'joins', food: calledOf(i), params: {} };
+  if (JSON.stringify(was.prep ?? {}) !== JSON.stringify(i.prep ?? {}))
+    return { key: 'prep', food: calledOf(i), params: {} };
   return null;
 }
 

@@ -38,7 +38,7 @@ export function addRead(dish: Dish, line: WholeLine): Dish {
   const id = freeId(line.food, dish.ingredients);
   const prep = line.prep ? { prep: line.prep } : {};
   const joins = line.joins ? { joins: line.joins } : {};
-  const own = line.ownFood ? { ownFood: line.ownFood } : {};
+  const own = { ...(line.ownFood ? { ownFood: line.ownFood } : {}), ...(line.name ? { name: line.name } : {}) };
   return {
     ...dish,
     ingredients: [...dish.ingredients, { id, food: line.food, ...own, amount: line.amount, ...prep, ...joins }],

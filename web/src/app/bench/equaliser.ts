@@ -3,6 +3,7 @@ import { strugglers, type Proposal } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
+import { Format } from '../i18n/format';
 import { BenchActions, benchFeature } from './bench.slice';
 import { differences } from '../ui/differences';
 import { PlanDiff } from '../ui/plan-diff';
@@ -21,7 +22,7 @@ const most = 4;
           <p>
             <strong>{{ t('equal.title') }}</strong>
             @for (x of parts(); track x.id) {
-              <span>{{ t('equal.' + x.trouble, { food: t('food.' + x.food) }) }}</span>
+              <span>{{ t('equal.' + x.trouble, { food: x.food }) }}</span>
             }
           </p>
           @if (proposals(); as all) {
@@ -32,13 +33,13 @@ const most = 4;
                 @for (p of all; track p.code + p.to + p.ingredient) {
                   <li>
                     <span class="how">
-                      <b>{{ t('equal.do-' + p.code, params(t, p)) }}</b>
+                      <b>{{ t('equal.do-' + p.code, params(p)) }}</b>
                       <ek-plan-diff [all]="differences(plan()!, p.plan)" />
                     </span>
                     <p-button
                       size="small"
                       [label]="t('equal.use')"
-                      [ariaLabel]="t('equal.use-one', { what: t('equal.do-' + p.code, params(t, p)) })"
+                      [ariaLabel]="t('equal.use-one', { what: t('equal.do-' + p.code, params(p)) })"
                       (onClick)="use(p)"
                     />
                   </li>
@@ -93,7 +94,8 @@ export class Equaliser {
   private readonly store = inject(Store);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly differences = differences;
-  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  private readonly fmt = inject(Format);
+  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
 
   readonly parts = computed(() => {
@@ -101,7 +103,7 @@ export class Equaliser {
     if (!p) return [];
     return strugglers(p).map((id) => ({
       id,
-      food: this.foods()[id] ?? id,
+      food: this.fmt.called(this.called(), id),
       trouble:
         p.meats.find((m) => m.ingredient === id)?.texture ??
         p.plants.find((v) => v.ingredient === id)?.verdict ??
@@ -117,10 +119,10 @@ export class Equaliser {
   private want(wanted: boolean): void {
     this.store.dispatch(BenchActions.asideWanted({ key: 'proposals', wanted }));
   }
-  params(t: (key: string) => string, p: Proposal): Record<string, unknown> {
+  params(p: Proposal): Record<string, unknown> {
     return {
-      food: t(`food.${this.foods()[p.ingredient] ?? p.ingredient}`),
-      to: typeof p.to === 'string' ? t(`food.${p.to}`) : p.to,
+      food: this.fmt.called(this.called(), p.ingredient),
+      to: typeof p.to === 'string' ? this.fmt.food(p.to) : p.to,
     };
   }
   use(p: Proposal): void {

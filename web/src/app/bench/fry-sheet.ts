@@ -25,7 +25,8 @@ export class FrySheet {
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   readonly own = computed(() => this.dish()?.overrides?.fryOrder !== undefined);
   readonly total = computed(() => {
     const p = this.plan();
@@ -42,7 +43,7 @@ export class FrySheet {
   });
 
   name(t: (key: string) => string, id: string): string {
-    return t(`food.${this.foods()[id] ?? id}`);
+    return this.fmt.called(this.called(), id);
   }
   /** How brown a thing may get: meat in three ways, onions and their like translucent or deep brown. */
   browns(f: FryStep): readonly Brown[] {

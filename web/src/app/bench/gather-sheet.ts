@@ -86,10 +86,10 @@ import { Bound } from '../ui/bound';
 export class GatherSheet {
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
-  private readonly fmt = inject(Format);
+  readonly fmt = inject(Format);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
-  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly called = this.store.selectSignal(benchFeature.selectCalled);
   readonly drafts = this.store.selectSignal(benchFeature.selectDrafts);
   readonly typing = signal<{ id: string; text: string } | null>(null);
 

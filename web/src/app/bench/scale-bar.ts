@@ -88,7 +88,7 @@ export class ScaleBar {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
   readonly fits = this.store.selectSignal(benchFeature.selectPotFits);
   readonly wish = signal<number | null>(null);
   readonly problem = signal('');
@@ -122,6 +122,6 @@ export class ScaleBar {
     this.store.dispatch(BenchActions.scaleToPot());
   }
   names(t: (key: string) => string, ids: readonly string[]): string {
-    return ids.map((id) => t(`food.${this.foods()[id] ?? id}`)).join(', ');
+    return ids.map((id) => this.fmt.called(this.called(), id)).join(', ');
   }
 }

@@ -39,7 +39,7 @@ export class StackSheet {
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly called = this.store.selectSignal(benchFeature.selectCalled);
 
   readonly fromTop = computed(() => [...(this.plan()?.stack ?? [])].sort((a, b) => b.position - a.position));
   readonly hasStarch = computed(() => this.plan()?.grain !== null || this.plan()?.pasta !== null);
@@ -52,7 +52,7 @@ export class StackSheet {
   });
 
   name(t: (key: string) => string, id: string): string {
-    return t(`food.${this.foods()[id] ?? id}`);
+    return this.fmt.called(this.called(), id);
   }
   names(t: (key: string) => string, ids: readonly string[]): string {
     return ids.map((id) => this.name(t, id)).join(', ');

@@ -1,4 +1,5 @@
-import type { Plan, Warning } from '@einkorn/core';
+import type { Called, Plan, Warning } from '@einkorn/core';
+import type { Format } from '../i18n/format';
 
 type Sheet = 'gather' | 'fry' | 'water' | 'stack' | 'pressure' | 'finish';
 const places: Record<string, Sheet> = {
@@ -46,11 +47,11 @@ export const warningsAt = <W extends Pick<Warning, 'code' | 'severity'>>(all: re
 /** What fills the text of a warning: the food by its name, the rest as it is. */
 export function warningParams(
   w: Pick<Warning, 'params'>,
-  foods: Readonly<Partial<Record<string, string>>>,
-  t: (key: string) => string,
+  called: Called,
+  fmt: Pick<Format, 'called' | 'food'>,
 ): Record<string, string | number> {
   const id = w.params?.['ingredient'];
-  return typeof id === 'string' ? { ...w.params, ingredient: t(`food.${foods[id] ?? id}`) } : { ...w.params };
+  return typeof id === 'string' ? { ...w.params, ingredient: fmt.called(called, id) } : { ...w.params };
 }
 
 export type Way = Plan['proposals'][number];
@@ -62,14 +63,14 @@ export const hasWay = (w: Pick<Warning, 'code' | 'severity'>): boolean =>
 /** What fills the text of a way out. */
 export function wayParams(
   w: Way,
-  foods: Readonly<Partial<Record<string, string>>>,
-  t: (key: string) => string,
+  called: Called,
+  fmt: Pick<Format, 'called' | 'food'>,
 ): Record<string, string | number> {
   const to = w.to ?? '';
   return {
-    food: t(`food.${foods[w.ingredient] ?? w.ingredient}`),
+    food: fmt.called(called, w.ingredient),
     percent: typeof to === 'number' ? Math.round(to * 100) : '',
     mm: to,
-    to: typeof to === 'string' && to !== '' && w.code.startsWith('swap') ? t(`food.${to}`) : to,
+    to: typeof to === 'string' && to !== '' && w.code.startsWith('swap') ? fmt.food(to) : to,
   };
 }

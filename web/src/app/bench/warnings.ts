@@ -3,6 +3,7 @@ import type { Warning } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
+import { Format } from '../i18n/format';
 import { benchFeature } from './bench.slice';
 import { hasWay, warningParams, wayParams, type Way } from './warning-places';
 
@@ -22,9 +23,9 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
         >
           <span class="tag">{{ t('severity.' + w.severity) }}</span>
           <span class="text"
-            >{{ t('warning.' + w.code, params(t, w)) }}
+            >{{ t('warning.' + w.code, params(w)) }}
             @if (hasWay(w) && ways()[0]; as way) {
-              <b>{{ t('ways-out.' + way.code, wayParams(t, way)) }}</b>
+              <b>{{ t('ways-out.' + way.code, wayParams(way)) }}</b>
             }
           </span>
           @if (all().length > 1) {
@@ -44,7 +45,7 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
         <ul>
           @for (w of all(); track w.code + $index) {
             <li [class]="w.severity">
-              <span class="tag">{{ t('severity.' + w.severity) }}</span> {{ t('warning.' + w.code, params(t, w)) }}
+              <span class="tag">{{ t('severity.' + w.severity) }}</span> {{ t('warning.' + w.code, params(w)) }}
             </li>
           }
         </ul>
@@ -53,7 +54,7 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
           <ul>
             @for (w of ways(); track w.code + w.to) {
               <li>
-                {{ t('ways-out.' + w.code, wayParams(t, w)) }}
+                {{ t('ways-out.' + w.code, wayParams(w)) }}
                 @if (w.of100 !== undefined) {
                   <span class="then">{{ t('ways-out.then', { of100: rounded(w.of100) }) }}</span>
                 }
@@ -123,7 +124,8 @@ export class Warnings {
   private readonly store = inject(Store);
   private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
-  private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  private readonly fmt = inject(Format);
+  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
   readonly open = signal(false);
   readonly all = computed(() => this.plan()?.warnings ?? []);
   readonly first = computed(() => this.all()[0]);
@@ -134,12 +136,12 @@ export class Warnings {
     return out.length > 0 ? out : (this.asides().ways ?? []);
   });
 
-  wayParams(t: (key: string) => string, w: Way): Record<string, string | number> {
-    return wayParams(w, this.foods(), t);
+  wayParams(w: Way): Record<string, string | number> {
+    return wayParams(w, this.called(), this.fmt);
   }
   readonly hasWay = hasWay;
   readonly rounded = Math.round;
-  params(t: (key: string) => string, w: Warning): Record<string, string | number> {
-    return warningParams(w, this.foods(), t);
+  params(w: Warning): Record<string, string | number> {
+    return warningParams(w, this.called(), this.fmt);
   }
 }

@@ -55,7 +55,7 @@ export class WaterSheet {
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  readonly foods = this.store.selectSignal(benchFeature.selectFoods);
+  readonly called = this.store.selectSignal(benchFeature.selectCalled);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   /** figure and unit apart, so that the figure can be large */
   readonly answer = computed(() => this.fmt.ml(this.plan()?.liquid.addMl ?? 0).split(' '));
@@ -150,7 +150,7 @@ export class WaterSheet {
     return this.plan()?.stack.find((l) => l.ingredient === ingredient)?.kind ?? 'other';
   }
   label(t: (key: string, p?: Record<string, unknown>) => string, row: LedgerRow): string {
-    const food = row.ingredient ? t(`food.${this.foods()[row.ingredient] ?? row.ingredient}`) : '';
+    const food = row.ingredient ? this.fmt.called(this.called(), row.ingredient) : '';
     return row.item.startsWith('from:')
       ? t('ledger.from', { food })
       : t(`ledger.${row.item === 'grain' && this.plan()?.pasta ? 'pasta' : row.item}`, {

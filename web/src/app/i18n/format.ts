@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { roundKitchen, showFraction, units, type UnitId } from '@einkorn/core';
+import { roundKitchen, showFraction, units, type Called, type FoodOf, type UnitId } from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type catalogue from './en.json';
@@ -71,6 +71,20 @@ export class Format {
   /** The word for a measure: "cup" up to one, "cups" beyond. */
   unit(unit: UnitId, value: number): string {
     return this.transloco.translate(`${value > 1.05 ? 'units-many' : 'unit'}.${unit}`);
+  }
+  /** What a food of the table is called in the language chosen; any other name is the cook's own. */
+  food(name: string): string {
+    const key = `food.${name}`;
+    const isFood = key in this.transloco.getTranslation(this.catalogue()) || name.startsWith('own-');
+    return isFood ? this.transloco.translate(key) : name;
+  }
+  /** What an ingredient is called, each row by itself. */
+  ingredient({ food, ownFood, name }: FoodOf): string {
+    return this.food(ownFood?.name ?? name ?? food);
+  }
+  /** What an ingredient is called where it is cooked, together with the other rows of its food. */
+  called(names: Called, id: string): string {
+    return (names[id] ?? [id]).map((name) => this.food(name)).join(', ');
   }
   percent(share: number, digits = 0): string {
     return `${this.number(share * 100, digits)} %`;

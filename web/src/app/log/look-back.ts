@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Cook, Debrief, Noticed } from '@einkorn/core';
+import { calledIn, type Cook, type Debrief, type Noticed } from '@einkorn/core';
 import { BandKeyPipe } from '../ui/band-key.pipe';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
@@ -46,7 +46,7 @@ import { Format } from '../i18n/format';
             }
           }
           @for (m of f.meats; track m.ingredient) {
-            · {{ t('food.' + food(m.ingredient)) }} {{ fmt.celsius(m.coreC) }}
+            · {{ fmt.called(called(), m.ingredient) }} {{ fmt.celsius(m.coreC) }}
             <span [class.stop-text]="!m.ok">{{
               t(m.ok ? 'back.meat-ok' : 'back.meat-under', { c: m.safeMinimumC })
             }}</span>
@@ -93,14 +93,12 @@ export class LookBack {
   readonly debrief = input.required<Debrief>();
   readonly cook = input.required<Cook>();
   readonly fmt = inject(Format);
+  readonly called = computed(() => calledIn(this.cook().dish.ingredients));
   readonly skipped = computed(() => this.cook().events.some((e) => e.kind === 'thermometer-skipped'));
 
   seen(n: Noticed, t: (key: string, p?: Record<string, unknown>) => string): string {
     if (n.lateMin === null) return t('back.never');
     const min = this.fmt.number(Math.abs(n.lateMin), 1);
     return t(n.prompt ? 'back.prompt' : n.lateMin > 0 ? 'back.late' : 'back.early', { min });
-  }
-  food(id: string): string {
-    return this.cook().dish.ingredients.find((i) => i.id === id)?.food ?? id;
   }
 }

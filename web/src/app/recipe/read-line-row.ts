@@ -16,7 +16,7 @@ import { prepWords } from '../ui/prep-words';
       <span class="what">
         <span class="food">
           @if (line().food; as food) {
-            <strong>{{ line().ownFood?.name ?? t('food.' + food) }}</strong>
+            <strong>{{ fmt.ingredient({ food, ownFood: line().ownFood, name: line().name }) }}</strong>
           } @else {
             <strong class="stop-text">{{ line().text }}</strong>
           }
@@ -70,7 +70,7 @@ export class ReadLineRow {
   readonly leftOut = output();
   /** a food that nobody knows, by its words: it may be added from its packet */
   readonly unknown = output<string>();
-  private readonly fmt = inject(Format);
+  readonly fmt = inject(Format);
   readonly bad = signal('');
   readonly asks = computed(() => this.line().certain < askedBelow && !this.line().refused);
   readonly needsAmount = computed(() => this.asks() && this.line().food !== null && this.line().choices.length === 0);

@@ -32,7 +32,7 @@ type Translate = (key: string, p?: Record<string, unknown>) => string;
           <ul>
             @for (i of d.ingredients; track i.id) {
               <li>
-                <b>{{ amount(i) }}</b> {{ t('food.' + i.food) }}
+                <b>{{ amount(i) }}</b> {{ fmt.ingredient(i) }}
                 <span class="quiet">{{ prep(t, i) }}</span>
               </li>
             }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { foods, type Dish, type Plan } from '@einkorn/core';
+import { foods, withFood, type Dish, type Plan } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -125,7 +125,7 @@ export class VaryDialog {
         dish: {
           ...d,
           title,
-          ingredients: d.ingredients.map((i) => (i.id === this.part() ? { ...i, food } : i)),
+          ingredients: d.ingredients.map((i) => (i.id === this.part() ? withFood(i, food) : i)),
         },
       }),
     );

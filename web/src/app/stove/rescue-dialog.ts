@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
-  ranged,
+  calledIn,
   firstSymptoms,
   foods,
   kitchenAt,
   Problem,
+  ranged,
   rescue,
   symptoms,
   type Answers,
@@ -98,15 +99,13 @@ export class RescueDialog {
     { value: false, label: this.word('ask.no') },
   ]);
   readonly meats = computed(() =>
-    this.cook().plan.meats.map((m) => ({ id: m.ingredient, label: this.word(`food.${this.food(m.ingredient)}`) })),
+    this.cook().plan.meats.map((m) => ({ id: m.ingredient, label: this.fmt.called(this.called(), m.ingredient) })),
   );
   readonly allFoods = computed(() =>
     foods.map((f) => ({ id: f.id, label: this.word(`food.${f.id}`) })).sort((a, b) => a.label.localeCompare(b.label)),
   );
 
-  private food(id: string): string {
-    return this.cook().dish.ingredients.find((i) => i.id === id)?.food ?? id;
-  }
+  private readonly called = computed(() => calledIn(this.cook().dish.ingredients));
   choose(s: Symptom | null): void {
     this.chosen.set(s);
     this.given.set({});
@@ -125,7 +124,7 @@ export class RescueDialog {
   params(x: MoveStep): Record<string, unknown> {
     const p = x.params;
     const named = (key: 'ingredient' | 'food'): Record<string, string> =>
-      typeof p[key] === 'string' ? { [key]: this.word(`food.${this.food(p[key])}`) } : {};
+      typeof p[key] === 'string' ? { [key]: this.fmt.called(this.called(), p[key]) } : {};
     const band = typeof p['band'] === 'string' ? { band: this.word(`band.${p['band']}`) } : {};
     const ml = typeof p['ml'] === 'number' ? { ml: this.fmt.ml(p['ml']) } : {};
     return { ...p, ...named('ingredient'), ...named('food'), ...band, ...ml };

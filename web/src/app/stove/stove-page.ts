@@ -162,7 +162,7 @@ export class StovePage {
   readonly pinIsUp = computed(() => this.dials().pinUp ?? (this.pinUpAt() !== null && this.pinDownAt() === null));
   readonly gateFoods = computed(() => {
     this.fmt.locale();
-    return (this.cook()?.dish.ingredients ?? []).map((i) => this.words(`food.${i.food}`)).join(', ');
+    return (this.cook()?.dish.ingredients ?? []).map((i) => this.fmt.ingredient(i)).join(', ');
   });
   readonly pinUpAt = computed(() => this.taps().find((e) => e.kind === 'pin-up')?.atMs ?? null);
   readonly pinDownAt = computed(() => this.taps().find((e) => e.kind === 'pin-down')?.atMs ?? null);

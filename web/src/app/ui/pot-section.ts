@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { leastThinMl, type Plan, type StackLayer } from '@einkorn/core';
+import { leastThinMl, type Called, type Plan, type StackLayer } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { patternOf } from './patterns';
 
 interface Drawn {
   layer: StackLayer;
-  food: string;
+  names: readonly string[];
   x: number;
   w: number;
   y: number;
@@ -42,8 +42,8 @@ const liftPx = 18;
 })
 export class PotSection {
   readonly plan = input.required<Plan>();
-  /** food of each ingredient id */
-  readonly foods = input.required<Partial<Record<string, string>>>();
+  /** what each ingredient is called */
+  readonly called = input.required<Called>();
   /** can layers be lifted here: by the pointer, or with the arrow keys on the one in focus */
   readonly movable = input(false);
   readonly moved = output<{ ingredient: string; by: 1 | -1 }>();
@@ -146,10 +146,10 @@ export class PotSection {
       // A leader to what is in the bowl ends inside the bowl.
       const half = this.bowlW() / 2 - 10;
       const dotX = inBowl ? Math.min(this.cx() + half, Math.max(this.cx() - half, column)) : column;
-      const food = this.foods()[layer.ingredient] ?? layer.ingredient;
+      const names = this.called()[layer.ingredient] ?? [layer.ingredient];
       return {
         layer,
-        food,
+        names,
         x: inBowl ? this.cx() - this.bowlW() / 2 : this.x0(),
         w: inBowl ? this.bowlW() : this.w(),
         y,
@@ -226,15 +226,15 @@ export class PotSection {
   /** Width of each label with its leader, in units of the drawing. */
   private widths(layers: readonly StackLayer[]): number[] {
     return layers.map((l) => {
-      const name = this.short(this.foods()[l.ingredient] ?? l.ingredient);
+      const name = this.short(this.called()[l.ingredient] ?? [l.ingredient]);
       return Math.max(leastAmount, perLetter * lettersOf(name)) + gapOfLabels;
     });
   }
 
   /** The short name of the catalogue where the whole one is long; the layer itself tells the rest. */
-  short(food: string): string {
+  short(names: readonly string[]): string {
     const brief: Partial<Record<string, string>> = this.transloco.translateObject('food-short');
-    const name: string = brief[food] ?? this.transloco.translate(`food.${food}`);
+    const name = names.map((n) => brief[n] ?? this.fmt.food(n)).join(', ');
     return name.length > 12 ? `${name.slice(0, 11)}…` : name;
   }
 }

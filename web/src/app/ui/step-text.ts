@@ -1,4 +1,4 @@
-import type { Cook, Step } from '@einkorn/core';
+import { calledIn, type Cook, type Step } from '@einkorn/core';
 import type { Format } from '../i18n/format';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
@@ -10,8 +10,8 @@ export function stepParams(
   fmt: Format,
   t: Words,
 ): Record<string, unknown> {
-  const foodOf = (id: string): string => cook.dish.ingredients.find((i) => i.id === id)?.food ?? id;
-  const foods = step.ingredients.map((id) => t(`food.${foodOf(id)}`));
+  const called = calledIn(cook.dish.ingredients);
+  const foods = step.ingredients.map((id) => fmt.called(called, id));
   const p = step.params;
   return {
     ...p,
