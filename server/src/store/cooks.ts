@@ -1,5 +1,5 @@
 import { cookFormat, type Cook, type CookEvent, type Outcome, type Problem, refusal } from '@einkorn/core';
-import { Op } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Store } from './connect';
 import { bringsTrouble, logRowOf, outdate } from './log-row';
 import type { CookRow, EventRow } from './models';
@@ -112,35 +112,63 @@ const cookRow = ({ id, dishId, dish, plan, startedMs, finishedMs, outcome, pract
  * keeps its place. Returns what was sent, as it is kept. One batch after another: taps and devices write at the same time.
  */
 export function addEvents(store: Store, cookId: string, events: readonly CookEvent[]): Promise<CookEvent[]> {
-  const { models, sequelize, inTurn } = store;
-  return inTurn(() =>
-    sequelize.transaction(async (transaction) => {
-      const ids = [...new Set(events.map((e) => e.id))];
-      // Only whether it is there: its plan is large, and a tap does not wait for it to be read.
-      const [cook, there, last] = await Promise.all([
-        models.Cooks.findByPk(cookId, { attributes: ['id', 'finishedMs'], transaction }),
-        models.Events.findAll({ where: { cookId, id: ids }, transaction }),
-        models.Events.max<number | null, EventRow>('seq', { where: { cookId }, transaction }),
-      ]);
-      if (!cook) throw missing();
-      const kept = new Map(there.map((row) => [row.id, toEvent(row)]));
-      const lastSeq = last ?? 0;
-      const fresh: CookEvent[] = [];
-      for (const e of events) {
-        if (kept.has(e.id)) continue;
-        const placed = { ...e, seq: lastSeq + fresh.length + 1 };
-        kept.set(e.id, placed);
-        fresh.push(placed);
-      }
-      await models.Events.bulkCreate(
-        fresh.map((e) => eventRow(cookId, e)),
-        { transaction },
-      );
-      // A cook that goes on has no summary yet, and a tap waits for nothing that changes nothing.
-      if (cook.finishedMs !== null || bringsTrouble(fresh)) await outdate(store, cookId, fresh, transaction);
-      return ids.map((id) => kept.get(id)!);
-    }),
+  return store.inTurn(async () => {
+    const ids = [...new Set(events.map((e) => e.id))];
+    const cook = await placesOf(store, cookId, ids);
+    const { there: kept, lastSeq } = cook;
+    const fresh: CookEvent[] = [];
+    for (const e of events) {
+      if (kept.has(e.id)) continue;
+      const placed = { ...e, seq: lastSeq + fresh.length + 1 };
+      kept.set(e.id, placed);
+      fresh.push(placed);
+    }
+    await keepEvents(store, cook, fresh);
+    return ids.map((id) => kept.get(id)!);
+  });
+}
+
+interface Places {
+  cookId: string;
+  isFinished: boolean;
+  /** the last place that is taken; 0 where none is */
+  lastSeq: number;
+  /** those of the events that are there already, by id */
+  there: Map<string, CookEvent>;
+}
+/** What a batch has to know of its cook, in one question: its plan is large, and a tap does not wait for it to be read. */
+async function placesOf({ sequelize }: Store, cookId: string, ids: readonly string[]): Promise<Places> {
+  const [row] = await sequelize.query<{ finishedMs: number | null; lastSeq: number | null; there: string }>(
+    `SELECT finishedMs,
+       (SELECT MAX(seq) FROM events WHERE cookId = :cookId) AS lastSeq,
+       (SELECT json_group_array(json_object('seq', seq, 'doc', json(doc)))
+          FROM events WHERE cookId = :cookId AND id IN (:ids)) AS there
+     FROM cooks WHERE id = :cookId`,
+    { replacements: { cookId, ids: [...ids] }, type: QueryTypes.SELECT },
   );
+  if (!row) throw missing();
+  const events = (JSON.parse(row.there) as Pick<EventRow, 'doc' | 'seq'>[]).map(toEvent);
+  return {
+    cookId,
+    isFinished: row.finishedMs !== null,
+    lastSeq: row.lastSeq ?? 0,
+    there: new Map(events.map((e) => [e.id, e])),
+  };
+}
+
+/**
+ * Writes events that have their places; only ever in turn. One statement is all or nothing by itself: a transaction, for which
+ * a connection of its own is opened, is for what also puts a summary out of date.
+ */
+async function keepEvents(store: Store, { cookId, isFinished }: Places, fresh: readonly CookEvent[]): Promise<void> {
+  const rows = fresh.map((e) => eventRow(cookId, e));
+  // A cook that goes on has no summary yet, and a tap waits for nothing that changes nothing.
+  if (!isFinished && !bringsTrouble(fresh)) await store.models.Events.bulkCreate(rows);
+  else
+    await store.sequelize.transaction(async (transaction) => {
+      await store.models.Events.bulkCreate(rows, { transaction });
+      await outdate(store, cookId, fresh, transaction);
+    });
 }
 
 export async function finishCook(
@@ -163,7 +191,7 @@ export function removeCook({ models, inTurn }: Store, id: string): Promise<void>
 }
 
 const eventRow = (cookId: string, e: CookEvent) => ({ cookId, id: e.id, seq: e.seq!, doc: e });
-const toEvent = (row: EventRow): CookEvent => ({ ...row.doc, seq: row.seq });
+const toEvent = (row: Pick<EventRow, 'doc' | 'seq'>): CookEvent => ({ ...row.doc, seq: row.seq });
 
 const toCook = (row: CookRow, events: EventRow[]): Cook => ({
   format: cookFormat,
