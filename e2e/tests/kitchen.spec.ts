@@ -12,6 +12,8 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
   const dialog = page.getByRole('dialog');
   // What is not given is shown as it will be taken.
   await expect(dialog.getByLabel('power, W')).toHaveAttribute('placeholder', '1,000');
+  // The dialog takes the focus as it opens; what is typed before that lands elsewhere.
+  await expect(dialog.locator(':focus')).toHaveCount(1);
   // Typed again where the first try came while the dialog was still opening on a busy machine.
   await expect(async () => {
     await dialog.getByLabel('litres').fill('8');
@@ -114,4 +116,45 @@ test('a cook in one’s own pot keeps it when the pot is changed afterwards', as
   await page.goto(`${hut.url}/stove/${id}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   expect((await cook()).plan.pot.own!.powerW).toBeUndefined();
+});
+
+test('a kitchen that measures in cups, ounces, Fahrenheit and inches reads so everywhere, and nothing stored changes', async ({
+  page,
+}) => {
+  const dishes = async (): Promise<unknown> => (await fetch(`${hut.url}/api/dishes`)).json();
+  const before = await dishes();
+  await page.goto(`${hut.url}/kitchen`);
+  const show = (name: string) => page.locator('ek-choice').getByText(name, { exact: true }).click();
+  for (const unit of ['cups', 'oz, lb', '°F', 'in, ft']) await show(unit);
+  // The sentences that stand on the screen are said anew.
+  await expect(page.getByText(/at least 1 cup/).first()).toBeVisible();
+  await expect(page.getByRole('spinbutton', { name: 'Altitude' })).toHaveValue('3,871 ft');
+  await expect(page.getByText('212 °F')).toBeVisible();
+  await kept(page);
+
+  await page.goto(`${hut.url}/bench/turkey-leek-lemon/pressure`);
+  await expect(page.getByText('minimum 165 °F, recalled').first()).toBeVisible();
+  await expect(page.getByText('Electric 5.7 L, 3,870 ft', { exact: true })).toBeVisible();
+  await tab(page, 'Finish').click();
+  await expect(page.getByText(/at least 165 °F/).first()).toBeVisible();
+  await tab(page, 'Gather').click();
+  await expect(page.getByText('11 oz, goes in the pot')).toBeVisible();
+
+  // The thermometer is read in Fahrenheit: 164 is under the published 165, 165 is not, and it is kept as 74 °C.
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(page).toHaveURL(/\/stove\/.+/);
+  const id = page.url().split('/').at(-1)!;
+  await page.locator('[data-tap=write]').click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Core').fill('165');
+  await dialog.getByRole('button', { name: 'Keep' }).first().click();
+  await expect
+    .poll(async () => ((await (await fetch(`${hut.url}/api/cooks/${id}`)).json()) as { events: object[] }).events)
+    .toContainEqual(expect.objectContaining({ kind: 'probe-read', coreC: 74 }));
+
+  await page.goto(`${hut.url}/kitchen`);
+  for (const unit of ['mL', 'g, kg', '°C', 'mm, m']) await show(unit);
+  await expect(page.getByText(/at least 240 mL/)).toBeVisible();
+  await kept(page);
+  expect(await dishes()).toEqual(before);
 });

@@ -65,6 +65,18 @@ test('no words stand both in the core and in the screens', () => {
   expect(twice).toEqual([]);
 });
 
+// A unit in a sentence would stay metric in a kitchen that measures otherwise. Watts, kilopascals and litres of a pot are as on its label; a refusal
+// speaks of the document.
+test('a figure with a unit of the kitchen stands with its measure: {{ c:temperature }}', () => {
+  const bare = (at: unknown, path: string): string[] =>
+    typeof at === 'string'
+      ? /\}\} ?(?:°C|mm|cm|m|g|kg)\b/.test(at)
+        ? [path]
+        : []
+      : Object.entries(at as object).flatMap(([k, v]) => bare(v, `${path}.${k}`));
+  expect(bare(en, '').filter((path) => !path.startsWith('.problem'))).toEqual([]);
+});
+
 test('foods and pots have names', () => {
   expect(foodIds.filter((f) => !has(`food.${f}`))).toEqual([]);
   expect(potIds.filter((p) => !(p in en['pot-name']))).toEqual([]);

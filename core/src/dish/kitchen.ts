@@ -18,6 +18,9 @@ export const kitchenSchema = z
       .default('electric-5.7'),
     altitudeM: fields.altitudeM.default(0),
     units: z.enum(['metric', 'cups']).default('metric'),
+    temperature: z.enum(['celsius', 'fahrenheit']).default('celsius'),
+    weights: z.enum(['grams', 'ounces']).default('grams'),
+    lengths: z.enum(['metric', 'inches']).default('metric'),
     theme: z.enum(['auto', 'light', 'dark']).default('auto'),
     /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
     devices: z.boolean().default(false),

@@ -12,10 +12,10 @@ export const en = {
     'over-full':
       'Filled to {{ fill }} % ({{ starch }} % of it starch, {{ water }} % liquid, {{ other }} % the rest); no cooker is filled beyond {{ limit }} %. Cook less or take a larger pot.',
     'meat-under':
-      '{{ ingredient }}: {{ core }} °C at the worst, its published minimum (recalled) is {{ minimum }} °C. Cut it thinner or hold longer.',
+      '{{ ingredient }}: {{ core:temperature }} at the worst, its published minimum (recalled) is {{ minimum:temperature }}. Cut it thinner or hold longer.',
     'grain-dry': '{{ share }} % of the grain stands above the liquid and stays hard. Add liquid or spread it lower.',
     'liquid-short':
-      "{{ have }} mL of thin liquid is under this pot's minimum of {{ minimum }} mL: a larger batch or a smaller pot. The maker's manual wins.",
+      "{{ have:volume }} of thin liquid is under this pot's minimum of {{ minimum:volume }}: a larger batch or a smaller pot. The maker's manual wins.",
     'hard-core': 'The grain does not get its minutes: expect a hard core. Hold longer.',
     'poor-chance': 'Seldom as wanted: {{ of100 }} of 100 cooks. See what would do better.',
     'texture-missed': 'No liquid that this pot takes gives the texture or sauce asked for; this is the nearest.',
@@ -23,10 +23,10 @@ export const en = {
     spray: 'Let off like this the valve may spray ({{ chance }} in 100): release in short bursts, away from the face.',
     'saute-ends': 'Frying takes more than 30 min: an electric cooker ends its sauté by itself.',
     'thermometer-pot':
-      'Thermometer: {{ minimum }} °C in the middle of the pot decides (published minimum, recalled: your authority decides), not this prediction.',
+      'Thermometer: {{ minimum:temperature }} in the middle of the pot decides (published minimum, recalled: your authority decides), not this prediction.',
     thermometer:
-      'Thermometer: {{ minimum }} °C in the middle of the thickest piece decides (published minimum, recalled: your authority decides), not this prediction.',
-    altitude: 'At {{ altitude }} m the pot holds {{ temp }} °C at high; the minutes account for it.',
+      'Thermometer: {{ minimum:temperature }} in the middle of the thickest piece decides (published minimum, recalled: your authority decides), not this prediction.',
+    altitude: 'At {{ altitude:height }} the pot holds {{ temp:temperature }} at high; the minutes account for it.',
     manual: "The maker's manual, your food-safety authority and the pin decide: never force the lid.",
     'plant-hard': '{{ ingredient }} stays hard in the middle: smaller pieces or a longer hold.',
     'meat-tough': '{{ ingredient }} is done but stays tough: smaller pieces, an earlier start, or a quicker cut.',
@@ -39,24 +39,25 @@ export const en = {
     'foam-line':
       'Filled to {{ fill }} %, over the half line for things that foam ({{ starch }} % of it is starch): let the pressure fall by itself for some minutes before the valve.',
     'liquid-far-short':
-      "{{ have }} mL of thin liquid at the base is under half of this pot's minimum of {{ minimum }} mL: it will not come to pressure and burns. Add liquid; the maker's manual wins.",
+      "{{ have:volume }} of thin liquid at the base is under half of this pot's minimum of {{ minimum:volume }}: it will not come to pressure and burns. Add liquid; the maker's manual wins.",
     'pasta-held-back':
       '{{ ingredient }} would be soft before this much soup is at pressure: it is simmered in the open pot at the end.',
     'scorch-watch': 'The base may scorch: scrape it clean, do not stir, and see the reasons.',
     'wetter-to-cover': 'The starch must lie under the liquid: it comes out a little saucier than asked.',
     'wetter-by-minimum':
-      'This pot needs {{ minimum }} mL of thin liquid for its steam, more than so small a batch wants: it comes out wetter. Cook more of it, or cook it in a bowl over water.',
-    'top-up': '{{ ml }} mL of liquid do not fit under the lid: stir them in boiling hot after opening.',
+      'This pot needs {{ minimum:volume }} of thin liquid for its steam, more than so small a batch wants: it comes out wetter. Cook more of it, or cook it in a bowl over water.',
+    'top-up': '{{ ml:volume }} of liquid do not fit under the lid: stir them in boiling hot after opening.',
     'top-up-for-time':
-      '{{ ml }} mL of liquid wait: with them the pot is so long under way that the grain goes soft. Stir them in boiling hot after opening.',
+      '{{ ml:volume }} of liquid wait: with them the pot is so long under way that the grain goes soft. Stir them in boiling hot after opening.',
     'milk-under-pressure': 'Milk under pressure boils up and catches: half full at most, natural release.',
     'raw-at-finish':
       '{{ ingredient }} would go in raw after the lid: that never cooks it through. Put it under pressure, or cook it apart.',
     'reheat-short':
-      '{{ ingredient }}: cooked before, and heated to only {{ core }} °C here; leftovers are reheated to {{ minimum }} °C all through.',
+      '{{ ingredient }}: cooked before, and heated to only {{ core:temperature }} here; leftovers are reheated to {{ minimum:temperature }} all through.',
     'thickness-guessed':
-      '{{ ingredient }}: thickness guessed at {{ mm }} mm. Measure the thickest piece; safety is judged at 15 % more.',
-    'thickness-assumed': '{{ ingredient }}: thickness taken as {{ mm }} mm. Even a good deal thicker it would be done.',
+      '{{ ingredient }}: thickness guessed at {{ mm:length }}. Measure the thickest piece; safety is judged at 15 % more.',
+    'thickness-assumed':
+      '{{ ingredient }}: thickness taken as {{ mm:length }}. Even a good deal thicker it would be done.',
     'meat-dry': '{{ ingredient }} gets more than it likes and turns dry: larger pieces, or let it wait.',
     'frozen-lump':
       '{{ ingredient }} is frozen: pieces that hang together are one thick lump. Separate them, or thaw first.',
@@ -67,8 +68,8 @@ export const en = {
   },
   'finish-step': {
     open: 'Pin down: open the lid away from you',
-    check: 'Thermometer in the thickest piece, away from bone: at least {{ c }} °C',
-    'check-pot': 'Thermometer in the middle of the pot, in several places: at least {{ c }} °C',
+    check: 'Thermometer in the thickest piece, away from bone: at least {{ c:temperature }}',
+    'check-pot': 'Thermometer in the middle of the pot, in several places: at least {{ c:temperature }}',
     'stir-in': 'Stir in, residual heat is enough',
     dairy: 'Off the boil, stir in',
     herbs: 'At the very end',
@@ -81,7 +82,7 @@ export const en = {
     stand: 'Let it stand: the pasta drinks on',
     serve: 'To the table',
     'wide-dish': 'Move the grain to a wide dish: a heap goes on softening',
-    'check-finish': 'Thermometer in what went in last: at least {{ c }} °C',
+    'check-finish': 'Thermometer in what went in last: at least {{ c:temperature }}',
     'top-up': 'Stir in the rest of the liquid, boiling hot',
     'simmer-pasta': 'Pasta into the simmering pot, cook it open',
     'seafood-cooked': 'Cooked already: only warm it through',
@@ -131,8 +132,8 @@ export const en = {
     'larger-batch': 'Cook {{ percent }} % of it: this pot needs more in it.',
     'under-the-lid': 'Put {{ food }} under the lid.',
     'give-back': 'Give your own number back to the planner.',
-    'cut-thinner': 'Cut {{ food }} to {{ mm }} mm.',
-    'cut-thicker': 'Cut {{ food }} to {{ mm }} mm.',
+    'cut-thinner': 'Cut {{ food }} to {{ mm:length }}.',
+    'cut-thicker': 'Cut {{ food }} to {{ mm:length }}.',
     'on-the-rack': '{{ food }} on the rack.',
     lower: '{{ food }} lower in the pot.',
     'hold-back': '{{ food }} at the finish.',

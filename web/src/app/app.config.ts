@@ -1,7 +1,7 @@
 import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import { isDevMode, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
-import { provideTransloco, provideTranslocoMissingHandler } from '@jsverse/transloco';
+import { provideTransloco, provideTranslocoMissingHandler, provideTranslocoTranspiler } from '@jsverse/transloco';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { provideServiceWorker } from '@angular/service-worker';
@@ -12,6 +12,7 @@ import { pastWorker } from './api/past-worker';
 import * as benchEffects from './bench/bench.effects';
 import { benchFeature } from './bench/bench.slice';
 import { CatalogueLoader } from './i18n/loader';
+import { MeasureTranspiler } from './i18n/measure-transpiler';
 import { MissingWords } from './i18n/missing';
 import * as kitchenEffects from './state/kitchen';
 import { kitchenFeature } from './state/kitchen';
@@ -40,6 +41,7 @@ export const appConfig: ApplicationConfig = {
       loader: CatalogueLoader,
     }),
     provideTranslocoMissingHandler(MissingWords),
+    provideTranslocoTranspiler(MeasureTranspiler),
     providePrimeNG({
       theme: { preset: enamelPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
     }),

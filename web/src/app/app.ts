@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { TranslocoDirective } from '@jsverse/transloco';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
 import { filter, map } from 'rxjs';
@@ -24,6 +24,7 @@ import { Speckles } from './ui/speckles';
 export class App {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
+  private readonly transloco = inject(TranslocoService);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly fmt = inject(Format);
   readonly help = signal(false);
@@ -52,6 +53,11 @@ export class App {
 
   constructor() {
     this.store.dispatch(KitchenActions.load());
+    // The sentences on the screen hold figures: in other units they are said anew, as in another language.
+    effect(() => {
+      this.fmt.shown();
+      untracked(() => this.transloco.setActiveLang(this.transloco.getActiveLang()));
+    });
     effect(() => {
       const theme = this.kitchen().theme;
       const dark = theme === 'dark' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);

@@ -1,6 +1,7 @@
 import type { Plan } from '@einkorn/core';
-import { axis, token, type Figure } from '../ui/chart';
-import { curve, field, rule, words } from '../ui/chart-marks';
+import type { Degrees } from '../i18n/entry';
+import { axis, degreesAxis, token, type Figure } from '../ui/chart';
+import { field, heatCurve, rule, words } from '../ui/chart-marks';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
 
@@ -9,13 +10,12 @@ const lowC = 20;
 const highC = 128;
 /** A pin that rises before this share of the time has no room for its words on its left. */
 const earlyPin = 0.26;
-const hover = '%{x:.1f} min, %{y:.0f} °C';
 
 /** The value of a series at a share of its length, degC. */
 const at = (ys: readonly number[] | undefined, share: number): number => ys?.[Math.floor(ys.length * share)] ?? 60;
 
 /** Temperature in the pot and in the middle of the meat, minutes after the lid locks. */
-export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
+export function curveFigure(p: Plan, b: Plan | null, t: Words, degrees: Degrees): Figure {
   const c = p.curve;
   const last = Math.max(c.minutes.at(-1) ?? 1, b?.curve.minutes.at(-1) ?? 1);
   const pot = {
@@ -25,23 +25,16 @@ export function curveFigure(p: Plan, b: Plan | null, t: Words): Figure {
   return {
     data: [
       ...(b
-        ? [
-            curve(
-              { x: b.curve.minutes, y: b.curve.tempC },
-              { color: 'quiet', width: 2, dash: 'dash' },
-              {},
-              `B: ${hover}`,
-            ),
-          ]
+        ? [heatCurve({ x: b.curve.minutes, y: b.curve.tempC }, { color: 'quiet', width: 2, dash: 'dash' }, degrees)]
         : []),
-      curve({ x: c.minutes, y: c.tempC }, { color: 'rim', width: 4 }, pot, hover),
-      ...(c.meatC ? [curve({ x: c.minutes, y: c.meatC }, { color: 'plum', width: 3.5 }, {}, hover)] : []),
+      heatCurve({ x: c.minutes, y: c.tempC }, { color: 'rim', width: 4 }, degrees, pot),
+      ...(c.meatC ? [heatCurve({ x: c.minutes, y: c.meatC }, { color: 'plum', width: 3.5 }, degrees)] : []),
     ],
     layout: {
       margin: { l: 44, r: 10, t: 14, b: 24 },
       // The heading says what the axis is.
       xaxis: axis('', { range: [0, last * 1.01] }),
-      yaxis: axis('°C', { range: [lowC, highC], dtick: 20 }),
+      yaxis: degreesAxis(degrees, [lowC, highC]),
       ...markings(p, last, t),
     },
   };

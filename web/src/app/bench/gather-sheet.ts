@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { parseAmount, Problem, recordOf, showAmount, type Ingredient } from '@einkorn/core';
+import { measurable, parseAmount, Problem, recordOf, showAmount, toGrams, type Ingredient } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { ToggleButton } from 'primeng/togglebutton';
+import { entries } from '../i18n/entry';
 import { Format } from '../i18n/format';
 import { AddLine } from './add-line';
 import { BenchActions, benchFeature } from './bench.slice';
@@ -117,7 +118,7 @@ export class GatherSheet {
     const own = this.dish()?.ingredients.map((i) => i.prep?.thicknessMm ?? 25) ?? [];
     return [...new Set([8, 12, 15, 20, 25, 30, 40, 50, ...own])]
       .sort((a, b) => a - b)
-      .map((value) => ({ value, label: `${value} mm` }));
+      .map((value) => ({ value, label: this.fmt.length(value) }));
   });
 
   /** Minutes that stand on packets of pasta, with those of this dish. */
@@ -139,8 +140,20 @@ export class GatherSheet {
     return `${showAmount(i.amount.value, i.amount.unit, this.fmt.locale())} ${this.fmt.unit(i.amount.unit, i.amount.value)}`;
   }
 
-  /** Where it goes, as the planner decided. */
-  fate(t: (key: string, p?: Record<string, unknown>) => string, i: Ingredient): string {
+  /** What a measured amount weighs, where it was not weighed in the units of the kitchen; of what is only poured, nothing. */
+  private weighed(i: Ingredient): string {
+    const own = this.fmt.entry('weight') === entries.ounces ? ['oz', 'lb'] : ['g', 'kg'];
+    const food = recordOf(i);
+    if (own.includes(i.amount.unit) || food.kind === 'liquid' || food.kind === 'seasoning') return '';
+    const grams = toGrams(i.amount, measurable(food, i.prep?.pieceG));
+    return `${this.fmt.grams(grams)}, `;
+  }
+
+  /** What it weighs, and where it goes, as the planner decided. */
+  fateOf(t: (key: string, p?: Record<string, unknown>) => string, i: Ingredient): string {
+    return `${this.weighed(i)}${this.fate(t, i)}`;
+  }
+  private fate(t: (key: string, p?: Record<string, unknown>) => string, i: Ingredient): string {
     const p = this.plan();
     if (!p) return '';
     if (p.liquid.food === i.food && p.stack.some((l) => l.ingredient === i.id && l.kind === 'liquid'))

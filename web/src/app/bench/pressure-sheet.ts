@@ -84,7 +84,8 @@ export class PressureSheet {
   readonly curveDrawing = computed((): (() => Figure) => {
     const p = this.plan();
     const b = this.other();
-    return () => curveFigure(p!, b, this.words);
+    const degrees = this.fmt.degrees();
+    return () => curveFigure(p!, b, this.words, degrees);
   });
 
   readonly whole = signal(false);

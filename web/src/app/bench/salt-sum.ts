@@ -36,7 +36,7 @@ import { Bound } from '../ui/bound';
       <ul>
         @for (s of sources(); track s.item) {
           <li>
-            <span>{{ fmt.called(called(), s.item) }}</span><b class="mono">{{ fmt.number(s.grams, 1) }} g</b>
+            <span>{{ fmt.called(called(), s.item) }}</span><b class="mono">{{ fmt.salt(s.grams) }}</b>
           </li>
         }
         <li class="sum">
@@ -54,7 +54,7 @@ import { Bound } from '../ui/bound';
       </ul>
       <p>
         {{ t('salt.spoons', { table: spoons('table'), sea: spoons('sea'), flaky: spoons('flaky') }) }}
-        <span class="quiet">{{ t('salt.now', { now: fmt.number(plan().salt.addG * 0.75, 1) }) }}</span>
+        <span class="quiet">{{ t('salt.now', { now: fmt.salt(plan().salt.addG * 0.75) }) }}</span>
         @if (own()) {
           <p-button size="small" severity="secondary" [label]="t('why.unlock')" (onClick)="set.emit(null)" />
         }

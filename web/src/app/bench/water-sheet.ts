@@ -8,7 +8,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { fields, bandKey, type LedgerRow } from '@einkorn/core';
+import { bandKey, fields, gPerOunce, type LedgerRow } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -96,13 +96,14 @@ export class WaterSheet {
       .reduce((s, r) => s + r.grams, 0),
   );
   private readonly scale = computed(() => {
-    const step = this.need() > 1400 ? 500 : this.need() > 700 ? 200 : 100;
+    const size = this.need() > 1400 ? 2 : this.need() > 700 ? 1 : 0;
+    const step = this.kitchen().weights === 'ounces' ? [4, 8, 16][size]! * gPerOunce : [100, 200, 500][size]!;
     return { step, most: Math.ceil((this.need() * 1.04) / step) * step };
   });
   readonly ticks = computed(() => {
     const { step, most } = this.scale();
     return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => ({
-      g: i * step,
+      at: this.fmt.sum(i * step),
       x: ((i * step) / most) * barPx,
     }));
   });
@@ -171,8 +172,8 @@ export class WaterSheet {
         return t('because.sauce', { share: pct('free-share') });
       case 'steam':
         return t('because.steam', {
-          heating: this.fmt.number(v('steam-heating') + v('steam-leak')),
-          valve: this.fmt.number(v('steam-valve') + v('steam-opening')),
+          heating: this.fmt.sum(v('steam-heating') + v('steam-leak')),
+          valve: this.fmt.sum(v('steam-valve') + v('steam-opening')),
         });
       case 'simmer':
         return t('because.simmer', { min: this.fmt.number(v('simmer-minutes')) });
@@ -187,9 +188,8 @@ export class WaterSheet {
       case 'added': {
         const [lo, hi] = this.plan()!.liquid.rangeMl;
         return t('because.added', {
-          ml: this.fmt.number(this.plan()!.liquid.addMl),
-          low: this.fmt.number(lo),
-          high: this.fmt.number(hi),
+          low: lo,
+          high: hi,
         });
       }
       default:
@@ -203,7 +203,7 @@ export class WaterSheet {
   }
 
   signed(r: Row): string {
-    const n = this.fmt.number(Math.abs(r.need));
+    const n = this.fmt.sum(Math.abs(r.need));
     return r.row.item === 'added' ? n : r.need >= 0 ? `+${n}` : `−${n}`;
   }
   was(r: Row): number {

@@ -32,9 +32,9 @@ const everyNth = 8;
             <thead>
               <tr>
                 <th>{{ t('chart.minutes') }}</th>
-                <th>{{ t('pressure.line-pot') }} °C</th>
-                <th>{{ t('pressure.line-grain') }} °C</th>
-                <th>{{ t('pressure.meat-line') }} °C</th>
+                <th>{{ t('pressure.line-pot') }} {{ fmt.degrees().sign }}</th>
+                <th>{{ t('pressure.line-grain') }} {{ fmt.degrees().sign }}</th>
+                <th>{{ t('pressure.meat-line') }} {{ fmt.degrees().sign }}</th>
                 <th>kPa</th>
                 <th>{{ t('pressure.line-free') }} g</th>
               </tr>
@@ -43,9 +43,9 @@ const everyNth = 8;
               @for (r of rows(); track r.m) {
                 <tr>
                   <td>{{ fmt.number(r.m, 1) }}</td>
-                  <td>{{ fmt.number(r.c, 1) }}</td>
-                  <td>{{ r.grain === null ? '–' : fmt.number(r.grain, 1) }}</td>
-                  <td>{{ r.meat === null ? '–' : fmt.number(r.meat, 1) }}</td>
+                  <td>{{ fmt.number(fmt.degrees().of(r.c), 1) }}</td>
+                  <td>{{ r.grain === null ? '–' : fmt.number(fmt.degrees().of(r.grain), 1) }}</td>
+                  <td>{{ r.meat === null ? '–' : fmt.number(fmt.degrees().of(r.meat), 1) }}</td>
                   <td>{{ fmt.number(r.k, 0) }}</td>
                   <td>{{ r.free === null ? '–' : fmt.number(r.free, 0) }}</td>
                 </tr>
@@ -80,8 +80,8 @@ export class WholeCurves {
   readonly fmt = inject(Format);
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
   readonly drawing = computed((): (() => Figure) => {
-    const [p, b] = [this.plan(), this.other()];
-    return () => wholeFigure(p, b, this.words);
+    const [p, b, degrees] = [this.plan(), this.other(), this.fmt.degrees()];
+    return () => wholeFigure(p, b, this.words, degrees);
   });
   readonly rows = computed(() => {
     const c = this.plan().curve;

@@ -1,28 +1,29 @@
 import type { Plan } from '@einkorn/core';
 import type { Annotations, Data } from 'plotly.js';
-import { axis, token, type Figure } from '../ui/chart';
-import { curve, field, rule, words } from '../ui/chart-marks';
+import type { Degrees } from '../i18n/entry';
+import { axis, degreesAxis, token, type Figure } from '../ui/chart';
+import { curve, field, heatCurve, rule, words } from '../ui/chart-marks';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
 type Axis = 'y' | 'y2' | 'y3';
 
-const unitOf = { y: '°C', y2: 'kPa', y3: 'g' } as const;
+const unitOf = { y2: 'kPa', y3: 'g' } as const;
 /** The least range of the liquid below, g: a drop is not drawn as a flood. */
 const leastFreeG = 50;
 
 /** Everything in the pot over one time: temperatures above, the needle in the middle, the liquid below. */
-export function wholeFigure(p: Plan, b: Plan | null, t: Words): Figure {
+export function wholeFigure(p: Plan, b: Plan | null, t: Words, degrees: Degrees): Figure {
   const c = p.curve;
   const last = Math.max(c.minutes.at(-1) ?? 1, b?.curve.minutes.at(-1) ?? 1) * 1.02;
   const most = Math.max(leastFreeG, ...(c.freeG ?? [0]));
   const { minutesToPressure: from, holdMin } = p.program;
   const paper = { xref: 'x', yref: 'paper' };
   return {
-    data: curves(p, b),
+    data: curves(p, b, degrees),
     layout: {
       margin: { l: 58, r: 12, t: 10, b: 40 },
       xaxis: axis(t('chart.minutes'), { range: [0, last], anchor: c.freeG ? 'y3' : 'y2' }),
-      yaxis: axis('°C', { range: [15, 130], dtick: 20, domain: c.freeG ? [0.46, 1] : [0.34, 1] }),
+      yaxis: degreesAxis(degrees, [15, 130], { domain: c.freeG ? [0.46, 1] : [0.34, 1] }),
       yaxis2: axis('kPa', { rangemode: 'tozero', domain: c.freeG ? [0.24, 0.41] : [0, 0.28] }),
       ...(c.freeG ? { yaxis3: axis('g', { range: [0, most * 1.15], domain: [0, 0.19] }) } : {}),
       shapes: [
@@ -45,19 +46,21 @@ interface Look {
   fillcolor?: string;
 }
 
-function curves({ curve: c }: Plan, b: Plan | null): Data[] {
-  const of = (y: readonly number[], color: string, on: Axis, { dash, ...more }: Look = {}): Data =>
+function curves({ curve: c }: Plan, b: Plan | null, degrees: Degrees): Data[] {
+  const of = (y: readonly number[], color: string, on: keyof typeof unitOf, { dash, ...more }: Look = {}): Data =>
     curve(
       { x: c.minutes, y },
       { color, ...(dash ? { dash } : {}) },
       { yaxis: on, ...more },
       `%{x:.1f} min, %{y:.0f} ${unitOf[on]}`,
     );
+  const heat = (y: readonly number[], color: string, dash?: 'dot'): Data =>
+    heatCurve({ x: c.minutes, y }, { color, ...(dash ? { dash } : {}) }, degrees);
   return [
     ...(b ? [curve({ x: b.curve.minutes, y: b.curve.tempC }, { color: 'quiet', width: 2, dash: 'dash' })] : []),
-    of(c.tempC, 'rim', 'y'),
-    ...(c.grainC ? [of(c.grainC, 'turmeric', 'y', { dash: 'dot' })] : []),
-    ...(c.meatC ? [of(c.meatC, 'plum', 'y')] : []),
+    heat(c.tempC, 'rim'),
+    ...(c.grainC ? [heat(c.grainC, 'turmeric', 'dot')] : []),
+    ...(c.meatC ? [heat(c.meatC, 'plum')] : []),
     of(c.gaugeKpa, 'steam', 'y2', { fill: 'tozeroy', fillcolor: `${token('steam-tint')}88` }),
     ...(c.freeG ? [of(c.freeG, 'steam', 'y3', { dash: 'dashdot' })] : []),
   ];

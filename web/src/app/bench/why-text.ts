@@ -23,7 +23,7 @@ import { Format } from '../i18n/format';
       @if (spreadG(); as s) {
         @if (s >= 1) {
           <span class="term"
-            >± <b>{{ fmt.number(s) }} g</b></span
+            >± <b>{{ fmt.grams(s) }}</b></span
           >
         }
       }
@@ -71,9 +71,9 @@ export class WhyText {
       case 'min':
         return `${n(1)} min`;
       case 'ml':
-        return `${n(0)} mL`;
+        return this.fmt.measure('volume', x.value);
       case 'C':
-        return `${n(0)} °C`;
+        return this.fmt.temperature(x.value);
       case 'points':
         return n(2);
       case 'g/g':

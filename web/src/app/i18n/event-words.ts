@@ -5,9 +5,9 @@ import type { Format } from './format';
 export function eventFigure(e: CookEvent, fmt: Format): string {
   switch (e.kind) {
     case 'probe-read':
-      return `${fmt.number(e.coreC, 1)} °C`;
+      return fmt.temperature(e.coreC);
     case 'weight-read':
-      return `${fmt.number(e.grams, 0)} g`;
+      return fmt.weight(e.grams);
     case 'gauge-read':
       return `${fmt.number(e.gaugeKpa, 0)} kPa`;
     case 'timer-started':

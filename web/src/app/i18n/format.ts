@@ -1,9 +1,23 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { roundKitchen, showFraction, units, type Called, type FoodOf, type UnitId } from '@einkorn/core';
+import {
+  gPerOunce,
+  roundKitchen,
+  showFraction,
+  showHeight,
+  showLength,
+  showTemperature,
+  showWeight,
+  units,
+  type Called,
+  type FoodOf,
+  type Measure,
+  type UnitId,
+} from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type catalogue from './en.json';
+import { degreesIn, entries, type Degrees, type Entry, type Typed } from './entry';
 import { shownDay, shownTime } from './time-of-day';
 import { kitchenFeature } from '../state/kitchen';
 
@@ -21,6 +35,11 @@ export class Format {
     () => navigator.languages.find((l) => l.split('-')[0] === this.catalogue()) ?? this.catalogue(),
   );
 
+  /** changes where figures are shown in other units */
+  readonly shown = computed(() => {
+    const { units: volumes, weights, temperature, lengths } = this.kitchen();
+    return [volumes, weights, temperature, lengths].join(' ');
+  });
   private readonly plurals = computed(() => new Intl.PluralRules(this.lang()));
 
   locale(): string {
@@ -44,8 +63,55 @@ export class Format {
       x,
     );
   }
+  /** A weight in the units of the kitchen, as a cook says it: no tenths of a gram. */
   grams(g: number): string {
-    return `${this.number(roundKitchen(Math.abs(g)) * Math.sign(g))} g`;
+    const shown = this.weight(roundKitchen(Math.abs(g)));
+    return g < 0 ? `-${shown}` : shown;
+  }
+  /** The same with the tenths that count in salt and spice. */
+  weight(g: number): string {
+    return showWeight(g, this.kitchen(), this.numbers);
+  }
+  /** A row of a sum in g, without its unit, which stands over the column: so fine that the rows still add up. */
+  sum(g: number): string {
+    return this.kitchen().weights === 'ounces' ? this.number(g / gPerOunce, 1) : this.number(g);
+  }
+  /** Salt is weighed in grams everywhere: a tenth of an ounce is half a spoon. */
+  salt(g: number): string {
+    return `${this.number(g, 1)} g`;
+  }
+  temperature(c: number): string {
+    return showTemperature(c, this.kitchen(), this.numbers);
+  }
+  /** A size of a piece or a pot, in mm. */
+  length(mm: number): string {
+    return showLength(mm, this.kitchen(), this.numbers);
+  }
+  /** How high a kitchen lies, in m. */
+  height(m: number): string {
+    return showHeight(m, this.kitchen(), this.numbers);
+  }
+  private readonly numbers = (x: number, digits = 0): string => this.number(x, digits);
+  private readonly shows: Readonly<Record<Measure, (x: number) => string>> = {
+    temperature: (c) => this.temperature(c),
+    weight: (g) => this.weight(g),
+    volume: (ml) => this.volume(ml),
+    length: (mm) => this.length(mm),
+    height: (m) => this.height(m),
+  };
+  /** A figure of the catalogue that stands with its measure, in the units of the kitchen. */
+  measure(of: Measure, x: number): string {
+    return this.shows[of](x);
+  }
+  /** How a field takes a measure: in the units of the kitchen, kept in degC, g and m. */
+  entry(of: Typed): Entry {
+    const { temperature, weights, lengths } = this.kitchen();
+    if (of === 'temperature') return entries[temperature];
+    if (of === 'weight') return entries[weights];
+    return entries[lengths === 'inches' ? 'feet' : 'metres'];
+  }
+  degrees(): Degrees {
+    return degreesIn(this.kitchen().temperature);
   }
   /** A volume in the units of the kitchen: mL, or cups and spoons. The stored value never changes. */
   ml(ml: number): string {
@@ -54,6 +120,10 @@ export class Format {
   /** The same volume in the other units, to stand beside it. */
   mlOther(ml: number): string {
     return this.inCups() ? this.millilitres(ml) : this.cups(ml);
+  }
+  /** A volume that is a limit or a sum: to the millilitre where it is in those. */
+  private volume(ml: number): string {
+    return this.inCups() ? this.cups(ml) : `${this.number(ml)} mL`;
   }
   private millilitres(ml: number): string {
     return `${this.number(roundKitchen(ml))} mL`;
@@ -88,9 +158,6 @@ export class Format {
   }
   percent(share: number, digits = 0): string {
     return `${this.number(share * 100, digits)} %`;
-  }
-  celsius(c: number): string {
-    return `${this.number(c)} °C`;
   }
   minutes(min: number): string {
     const half = Math.round(min * 2) / 2;

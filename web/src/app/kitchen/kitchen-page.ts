@@ -69,6 +69,9 @@ export class KitchenPage {
     return [row('boils', 0), ...(pot.lowKpa === null ? [] : [row('low', pot.lowKpa)]), row('high', pot.highKpa)];
   });
   readonly unitChoices = computed(() => this.labels('units', ['metric', 'cups']));
+  readonly weightChoices = computed(() => this.labels('weights', ['grams', 'ounces']));
+  readonly temperatureChoices = computed(() => this.labels('temperature', ['celsius', 'fahrenheit']));
+  readonly lengthChoices = computed(() => this.labels('lengths', ['metric', 'inches']));
   readonly themes = computed(() => this.labels('theme', ['auto', 'light', 'dark']));
 
   readonly deviceChoices = computed(() => {

@@ -41,7 +41,8 @@ export class ComparePage {
   readonly cooks = computed(() => this.wanted().flatMap((id) => this.all()[id] ?? []));
   readonly drawing = computed((): (() => Figure) => {
     const cooks = this.cooks();
-    return () => compareFigure(cooks, (key, p) => this.transloco.translate(key, p));
+    const degrees = this.fmt.degrees();
+    return () => compareFigure(cooks, (key, p) => this.transloco.translate(key, p), degrees);
   });
 
   constructor() {
@@ -66,7 +67,9 @@ export class ComparePage {
       row('serve', (c) => `${fmt.time(summary(c).planned.servedMs)} → ${fmt.time(summary(c).actual.servedMs)}`),
       row('core', (c) => {
         const { planned, actual } = summary(c);
-        return planned.coreC === null ? '–' : this.arrow(fmt.number(planned.coreC), actual.coreC, ' °C');
+        return planned.coreC === null
+          ? '–'
+          : [planned.coreC, actual.coreC].map((c) => (c === null ? '?' : fmt.temperature(c))).join(' → ');
       }),
       ...ratingKeys.map((key) => ({ ...row('c-pot', (c) => this.rating(t, key, c)), name: t(`rating.${key}.name`) })),
       row('note', (c) => c.outcome?.note ?? '–'),

@@ -1,8 +1,9 @@
 import type { actualOf } from '@einkorn/core';
 import type { Plan } from '@einkorn/core';
 import type { Annotations } from 'plotly.js';
-import { axis, token, type Figure } from '../ui/chart';
-import { along, curve, dots, field, words } from '../ui/chart-marks';
+import type { Degrees } from '../i18n/entry';
+import { axis, degreesAxis, token, type Figure } from '../ui/chart';
+import { along, curve, dots, field, heatCurve, words } from '../ui/chart-marks';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
 
@@ -14,22 +15,21 @@ export function cookFigure(
   p: Plan,
   was: { minutes: number[]; tempC: number[] },
   actual: NonNullable<ReturnType<typeof actualOf>>,
-  t: Words,
+  { t, degrees }: { t: Words; degrees: Degrees },
 ): Figure {
   const toPinMin = actual.toPinMin ?? p.program.pinUpMin;
   const holdFrom = toPinMin + p.program.minutesToPressure - p.program.pinUpMin;
   const ring = { size: 15, color: token('enamel'), line: { width: 3.5, color: token('rim') } };
-  const hover = '%{x:.1f} min, %{y:.0f} °C';
   return {
     data: [
       curve({ x: p.curve.minutes, y: p.curve.tempC }, { color: 'quiet', width: 2.5, dash: 'dash' }),
-      curve({ x: was.minutes, y: was.tempC }, { color: 'rim', width: 4 }, {}, hover),
+      heatCurve({ x: was.minutes, y: was.tempC }, { color: 'rim', width: 4 }, degrees),
       dots({ x: [toPinMin], y: [pinC] }, ring),
     ],
     layout: {
       margin: { l: 46, r: 12, t: 12, b: 42 },
       xaxis: axis(t('chart.minutes'), { rangemode: 'tozero' }),
-      yaxis: axis('°C', { range: [20, 126], dtick: 20 }),
+      yaxis: degreesAxis(degrees, [20, 126]),
       shapes: [
         field(
           { x0: holdFrom, y0: 20 },

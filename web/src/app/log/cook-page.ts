@@ -86,7 +86,8 @@ export class CookPage {
   readonly drawing = computed((): (() => Figure) => {
     const c = this.cook()!;
     const was = curveFromTaps(c);
-    return () => cookFigure(c.plan, was, this.actual()!, this.words);
+    const degrees = this.fmt.degrees();
+    return () => cookFigure(c.plan, was, this.actual()!, { t: this.words, degrees });
   });
 
   constructor() {

@@ -46,7 +46,7 @@ import { Format } from '../i18n/format';
             }
           }
           @for (m of f.meats; track m.ingredient) {
-            · {{ fmt.called(called(), m.ingredient) }} {{ fmt.celsius(m.coreC) }}
+            · {{ fmt.called(called(), m.ingredient) }} {{ fmt.temperature(m.coreC) }}
             <span [class.stop-text]="!m.ok">{{
               t(m.ok ? 'back.meat-ok' : 'back.meat-under', { c: m.safeMinimumC })
             }}</span>

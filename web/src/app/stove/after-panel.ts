@@ -30,11 +30,12 @@ import { Bound } from '../ui/bound';
             [ekBound]="coreC()"
             (ekBoundChange)="coreC.set($event)"
             [ekSchema]="fields.coreC"
-            suffix=" °C"
+            ekMeasure="temperature"
+            [suffix]="fmt.entry('temperature').suffix"
             [inputStyle]="{ width: '7rem' }"
             inputId="core"
           />
-          <span class="quiet">{{ t('rate.core-hint', { c: fmt.number(meat.safeMinimumC) }) }}</span>
+          <span class="quiet">{{ t('rate.core-hint', { c: meat.safeMinimumC }) }}</span>
         </label>
       }
       <label class="note"

@@ -16,7 +16,7 @@ import type { OutlookWords } from './outlook-words';
       <span class="words"
         >{{ t(words().key, params()) }}
         @if (words().sauce; as s) {
-          {{ t('outlook.sauce', { word: t('sauce-word.' + s.band), g: fmt.number(s.freeG) }) }}
+          {{ t('outlook.sauce', { word: t('sauce-word.' + s.band), g: s.freeG }) }}
         }
       </span>
       @if (words().take === 'hold') {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   calledIn,
+  fields,
   firstSymptoms,
   foods,
   kitchenAt,
@@ -23,6 +24,7 @@ import { Dialog } from 'primeng/dialog';
 import { InputNumber } from 'primeng/inputnumber';
 import { Select } from 'primeng/select';
 import { SelectButton } from 'primeng/selectbutton';
+import type { Typed } from '../i18n/entry';
 import { Format } from '../i18n/format';
 import { Bound } from '../ui/bound';
 
@@ -36,9 +38,15 @@ export interface PutRight {
 
 const all = Object.keys(symptoms) as Symptom[];
 type Ask = keyof Answers;
-const numbers: Partial<Record<Ask, { suffix: string; schema: ZodNumber; digits: number }>> = {
+interface NumberAsk {
+  suffix: string;
+  schema: ZodNumber;
+  digits: number;
+  measure?: Typed;
+}
+const numbers: Partial<Record<Ask, NumberAsk>> = {
   minutes: { suffix: ' min', schema: ranged(0, 180, 'min'), digits: 0 },
-  coreC: { suffix: ' °C', schema: ranged(0, 120, '°C'), digits: 0 },
+  coreC: { suffix: '', schema: fields.coreC, digits: 0, measure: 'temperature' },
   extraMl: { suffix: ' mL', schema: ranged(0, 5000, 'mL'), digits: 0 },
   saltPercent: { suffix: ' %', schema: ranged(0, 10, '%'), digits: 1 },
 };
@@ -62,7 +70,7 @@ export class RescueDialog {
   readonly putRight = output<PutRight>();
   readonly stopped = output();
   readonly closed = output();
-  private readonly fmt = inject(Format);
+  readonly fmt = inject(Format);
   private readonly transloco = inject(TranslocoService);
   readonly all = computed(() => (this.lid() === 'first-heat' ? firstSymptoms : all));
   readonly numbers = numbers;
@@ -139,7 +147,7 @@ export class RescueDialog {
     if (typeof e['doneShare'] === 'number')
       return this.word('rescue.effect-done', { share: this.fmt.percent(e['doneShare']) });
     if (typeof e['gramsPerMin'] === 'number')
-      return this.word('rescue.effect-simmer', { g: this.fmt.number(e['gramsPerMin'], 0) });
+      return this.word('rescue.effect-simmer', { g: Math.round(e['gramsPerMin']) });
     return '';
   }
   applyKey(c: Detour): string {

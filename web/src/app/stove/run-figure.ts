@@ -1,7 +1,7 @@
 import { curveFromTaps, firstCurveFromTaps, isKind, type Cook, type CookTimeline, type PotCurve } from '@einkorn/core';
 import type { Figure } from '../ui/chart';
 import { sinceLidMin, wasLocked } from './panels';
-import { stoveFigure } from './stove-figure';
+import { stoveFigure, type StoveWords } from './stove-figure';
 
 /** The run under the lid that is on, or was last: its curve as planned, and as the taps tell it. */
 export function drawnRun(c: Cook, timed: CookTimeline | null, nowMs: number) {
@@ -18,7 +18,7 @@ export function runFigure(
   c: Cook,
   { lid, lockMs, locked, planned, taps }: ReturnType<typeof drawnRun>,
   { nowMs, ahead }: { nowMs: number; ahead: PotCurve | null },
-  { t, time }: { t: (key: string, p?: Record<string, unknown>) => string; time: (ms: number) => string },
+  say: StoveWords,
 ): Figure {
   const needle = c.events.filter(isKind('gauge-read')).filter((e) => e.atMs >= lockMs && e.atMs <= nowMs);
   return stoveFigure(
@@ -29,7 +29,6 @@ export function runFigure(
       needle: needle.map((e) => ({ ms: e.atMs, kpa: e.gaugeKpa })),
     },
     { lockMs, nowMs, locked },
-    t,
-    time,
+    say,
   );
 }

@@ -1,6 +1,7 @@
 import { steamC } from '@einkorn/core';
 import type { Annotations } from 'plotly.js';
-import { axis, token, type Figure } from '../ui/chart';
+import type { Degrees } from '../i18n/entry';
+import { axis, degreesAxis, token, type Figure } from '../ui/chart';
 import { along, curve, dots, rule, words } from '../ui/chart-marks';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
@@ -20,6 +21,13 @@ const tickMin = 10;
 /** Fewer points than these have no room for a word of their own. */
 const named = { tapped: 8, measured: 3 } as const;
 
+/** How the figure says what it shows. */
+export interface StoveWords {
+  t: Words;
+  time: (ms: number) => string;
+  degrees: Degrees;
+}
+
 export interface StoveCurves {
   /** of the plan, min after the lid, and how high the kitchen lies */
   plan: Series & { altitudeM: number };
@@ -35,8 +43,7 @@ export interface StoveCurves {
 export function stoveFigure(
   curves: StoveCurves,
   at: { lockMs: number; nowMs: number; locked: boolean },
-  t: Words,
-  time: (ms: number) => string,
+  { t, time, degrees }: StoveWords,
 ): Figure {
   const s = onClock(curves, at);
   const [first, last] = [
@@ -66,7 +73,7 @@ export function stoveFigure(
     layout: {
       margin: { l: 46, r: 12, t: 30, b: 32 },
       xaxis: axis('', { range: [first, last], tickvals: ticks, ticktext: ticks.map(time), showgrid: false }),
-      yaxis: axis('', { range: [20, 126], dtick: 20, ticksuffix: '' }),
+      yaxis: { ...degreesAxis(degrees, [20, 126]), title: { text: '' } },
       shapes: nowMs === null ? [] : [rule({ x0: nowMs, y0: 20 }, { x1: nowMs, y1: 120 }, { color: 'ink' })],
       annotations: [
         ...(nowMs === null

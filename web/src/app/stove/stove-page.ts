@@ -183,7 +183,8 @@ export class StovePage {
     // The timed steps are new with every tick of the clock; what is drawn of them changes with a tap or by the minute.
     const run = untracked(() => drawnRun(c, this.timed(), nowMs));
     const ahead = this.outlook()?.curve ?? null;
-    return () => runFigure(c, run, { nowMs, ahead }, { t: this.words, time: (ms) => this.fmt.time(ms) });
+    const degrees = this.fmt.degrees();
+    return () => runFigure(c, run, { nowMs, ahead }, { t: this.words, time: (ms) => this.fmt.time(ms), degrees });
   });
   private readonly words = (key: string, p?: Record<string, unknown>): string => this.transloco.translate(key, p);
 

@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { fields, isKind, type CookEvent } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { InputNumber } from 'primeng/inputnumber';
+import { Format } from '../i18n/format';
 import { Bound } from '../ui/bound';
 
 /**
@@ -30,7 +31,8 @@ import { Bound } from '../ui/bound';
             #field="ekBound"
             inputId="thermo"
             [ariaLabel]="t('write.core')"
-            suffix=" °C"
+            ekMeasure="temperature"
+            [suffix]="fmt.entry('temperature').suffix"
             [ekSchema]="fields.coreC"
             [maxFractionDigits]="1"
             [ekBound]="value()"
@@ -99,6 +101,7 @@ import { Bound } from '../ui/bound';
 })
 export class ThermometerDialog {
   readonly fields = fields;
+  readonly fmt = inject(Format);
   /** what was measured so far in this cook */
   readonly events = input.required<readonly CookEvent[]>();
   readonly minimumC = input.required<number>();

@@ -1,6 +1,8 @@
 import { Directive, effect, ElementRef, inject, input, output, Renderer2, signal } from '@angular/core';
 import { NG_VALUE_ACCESSOR } from '@angular/forms';
 import type { ZodType } from 'zod';
+import type { Typed } from '../i18n/entry';
+import { Format } from '../i18n/format';
 
 /**
  * A single field whose value stands in the store or in a signal and not in a form: it shows `ekBound` and tells what was
@@ -12,8 +14,11 @@ import type { ZodType } from 'zod';
 export class Bound<T> {
   readonly ekBound = input.required<T>();
   readonly ekSchema = input<ZodType | null>(null);
+  /** what the field takes in the units of the kitchen; told in the units that are kept */
+  readonly ekMeasure = input<Typed | null>(null);
   readonly ekBoundChange = output<T>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly fmt = inject(Format);
   private readonly renderer = inject(Renderer2);
   private said: HTMLElement | null = null;
   /** what stands in the field is not what it tells */
@@ -21,15 +26,21 @@ export class Bound<T> {
 
   constructor() {
     for (const field of inject(NG_VALUE_ACCESSOR, { self: true })) {
-      field.registerOnChange((value: T) => {
+      field.registerOnChange((shown: T) => {
+        const value = this.converted(shown, 'kept');
         if (this.isFit(value)) this.ekBoundChange.emit(value);
       });
       field.registerOnTouched(() => undefined);
       effect(() => {
-        field.writeValue(this.ekBound());
+        field.writeValue(this.converted(this.ekBound(), 'shown'));
         this.say(null);
       });
     }
+  }
+
+  private converted(value: T, to: 'shown' | 'kept'): T {
+    const measure = this.ekMeasure();
+    return measure !== null && typeof value === 'number' ? (this.fmt.entry(measure)[to](value) as T) : value;
   }
 
   /** An emptied field is not judged: what it means is for its screen to say. */

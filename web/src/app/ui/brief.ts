@@ -18,7 +18,7 @@ import { Format } from '../i18n/format';
         <strong [class.stop-text]="p.verdict === 'hard'">{{ t('plant.' + p.verdict) }}</strong>
       }
       @for (m of plan().meats; track m.ingredient) {
-        <strong [class.stop-text]="!m.ok">{{ t('meat.' + m.texture) }} {{ fmt.celsius(m.coreC) }}</strong>
+        <strong [class.stop-text]="!m.ok">{{ t('meat.' + m.texture) }} {{ fmt.temperature(m.coreC) }}</strong>
       }
       <span [class.stop-text]="plan().scorch.level === 'high'"
         >{{ t('verdict.scorch') }} {{ t('scorch.' + plan().scorch.level) }}</span

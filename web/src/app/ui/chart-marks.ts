@@ -1,4 +1,5 @@
 import type { Annotations, Data, Dash, Shape } from 'plotly.js';
+import type { Degrees } from '../i18n/entry';
 import { token } from './chart';
 
 /** Places in the chart's own units. */
@@ -27,6 +28,10 @@ export const curve = (at: Points, { color, width = 3, dash }: Stroke, more: obje
     ...(hover === undefined ? quietHover : { hovertemplate: `${hover}<extra></extra>` }),
     ...more,
   }) as Data;
+
+/** A curve of temperatures in degC, whose degrees under the pointer are those of the kitchen. */
+export const heatCurve = (at: Points, stroke: Stroke, d: Degrees, more: object = {}): Data =>
+  curve(at, stroke, { customdata: at.y.map(d.of), ...more }, `%{x:.1f} min, %{customdata:.0f} ${d.sign}`);
 
 /** Single points. */
 export const dots = (at: Points, marker: object, more: object = quietHover): Data =>

@@ -1,4 +1,5 @@
 import type { ElementRef } from '@angular/core';
+import type { Degrees } from '../i18n/entry';
 import {
   afterRenderEffect,
   ChangeDetectionStrategy,
@@ -193,3 +194,14 @@ export const axis = (title: string, more: Record<string, unknown> = {}): Record<
   fixedrange: true,
   ...more,
 });
+
+/** The axis of temperatures, in the degrees of the kitchen, for curves in degC. */
+export const degreesAxis = (
+  d: Degrees,
+  range: readonly [number, number],
+  more: Record<string, unknown> = {},
+): Record<string, unknown> => {
+  const least = Math.ceil(d.of(range[0]) / d.step) * d.step;
+  const ticks = Array.from({ length: Math.floor((d.of(range[1]) - least) / d.step) + 1 }, (_, i) => least + i * d.step);
+  return axis(d.sign, { range, tickvals: ticks.map(d.at), ticktext: ticks.map(String), ...more });
+};

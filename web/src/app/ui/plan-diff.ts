@@ -55,7 +55,7 @@ export class PlanDiff {
       case 'pasta':
         return `× ${this.fmt.number(x, 2)}`;
       case 'meat':
-        return this.fmt.celsius(x);
+        return this.fmt.temperature(x);
       case 'salt':
         return `${this.fmt.number(x, 2)} %`;
       case 'scorch':

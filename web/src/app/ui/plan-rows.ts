@@ -26,7 +26,7 @@ export function planRows(plans: readonly Plan[], t: Translate, fmt: Format): Pla
         ? `${t(`food.${(p.grain ?? p.pasta)!.food}`)}: ${t(`band.${bandKey(p.family, s.band)}`)}, ${fmt.percent(s.chance)}`
         : '–';
     }),
-    row('meat', (p) => p.meats.map((m) => `${t(`meat.${m.texture}`)} ${fmt.celsius(m.coreC)}`).join(', ') || '–'),
+    row('meat', (p) => p.meats.map((m) => `${t(`meat.${m.texture}`)} ${fmt.temperature(m.coreC)}`).join(', ') || '–'),
     row('scorch', (p) => t(`scorch.${p.scorch.level}`)),
     row('fill', (p) => fmt.percent(p.pot.fillFraction)),
     row('hands', (p) => minutesOf(p, true, fmt)),

@@ -6,7 +6,7 @@ type Translate = (key: string, p?: Record<string, unknown>) => string;
 /** What was understood of cut, size and state, a word or two for each. */
 export const prepWords = (p: NonNullable<Ingredient['prep']>, t: Translate, fmt: Format): string[] => [
   ...(p.shape ? [t(`shape.${p.shape}`)] : []),
-  ...(p.thicknessMm ? [`${fmt.number(p.thicknessMm)} mm`] : []),
+  ...(p.thicknessMm ? [fmt.length(p.thicknessMm)] : []),
   ...(p.pieceG ? [`${fmt.grams(p.pieceG)} ${t('recipe.each')}`] : []),
   ...(p.state ? [t(`state.${p.state}`)] : []),
   ...(p.slit ? [t('recipe.slit')] : []),

@@ -23,7 +23,7 @@ export function stepParams(
     counted: typeof p['whistles'] === 'number' ? fmt.counted('whistle', p['whistles']) : '',
     minutes: fmt.minutes(step.minutes),
     pressure: typeof p['pressure'] === 'string' ? t(`pressure.${p['pressure']}`) : '',
-    minimum: fmt.number(Math.max(0, ...cook.plan.meats.map((m) => m.safeMinimumC))),
+    minimum: Math.max(0, ...cook.plan.meats.map((m) => m.safeMinimumC)),
   };
 }
 
