@@ -5,7 +5,7 @@ export { nearest } from './nearest';
 export * from './quantity/units';
 export * from './quantity/parse';
 export * from './quantity/convert';
-export * from './quantity/measures';
+export * from './measures';
 export * from './quantity/show';
 export * from './food/record';
 export { foods, foodIds, findFood, measurable } from './food/find';

@@ -8,7 +8,7 @@ import {
   showTemperature,
   showWeight,
   type Shown,
-} from '../src/quantity/measures';
+} from '../src/measures';
 import { en } from '../src/words/en';
 import { filled } from '../src/words/sentence';
 

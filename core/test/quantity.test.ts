@@ -3,7 +3,8 @@ import { findFood, foods, measurable } from '../src/food/find';
 import { Problem } from '../src/problem';
 import { fromGrams, toGrams } from '../src/quantity/convert';
 import { parseAmount } from '../src/quantity/parse';
-import { roundKitchen, showAmount, showFraction } from '../src/quantity/show';
+import { roundKitchen } from '../src/measures';
+import { showAmount, showFraction } from '../src/quantity/show';
 import { unitIds, units } from '../src/quantity/units';
 
 describe('reading an amount', () => {

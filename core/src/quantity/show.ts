@@ -1,12 +1,6 @@
 import { formatQuantity } from 'format-quantity';
 import type { UnitId } from './units';
 
-/** Steps that a kitchen can measure: 5 mL up to half a litre, 1 g for spices, 10 above a kilo. */
-export function roundKitchen(value: number): number {
-  const step = value < 20 ? 1 : value < 1000 ? 5 : 10;
-  return Math.round(value / step) * step;
-}
-
 /** Cups and spoons as a cook reads them: quarters and thirds, "1½", never "1.4783". */
 export function showFraction(value: number): string {
   const whole = Math.floor(value);

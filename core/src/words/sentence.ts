@@ -1,12 +1,4 @@
-import {
-  metric,
-  showHeight,
-  showLength,
-  showTemperature,
-  showWeight,
-  type Measure,
-  type Numbers,
-} from '../quantity/measures';
+import { metric, showHeight, showLength, showTemperature, showWeight, type Measure, type Numbers } from '../measures';
 import { en } from './en';
 
 export type Params = Readonly<Record<string, string | number>>;

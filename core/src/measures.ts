@@ -1,5 +1,4 @@
 import { formatQuantity } from 'format-quantity';
-import { roundKitchen } from './show';
 
 /** What a kitchen measures; stored in degC, g, mL, mm and m, whatever is shown. */
 export const measures = ['temperature', 'weight', 'volume', 'length', 'height'] as const;
@@ -23,6 +22,12 @@ export const gPerOunce = 28.349523125;
 export const mPerFoot = 0.3048;
 export const fahrenheit = (c: number): number => c * 1.8 + 32;
 export const celsius = (f: number): number => (f - 32) / 1.8;
+
+/** Steps that a kitchen can measure: 5 mL up to half a litre, 1 g for spices, 10 above a kilo. */
+export function roundKitchen(value: number): number {
+  const step = value < 20 ? 1 : value < 1000 ? 5 : 10;
+  return Math.round(value / step) * step;
+}
 
 const ouncesPerPound = 16;
 
