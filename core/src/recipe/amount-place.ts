@@ -27,7 +27,7 @@ export function amountOf(line: string): HeadAmount {
     const of = headAmount(juice[3]!);
     return {
       ...of,
-      rest: juice[2] === 'de' ? `${juice[1]} de ${of.rest}` : `${of.rest.replace(/,.*$/, '')} ${juice[1]}`,
+      rest: juice[2] === 'de' ? `${juice[1]} de ${of.rest}` : `${of.rest.replace(/s?(?:,.*)?$/, '')} ${juice[1]}`,
     };
   }
   const thick = thickHead.exec(bare);

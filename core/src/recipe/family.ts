@@ -71,7 +71,7 @@ const grainFried =
 /** Families whose starch is a grain, by what tells them; the first that holds is the one [common practice]. */
 const ofGrain: readonly Rule[] = [
   { family: 'biryani', because: 'title', when: (d) => /\bbiryani|biriani|briyani/.test(d.title) },
-  { family: 'risotto', because: 'title', when: (d) => /risott?o/.test(d.title) },
+  { family: 'risotto', because: 'title', when: (d) => /risott?o|\bmelos[oa]\b/.test(d.title) },
   { family: 'pot-in-pot', because: 'title', when: (d) => /pot[\s-]in[\s-]pot/.test(d.title) },
   {
     family: 'porridge',

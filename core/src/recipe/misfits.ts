@@ -5,7 +5,15 @@ import { withoutBrackets } from './words';
 /** A thing that does not belong in such a pot, with the reason and the way out. */
 export interface Misfit {
   id:
-    'dry-pulse' | 'instant-rice' | 'couscous' | 'fresh-pasta' | 'dough' | 'deep-fat' | 'alcohol-strong' | 'whole-bird';
+    | 'dry-pulse'
+    | 'instant-rice'
+    | 'couscous'
+    | 'polenta'
+    | 'fresh-pasta'
+    | 'dough'
+    | 'deep-fat'
+    | 'alcohol-strong'
+    | 'whole-bird';
   reason: Readonly<Record<Language, string>>;
 }
 
@@ -42,6 +50,15 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp; surely?: RegExp
     reason: {
       en: 'Couscous only swells: stir it in after opening, lid on for five minutes, or use the giant kind.',
       es: 'El cuscús solo se hincha: añádalo al abrir, tapado cinco minutos, o use el gigante.',
+    },
+  },
+  {
+    // A spoonful or 100 g binds a sauce; a cupful is a dish.
+    named:
+      /(?:^|\s)(?:(?:\d+(?:\.\d+)?(?: \d\/\d)?|1\/2|2\/3|3\/4|one|two|an?|una|dos) ?(?:c|cups?|tazas?)|(?:1[2-9]\d|[2-9]\d\d|\d{4,}) ?(?:g|gr|grams?|gramos)|(?:[4-9]|\d{2,}) ?(?:oz|ounces?)|\d+(?:\.\d+)? ?(?:lbs?|pounds?|kg))\b.*\b(?:polenta|grits|cornmeal|corn meal|semola de maiz|harina de maiz)\b/,
+    reason: {
+      en: 'Polenta and grits settle and burn on the base: cook them in a pot of their own, stirring, and serve this over them.',
+      es: 'La polenta se asienta y se quema en el fondo: hágala aparte, removiendo, y sirva esto encima.',
     },
   },
   {

@@ -3,6 +3,8 @@ export const fold = (text: string): string =>
   text
     .toLowerCase()
     .normalize('NFKD')
+    // The dotless i of Turkish has no accent to lose.
+    .replaceAll('ı', 'i')
     .replace(/\p{M}+/gu, '');
 
 const vulgar: Readonly<Record<string, string>> = {

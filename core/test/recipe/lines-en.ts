@@ -334,6 +334,12 @@ export const linesEn: readonly LineFact[] = [
   ['1 sheet puff pastry', null, null, { refused: true }],
   ['1 packet dry yeast', null, null, { refused: true }],
   ['oil for deep frying', null, null, { refused: true }],
+  // A spoonful binds a sauce, a cupful would be stirred in as one.
+  ['1 cup polenta (coarse)', null, null, { refused: true }],
+  ['150 g grits', null, null, { refused: true }],
+  ['2 tbsp cornmeal', 'cornmeal', 19.5],
+  ['1/4 cup cornmeal', 'cornmeal', 39],
+  ['2 tbsp biber salçası', 'harissa', 31],
   // Raw beans stay raw however long they were soaked, and a weight is no tin.
   ['1 cup kidney beans, soaked overnight and drained', null, null, { refused: true }],
   ['400 g dried kidney beans', null, null, { refused: true }],

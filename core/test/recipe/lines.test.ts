@@ -47,6 +47,7 @@ test.each([
   ['1 cup mozzarella', 'mozzarella'],
   ['200 g butternut squash, cubed', 'butternut squash'],
   ['1 lb cod fillets', 'cod fillets'],
+  ['juice of 2 limes', 'lime juice'],
   ['1 can (400 g) chickpeas, drained', 'canned chickpeas'],
   ['400g tin black beans', 'canned black beans'],
   // What decides the plan, and what was only assumed, goes by the table's name.

@@ -204,6 +204,8 @@ test.each([
   ['Rice pilaf', ['2 cups basmati rice', '1 onion', '30 g butter'], 'coated-grain'],
   ['Beef stew', ['1 kg stewing beef', '3 carrots', '500 ml beef stock'], 'casserole'],
   ['Potatoes', ['1 kg potatoes', '1 cup water'], 'steamed-side'],
+  ['Arroz meloso de pollo', ['300 g arroz bomba', '400 g de pollo', '1 l de caldo'], 'risotto'],
+  ['Arroz caldoso con costilla', ['300 g arroz bomba', '400 g de costilla de cerdo', '1.5 l de caldo'], 'noodle-soup'],
 ] as const)('%s is recognised as what it is', (title, lines, family) => {
   expect(readRecipe([title, ...lines].join('\n')).dish!.family).toBe(family);
 });

@@ -123,6 +123,11 @@ test.each([
   expect(read.dish).toMatchObject({ title });
   expect(read.lines).toHaveLength(3);
 });
+test('a method in one line that begins with "Sear" is no ingredient', () => {
+  const read = recipe('Beef and rice', 'Sear beef. Onion 5 min. Add broth, HP 10 min, QR. Stir in cream.');
+  expect(read.lines).toHaveLength(3);
+  expect(read.cooked).toMatchObject({ holdMin: 10, release: { kind: 'quick' } });
+});
 test.each(['chicken thighs 500 g', '500 g penne'])('a recipe that begins with "%s" has no title', (line) => {
   expect(recipe(line, 'Cook 5 min.').lines[0]).toMatchObject({ text: line, grams: 500 });
 });

@@ -25,7 +25,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'tomato-sauce':
     'tomato sauce, marinara, marinara sauce, pasta sauce, spaghetti sauce, pizza sauce, jarred tomato sauce',
   'tomato-paste':
-    'tomato paste, tomato concentrate, tomato puree concentrate, double concentrated tomato paste, concentrated tomato paste, salca, tomato salca, ~pepper salca',
+    'tomato paste, tomato concentrate, tomato puree concentrate, double concentrated tomato paste, concentrated tomato paste, salca, tomato salca, domates salcasi, ~pepper salca',
   salsa: 'salsa, tomato salsa, salsa roja, red salsa, pico de gallo, salsa verde, green salsa',
   milk: 'milk, whole milk, semi skimmed milk, skimmed milk, skim milk, full fat milk, cow milk',
   'milk-evaporated': 'evaporated milk, unsweetened condensed milk',
