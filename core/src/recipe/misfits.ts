@@ -53,6 +53,7 @@ const misfits: readonly (Misfit & { named: RegExp; not?: RegExp; surely?: RegExp
     },
   },
   {
+    id: 'polenta',
     // A spoonful or 100 g binds a sauce; a cupful is a dish.
     named:
       /(?:^|\s)(?:(?:\d+(?:\.\d+)?(?: \d\/\d)?|1\/2|2\/3|3\/4|one|two|an?|una|dos) ?(?:c|cups?|tazas?)|(?:1[2-9]\d|[2-9]\d\d|\d{4,}) ?(?:g|gr|grams?|gramos)|(?:[4-9]|\d{2,}) ?(?:oz|ounces?)|\d+(?:\.\d+)? ?(?:lbs?|pounds?|kg))\b.*\b(?:polenta|grits|cornmeal|corn meal|semola de maiz|harina de maiz)\b/,
