@@ -53,6 +53,13 @@ describe('a cooker of its own', () => {
     expect(Math.max(...off)).toBeLessThan(0.3);
     expect(Math.max(...off)).toBeGreaterThan(0.02);
   });
+  test('a weak heater is late and always comes to pressure, in whatever cooker', () => {
+    for (let seed = 1; seed <= 24; seed++) {
+      const weak = first(told({ seed, faults: ['weak-heater'] }), 'countdown');
+      expect(weak).toBeLessThan(30);
+      expect(weak).toBeGreaterThan(1.15 * first(told({ seed }), 'countdown'));
+    }
+  });
   test('practised on one’s own pot, it heats as the log taught: a weaker pot is later, by about as much', () => {
     const table = first(told({ seed: 7 }), 'pin-up');
     const mine = first(told({ seed: 7, pot: { heat: Math.log(0.8) } }), 'pin-up');
