@@ -24,7 +24,7 @@ export { bandKey } from './plan/judge/band-key';
 export { turnsTranslucent } from './plan/setup/fry';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';
 export { ranged } from './ranged';
-export { calledIn, calledOf, withFood, type Called } from './dish/called';
+export { ingredientNames, nameOrFood, withFood, type IngredientNames } from './dish/ingredient-names';
 export { fields } from './dish/fields';
 export * from './dish/schema';
 export * from './dish/kitchen';

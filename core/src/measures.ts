@@ -37,9 +37,17 @@ export const showTemperature = (c: number, { temperature }: Shown, number: Numbe
 /** No ounce scale shows less, g. */
 const leastOunceG = gPerOunce / 10;
 
+/** A scale of a kitchen shows kilograms from here on, g. */
+const kilogramsFromG = 2000;
+
+function inGrams(g: number, number: Numbers): string {
+  if (g >= kilogramsFromG) return `${number(roundKitchen(g) / 1000, 2)} kg`;
+  return `${g < 20 ? number(g, 1) : number(roundKitchen(g))} g`;
+}
+
 /** "455 g"; "1 lb", "2¼ oz", "14 oz": as a cook says it, finer where there is little. */
 export function showWeight(g: number, { weights }: Shown, number: Numbers): string {
-  if (weights !== 'ounces' || g < leastOunceG) return `${g < 20 ? number(g, 1) : number(roundKitchen(g))} g`;
+  if (weights !== 'ounces' || g < leastOunceG) return inGrams(g, number);
   const ounces = g / gPerOunce;
   if (ounces < 0.5) return `${number(ounces, 1)} oz`;
   const step = ounces < 4 ? 1 / 4 : ounces < 8 ? 1 / 2 : 1;

@@ -49,6 +49,12 @@ test.each([
   [220, '8¾ in'],
   [406, '16 in'],
 ])('%d mm is %s', (mm, shown) => expect(showLength(mm, us, plain)).toBe(shown));
+test.each([
+  [2.2, '2.2 g'],
+  [453, '455 g'],
+  [1340, '1340 g'],
+  [2350, '2.35 kg'],
+])('%d g on a metric scale are %s', (g, shown) => expect(showWeight(g, metric, plain)).toBe(shown));
 test('heights are told to ten feet', () => {
   expect(showHeight(1180, us, plain)).toBe('3870 ft');
   expect(showHeight(1180, metric, plain)).toBe('1180 m');

@@ -6,13 +6,14 @@ test.each([
   [160, 71],
   [145, 63],
 ])('%d °F on the thermometer is the published %d °C, and a degree less is under it', (f, c) => {
-  expect(entries.fahrenheit.kept(f)).toBe(c);
-  expect(entries.fahrenheit.kept(f - 1)).toBeLessThan(c);
+  expect(entries.fahrenheit.toStored(f)).toBe(c);
+  expect(entries.fahrenheit.toStored(f - 1)).toBeLessThan(c);
 });
 test('what was typed is shown again as it was typed', () => {
-  for (let f = -40; f <= 400; f++) expect(entries.fahrenheit.shown(entries.fahrenheit.kept(f))).toBe(f);
-  for (let ft = -300; ft <= 18_000; ft += 7) expect(entries.feet.shown(entries.feet.kept(ft))).toBe(ft);
-  for (let oz = 0.5; oz <= 160; oz += 0.5) expect(entries.ounces.shown(entries.ounces.kept(oz))).toBeCloseTo(oz, 1);
+  for (let f = -40; f <= 400; f++) expect(entries.fahrenheit.toShown(entries.fahrenheit.toStored(f))).toBe(f);
+  for (let ft = -300; ft <= 18_000; ft += 7) expect(entries.feet.toShown(entries.feet.toStored(ft))).toBe(ft);
+  for (let oz = 0.5; oz <= 160; oz += 0.5)
+    expect(entries.ounces.toShown(entries.ounces.toStored(oz))).toBeCloseTo(oz, 1);
 });
 test('the ticks of a chart stand at round degrees of the kitchen', () => {
   const { at, of, step } = degreesIn('fahrenheit');

@@ -1,5 +1,5 @@
 import { lastWhole } from '../bisect';
-import { withFood } from '../dish/called';
+import { withFood } from '../dish/ingredient-names';
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';

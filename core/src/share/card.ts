@@ -1,4 +1,4 @@
-import { calledIn } from '../dish/called';
+import { ingredientNames } from '../dish/ingredient-names';
 import type { Dish } from '../dish/schema';
 import { measurable } from '../food/find';
 import { recordOf } from '../food/own-food';
@@ -58,8 +58,8 @@ interface Card {
 }
 
 function namesOf(dish: Dish): Pick<Card, 'name' | 'names'> {
-  const called = calledIn(dish.ingredients);
-  const each = (id: string): string[] => (called[id] ?? [id]).map(foodName);
+  const named = ingredientNames(dish.ingredients);
+  const each = (id: string): string[] => (named[id] ?? [id]).map(foodName);
   const names = (ids: readonly string[]): string => [...new Set(ids.flatMap(each))].join(', ');
   return { name: (id) => names([id]), names };
 }

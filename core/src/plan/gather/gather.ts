@@ -1,4 +1,4 @@
-import { rowKey, sorted } from '../../dish/called';
+import { rowKey, sorted } from '../../dish/ingredient-names';
 import type { Dish, Ingredient } from '../../dish/schema';
 import { findFood, measurable } from '../../food/find';
 import { recordOf } from '../../food/own-food';

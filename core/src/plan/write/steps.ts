@@ -165,7 +165,7 @@ function pressureSteps(x: StepInput): Step[] {
   const counted = x.whistles !== null;
   return [
     wait('heat-up', 'heat-up', x.pinUpMin, { expects: 'pin-up', caution: 'no-pin' }),
-    ...(counted ? [] : [wait('heat-up', 'to-full', x.toFullMin, { params: { kpa: x.gaugeKpa } })]),
+    ...(counted ? [] : [wait('heat-up', 'to-full', x.toFullMin, { params: { kpa: Math.round(x.gaugeKpa) } })]),
     wait('hold', 'hold', counted ? x.toFullMin + x.holdMin : x.holdMin, {
       text: counted ? 'hold-whistles' : 'hold',
       params: { hold: x.holdMin, whistles: x.whistles ?? 0 },

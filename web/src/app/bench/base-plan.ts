@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Called, FryStep, Plan } from '@einkorn/core';
+import type { IngredientNames, FryStep, Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 
@@ -54,7 +54,7 @@ const centre = size / 2;
             t(m.batches && m.batches > 1 ? 'fry.base-batches' : 'fry.base-one', {
               share: fmt.percent(covered()),
               batches: fmt.counted('batch', m.batches ?? 1),
-              food: fmt.called(called(), m.ingredient),
+              food: fmt.namesOf(names(), m.ingredient),
             })
           }}
         } @else {
@@ -78,7 +78,7 @@ const centre = size / 2;
 })
 export class BasePlan {
   readonly plan = input.required<Plan>();
-  readonly called = input.required<Called>();
+  readonly names = input.required<IngredientNames>();
   readonly fmt = inject(Format);
   readonly size = size;
   readonly centre = centre;

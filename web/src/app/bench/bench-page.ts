@@ -102,7 +102,7 @@ export class BenchPage {
   readonly undoing = this.store.selectSignal(benchFeature.selectUndoName);
   readonly redoing = this.store.selectSignal(benchFeature.selectRedoName);
   readonly canRedo = this.store.selectSignal(benchFeature.selectCanRedo);
-  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  readonly foodNames = this.store.selectSignal(benchFeature.selectNames);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
 
   /** The whole plan, readable from the tabs. */
@@ -141,10 +141,10 @@ export class BenchPage {
   });
   readonly hasWay = hasWay;
   wayParams(way: Way): Record<string, string | number> {
-    return wayParams(way, this.called(), this.fmt);
+    return wayParams(way, this.foodNames(), this.fmt);
   }
   warningParams(w: Warning): Record<string, string | number> {
-    return warningParams(w, this.called(), this.fmt);
+    return warningParams(w, this.foodNames(), this.fmt);
   }
 
   constructor() {
@@ -202,7 +202,8 @@ export class BenchPage {
     const p = this.plan();
     if (!d || !p) return;
     const t = (key: string, q?: Record<string, unknown>): string => this.transloco.translate(key, q);
-    const names = (ids: readonly string[]): string => ids.map((id) => this.fmt.called(this.called(), id)).join(', ');
+    const names = (ids: readonly string[]): string =>
+      ids.map((id) => this.fmt.namesOf(this.foodNames(), id)).join(', ');
     const text = calendar(
       p,
       { serveMs, nowMs: Date.now(), uid: this.id() },

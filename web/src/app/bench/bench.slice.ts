@@ -1,6 +1,6 @@
 import {
-  calledIn,
-  type Called,
+  ingredientNames,
+  type IngredientNames,
   type Dish,
   type DonenessMap,
   type Plan,
@@ -258,6 +258,6 @@ export const benchFeature = createFeature({
       return out;
     }),
     /** what every ingredient is called, by its id */
-    selectCalled: createSelector(selectDish, (dish): Called => calledIn(dish?.ingredients ?? [])),
+    selectNames: createSelector(selectDish, (dish): IngredientNames => ingredientNames(dish?.ingredients ?? [])),
   }),
 });

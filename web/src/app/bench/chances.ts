@@ -41,7 +41,7 @@ import { BenchActions, benchFeature } from './bench.slice';
             }
             @for (m of u.meats; track m.ingredient) {
               <li class="meat">
-                <span>{{ t('chances.meat', { food: name(t, m.ingredient) }) }}</span>
+                <span>{{ t('chances.meat', { food: name(m.ingredient) }) }}</span>
                 <span class="bar" aria-hidden="true"><i [style.width.%]="m.chance * 100"></i></span>
                 <b class="mono">{{ fmt.percent(m.chance) }}</b>
               </li>
@@ -51,7 +51,7 @@ import { BenchActions, benchFeature } from './bench.slice';
             <p class="quiet">
               {{
                 t('chances.mover', {
-                  what: t('chances.input-' + x.input, { food: x.subject ? name(t, x.subject) : '' }),
+                  what: t('chances.input-' + x.input, { food: x.subject ? name(x.subject) : '' }),
                   share: fmt.percent(x.share),
                 })
               }}
@@ -128,7 +128,7 @@ export class Chances {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
-  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  private readonly names = this.store.selectSignal(benchFeature.selectNames);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
   readonly found = computed(() => this.asides().chances);
   readonly bands = computed(() => this.found()?.bands.filter((b) => b.chance >= 0.01) ?? []);
@@ -140,7 +140,7 @@ export class Chances {
       this.store.dispatch(BenchActions.asideWanted({ key: 'chances', wanted: false })),
     );
   }
-  name(t: (key: string) => string, id: string): string {
-    return this.fmt.called(this.called(), id);
+  name(id: string): string {
+    return this.fmt.namesOf(this.names(), id);
   }
 }

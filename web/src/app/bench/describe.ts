@@ -1,4 +1,4 @@
-import { calledOf, type Dish, type Ingredient } from '@einkorn/core';
+import { nameOrFood, type Dish, type Ingredient } from '@einkorn/core';
 
 /** A change in the words of the catalogue: a key below `change.` and what fills it. */
 export interface Change {
@@ -16,9 +16,9 @@ export function describeChange(before: Dish, after: Dish): Change {
   const old = new Map(before.ingredients.map((i) => [i.id, i]));
   const now = new Map(after.ingredients.map((i) => [i.id, i]));
   const added = after.ingredients.find((i) => !old.has(i.id));
-  if (added) return { key: 'added', food: calledOf(added), params: {} };
+  if (added) return { key: 'added', food: nameOrFood(added), params: {} };
   const gone = before.ingredients.find((i) => !now.has(i.id));
-  if (gone) return { key: 'removed', food: calledOf(gone), params: {} };
+  if (gone) return { key: 'removed', food: nameOrFood(gone), params: {} };
   for (const i of after.ingredients) {
     const was = old.get(i.id)!;
     const change = ingredientChange(was, i);
@@ -31,13 +31,13 @@ export function describeChange(before: Dish, after: Dish): Change {
 }
 
 function ingredientChange(was: Ingredient, i: Ingredient): Change | null {
-  if (was.food !== i.food) return { key: 'swapped', food: calledOf(i), params: {} };
+  if (was.food !== i.food) return { key: 'swapped', food: nameOrFood(i), params: {} };
   if (was.amount.value !== i.amount.value || was.amount.unit !== i.amount.unit)
-    return { key: 'amount', food: calledOf(i), amount: i.amount, params: {} };
-  if (was.place !== i.place) return { key: 'place', food: calledOf(i), params: {} };
-  if (was.joins !== i.joins) return { key: 'joins', food: calledOf(i), params: {} };
+    return { key: 'amount', food: nameOrFood(i), amount: i.amount, params: {} };
+  if (was.place !== i.place) return { key: 'place', food: nameOrFood(i), params: {} };
+  if (was.joins !== i.joins) return { key: 'joins', food: nameOrFood(i), params: {} };
   if (JSON.stringify(was.prep ?? {}) !== JSON.stringify(i.prep ?? {}))
-    return { key: 'prep', food: calledOf(i), params: {} };
+    return { key: 'prep', food: nameOrFood(i), params: {} };
   return null;
 }
 

@@ -95,7 +95,7 @@ export class Equaliser {
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly differences = differences;
   private readonly fmt = inject(Format);
-  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  private readonly names = this.store.selectSignal(benchFeature.selectNames);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
 
   readonly parts = computed(() => {
@@ -103,7 +103,7 @@ export class Equaliser {
     if (!p) return [];
     return strugglers(p).map((id) => ({
       id,
-      food: this.fmt.called(this.called(), id),
+      food: this.fmt.namesOf(this.names(), id),
       trouble:
         p.meats.find((m) => m.ingredient === id)?.texture ??
         p.plants.find((v) => v.ingredient === id)?.verdict ??
@@ -121,7 +121,7 @@ export class Equaliser {
   }
   params(p: Proposal): Record<string, unknown> {
     return {
-      food: this.fmt.called(this.called(), p.ingredient),
+      food: this.fmt.namesOf(this.names(), p.ingredient),
       to: typeof p.to === 'string' ? this.fmt.food(p.to) : p.to,
     };
   }

@@ -22,12 +22,12 @@ export class FinishSheet {
   readonly fmt = inject(Format);
   readonly hotC = hotC;
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
-  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  readonly names = this.store.selectSignal(benchFeature.selectNames);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly ownSalt = computed(() => this.dish()?.overrides?.saltG !== undefined);
 
-  names(t: (key: string) => string, ids: readonly string[]): string {
-    return ids.map((id) => this.fmt.called(this.called(), id)).join(', ');
+  listed(ids: readonly string[]): string {
+    return ids.map((id) => this.fmt.namesOf(this.names(), id)).join(', ');
   }
   held(ids: readonly string[]): { ingredient: string; why: string }[] {
     const seen = new Set<string>();

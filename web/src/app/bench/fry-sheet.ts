@@ -25,7 +25,7 @@ export class FrySheet {
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  readonly names = this.store.selectSignal(benchFeature.selectNames);
   private readonly foods = this.store.selectSignal(benchFeature.selectFoods);
   readonly own = computed(() => this.dish()?.overrides?.fryOrder !== undefined);
   readonly total = computed(() => {
@@ -42,8 +42,8 @@ export class FrySheet {
     );
   });
 
-  name(t: (key: string) => string, id: string): string {
-    return this.fmt.called(this.called(), id);
+  name(id: string): string {
+    return this.fmt.namesOf(this.names(), id);
   }
   /** How brown a thing may get: meat in three ways, onions and their like translucent or deep brown. */
   browns(f: FryStep): readonly Brown[] {

@@ -90,7 +90,7 @@ export class GatherSheet {
   readonly fmt = inject(Format);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
-  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  readonly names = this.store.selectSignal(benchFeature.selectNames);
   readonly drafts = this.store.selectSignal(benchFeature.selectDrafts);
   readonly typing = signal<{ id: string; text: string } | null>(null);
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Called, Plan } from '@einkorn/core';
+import type { IngredientNames, Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 
@@ -16,7 +16,7 @@ import { Format } from '../i18n/format';
           <span [class.wait]="s.kind === 'wait'"
             >{{
               t('prep.' + s.text, {
-                food: s.ingredients[0] ? fmt.called(called(), s.ingredients[0]) : '',
+                food: s.ingredients[0] ? fmt.namesOf(names(), s.ingredients[0]) : '',
               })
             }}
             <b class="mono">{{ fmt.minutes(s.minutes) }}</b></span
@@ -42,7 +42,7 @@ import { Format } from '../i18n/format';
 })
 export class PrepList {
   readonly plan = input.required<Plan>();
-  readonly called = input.required<Called>();
+  readonly names = input.required<IngredientNames>();
   readonly fmt = inject(Format);
   readonly steps = computed(() => this.plan().steps.filter((s) => s.stage === 'prep' && s.minutes > 0));
   readonly total = computed(() => this.steps().reduce((m, s) => m + s.minutes, 0));

@@ -50,7 +50,7 @@ export class PressureSheet {
   readonly map = this.store.selectSignal(benchFeature.selectMap);
   readonly share = this.store.selectSignal(benchFeature.selectMapShare);
   readonly other = this.store.selectSignal(benchFeature.selectOther);
-  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  readonly names = this.store.selectSignal(benchFeature.selectNames);
   readonly theme = computed(() => this.kitchen().theme);
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly why = signal(false);

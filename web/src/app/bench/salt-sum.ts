@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { fields, showFraction, type Called, type Plan } from '@einkorn/core';
+import { fields, showFraction, type IngredientNames, type Plan } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
@@ -36,7 +36,7 @@ import { Bound } from '../ui/bound';
       <ul>
         @for (s of sources(); track s.item) {
           <li>
-            <span>{{ fmt.called(called(), s.item) }}</span><b class="mono">{{ fmt.salt(s.grams) }}</b>
+            <span>{{ fmt.namesOf(names(), s.item) }}</span><b class="mono">{{ fmt.salt(s.grams) }}</b>
           </li>
         }
         <li class="sum">
@@ -117,7 +117,7 @@ import { Bound } from '../ui/bound';
 export class SaltSum {
   readonly fields = fields;
   readonly plan = input.required<Plan>();
-  readonly called = input.required<Called>();
+  readonly names = input.required<IngredientNames>();
   readonly own = input.required<boolean>();
   readonly set = output<number | null>();
   readonly fmt = inject(Format);

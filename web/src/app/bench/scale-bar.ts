@@ -56,7 +56,7 @@ import { Bound } from '../ui/bound';
           <p class="quiet">
             {{ t('scale.not') }}
             @for (n of notScaled(); track n.code; let last = $last) {
-              {{ t('scale.not-' + n.code, { foods: names(t, n.ingredients) }) }}{{ last ? '.' : ',' }}
+              {{ t('scale.not-' + n.code, { foods: listed(n.ingredients) }) }}{{ last ? '.' : ',' }}
             }
           </p>
         }
@@ -90,7 +90,7 @@ export class ScaleBar {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  private readonly names = this.store.selectSignal(benchFeature.selectNames);
   readonly fits = this.store.selectSignal(benchFeature.selectPotFits);
   readonly wish = signal<number | null>(null);
   readonly problem = signal('');
@@ -123,7 +123,7 @@ export class ScaleBar {
   byPot(): void {
     this.store.dispatch(BenchActions.scaleToPot());
   }
-  names(t: (key: string) => string, ids: readonly string[]): string {
-    return ids.map((id) => this.fmt.called(this.called(), id)).join(', ');
+  listed(ids: readonly string[]): string {
+    return ids.map((id) => this.fmt.namesOf(this.names(), id)).join(', ');
   }
 }

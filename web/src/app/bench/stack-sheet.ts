@@ -39,7 +39,7 @@ export class StackSheet {
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  readonly names = this.store.selectSignal(benchFeature.selectNames);
 
   readonly fromTop = computed(() => [...(this.plan()?.stack ?? [])].sort((a, b) => b.position - a.position));
   readonly hasStarch = computed(() => this.plan()?.grain !== null || this.plan()?.pasta !== null);
@@ -51,11 +51,11 @@ export class StackSheet {
     ];
   });
 
-  name(t: (key: string) => string, id: string): string {
-    return this.fmt.called(this.called(), id);
+  name(id: string): string {
+    return this.fmt.namesOf(this.names(), id);
   }
-  names(t: (key: string) => string, ids: readonly string[]): string {
-    return ids.map((id) => this.name(t, id)).join(', ');
+  listed(ids: readonly string[]): string {
+    return ids.map((id) => this.name(id)).join(', ');
   }
   fill(l: StackLayer): string {
     return l.kind === 'liquid' ? 'url(#p-liquid)' : patternOf(l.kind);

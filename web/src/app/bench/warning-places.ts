@@ -1,4 +1,4 @@
-import type { Called, Plan, Warning } from '@einkorn/core';
+import type { IngredientNames, Plan, Warning } from '@einkorn/core';
 import type { Format } from '../i18n/format';
 
 type Sheet = 'gather' | 'fry' | 'water' | 'stack' | 'pressure' | 'finish';
@@ -47,11 +47,11 @@ export const warningsAt = <W extends Pick<Warning, 'code' | 'severity'>>(all: re
 /** What fills the text of a warning: the food by its name, the rest as it is. */
 export function warningParams(
   w: Pick<Warning, 'params'>,
-  called: Called,
-  fmt: Pick<Format, 'called' | 'food'>,
+  names: IngredientNames,
+  fmt: Pick<Format, 'namesOf' | 'food'>,
 ): Record<string, string | number> {
   const id = w.params?.['ingredient'];
-  return typeof id === 'string' ? { ...w.params, ingredient: fmt.called(called, id) } : { ...w.params };
+  return typeof id === 'string' ? { ...w.params, ingredient: fmt.namesOf(names, id) } : { ...w.params };
 }
 
 export type Way = Plan['proposals'][number];
@@ -63,12 +63,12 @@ export const hasWay = (w: Pick<Warning, 'code' | 'severity'>): boolean =>
 /** What fills the text of a way out. */
 export function wayParams(
   w: Way,
-  called: Called,
-  fmt: Pick<Format, 'called' | 'food'>,
+  names: IngredientNames,
+  fmt: Pick<Format, 'namesOf' | 'food'>,
 ): Record<string, string | number> {
   const to = w.to ?? '';
   return {
-    food: fmt.called(called, w.ingredient),
+    food: fmt.namesOf(names, w.ingredient),
     percent: typeof to === 'number' ? Math.round(to * 100) : '',
     mm: to,
     to: typeof to === 'string' && to !== '' && w.code.startsWith('swap') ? fmt.food(to) : to,

@@ -125,7 +125,7 @@ export class Warnings {
   private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   private readonly asides = this.store.selectSignal(benchFeature.selectAsides);
   private readonly fmt = inject(Format);
-  private readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  private readonly names = this.store.selectSignal(benchFeature.selectNames);
   readonly open = signal(false);
   readonly all = computed(() => this.plan()?.warnings ?? []);
   readonly first = computed(() => this.all()[0]);
@@ -137,11 +137,11 @@ export class Warnings {
   });
 
   wayParams(w: Way): Record<string, string | number> {
-    return wayParams(w, this.called(), this.fmt);
+    return wayParams(w, this.names(), this.fmt);
   }
   readonly hasWay = hasWay;
   readonly rounded = Math.round;
   params(w: Warning): Record<string, string | number> {
-    return warningParams(w, this.called(), this.fmt);
+    return warningParams(w, this.names(), this.fmt);
   }
 }

@@ -55,7 +55,7 @@ export class WaterSheet {
   readonly fmt = inject(Format);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
-  readonly called = this.store.selectSignal(benchFeature.selectCalled);
+  readonly names = this.store.selectSignal(benchFeature.selectNames);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   /** figure and unit apart, so that the figure can be large */
   readonly answer = computed(() => this.fmt.ml(this.plan()?.liquid.addMl ?? 0).split(' '));
@@ -151,7 +151,7 @@ export class WaterSheet {
     return this.plan()?.stack.find((l) => l.ingredient === ingredient)?.kind ?? 'other';
   }
   label(t: (key: string, p?: Record<string, unknown>) => string, row: LedgerRow): string {
-    const food = row.ingredient ? this.fmt.called(this.called(), row.ingredient) : '';
+    const food = row.ingredient ? this.fmt.namesOf(this.names(), row.ingredient) : '';
     return row.item.startsWith('from:')
       ? t('ledger.from', { food })
       : t(`ledger.${row.item === 'grain' && this.plan()?.pasta ? 'pasta' : row.item}`, {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import type { Called, Reasoned, Term } from '@einkorn/core';
+import type { IngredientNames, Reasoned, Term } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 
@@ -13,7 +13,7 @@ import { Format } from '../i18n/format';
       <span class="rule">{{ t('rule.' + reason().rule) }}</span>
       @for (x of reason().terms; track $index) {
         <span class="term">
-          {{ t('term.' + x.label, { food: x.subject ? fmt.called(called(), x.subject) : '' }) }}
+          {{ t('term.' + x.label, { food: x.subject ? fmt.namesOf(names(), x.subject) : '' }) }}
           <b>{{ value(x) }}</b>
           @if (x.source) {
             <i class="quiet"> {{ t('source.' + x.source) }}</i>
@@ -57,7 +57,7 @@ import { Format } from '../i18n/format';
 })
 export class WhyText {
   readonly reason = input.required<Reasoned>();
-  readonly called = input<Called>({});
+  readonly names = input<IngredientNames>({});
   readonly spreadG = input<number | null>(null);
   readonly fmt = inject(Format);
 

@@ -1,32 +1,36 @@
 import { celsius, fahrenheit, gPerOunce, mPerFoot, type Kitchen } from '@einkorn/core';
 
-/** What a cook types in: its sign, and the value that is shown and kept. */
+/** What a cook types in: the sign of its unit, and how it is stored. */
 export interface Entry {
   suffix: string;
-  shown: (kept: number) => number;
-  kept: (shown: number) => number;
+  toShown: (stored: number) => number;
+  toStored: (shown: number) => number;
 }
 const asItIs = (x: number): number => x;
 export const entries = {
-  celsius: { suffix: ' °C', shown: asItIs, kept: asItIs },
+  celsius: { suffix: ' °C', toShown: asItIs, toStored: asItIs },
   // A degree of Fahrenheit is half of a degree Celsius, and no more was read: 165 is the 74 that it is published as.
   fahrenheit: {
     suffix: ' °F',
     // Never minus nought.
-    shown: (c) => Math.round(fahrenheit(c)) + 0,
-    kept: (f) => Math.round(celsius(f) * 2) / 2,
+    toShown: (c) => Math.round(fahrenheit(c)) + 0,
+    toStored: (f) => Math.round(celsius(f) * 2) / 2,
   },
-  grams: { suffix: ' g', shown: asItIs, kept: asItIs },
+  grams: { suffix: ' g', toShown: asItIs, toStored: asItIs },
   ounces: {
     suffix: ' oz',
-    shown: (g) => Math.round((g / gPerOunce) * 10) / 10,
-    kept: (oz) => Math.round(oz * gPerOunce),
+    toShown: (g) => Math.round((g / gPerOunce) * 10) / 10,
+    toStored: (oz) => Math.round(oz * gPerOunce),
   },
-  metres: { suffix: ' m', shown: asItIs, kept: asItIs },
-  feet: { suffix: ' ft', shown: (m) => Math.round(m / mPerFoot), kept: (ft) => Math.round(ft * mPerFoot * 10) / 10 },
+  metres: { suffix: ' m', toShown: asItIs, toStored: asItIs },
+  feet: {
+    suffix: ' ft',
+    toShown: (m) => Math.round(m / mPerFoot),
+    toStored: (ft) => Math.round(ft * mPerFoot * 10) / 10,
+  },
 } as const satisfies Record<string, Entry>;
 /** What a field can ask for. */
-export type Typed = 'temperature' | 'weight' | 'height';
+export type EntryMeasure = 'temperature' | 'weight' | 'height';
 
 /** Degrees as a chart shows them; what is drawn stays in degC. */
 export interface Degrees {

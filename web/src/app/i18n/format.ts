@@ -9,7 +9,7 @@ import {
   showTemperature,
   showWeight,
   units,
-  type Called,
+  type IngredientNames,
   type FoodOf,
   type Measure,
   type UnitId,
@@ -17,7 +17,7 @@ import {
 import { TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import type catalogue from './en.json';
-import { degreesIn, entries, type Degrees, type Entry, type Typed } from './entry';
+import { degreesIn, entries, type Degrees, type Entry, type EntryMeasure } from './entry';
 import { shownDay, shownTime } from './time-of-day';
 import { kitchenFeature } from '../state/kitchen';
 
@@ -103,8 +103,8 @@ export class Format {
   measure(of: Measure, x: number): string {
     return this.shows[of](x);
   }
-  /** How a field takes a measure: in the units of the kitchen, kept in degC, g and m. */
-  entry(of: Typed): Entry {
+  /** How a field takes a measure: in the units of the kitchen, stored in degC, g and m. */
+  entry(of: EntryMeasure): Entry {
     const { temperature, weights, lengths } = this.kitchen();
     if (of === 'temperature') return entries[temperature];
     if (of === 'weight') return entries[weights];
@@ -153,7 +153,7 @@ export class Format {
     return this.food(ownFood?.name ?? name ?? food);
   }
   /** What an ingredient is called where it is cooked, together with the other rows of its food. */
-  called(names: Called, id: string): string {
+  namesOf(names: IngredientNames, id: string): string {
     return (names[id] ?? [id]).map((name) => this.food(name)).join(', ');
   }
   percent(share: number, digits = 0): string {

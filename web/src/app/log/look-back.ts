@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { calledIn, type Cook, type Debrief, type Noticed } from '@einkorn/core';
+import { ingredientNames, type Cook, type Debrief, type Noticed } from '@einkorn/core';
 import { BandKeyPipe } from '../ui/band-key.pipe';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
@@ -46,7 +46,7 @@ import { Format } from '../i18n/format';
             }
           }
           @for (m of f.meats; track m.ingredient) {
-            · {{ fmt.called(called(), m.ingredient) }} {{ fmt.temperature(m.coreC) }}
+            · {{ fmt.namesOf(names(), m.ingredient) }} {{ fmt.temperature(m.coreC) }}
             <span [class.stop-text]="!m.ok">{{
               t(m.ok ? 'back.meat-ok' : 'back.meat-under', { c: m.safeMinimumC })
             }}</span>
@@ -93,7 +93,7 @@ export class LookBack {
   readonly debrief = input.required<Debrief>();
   readonly cook = input.required<Cook>();
   readonly fmt = inject(Format);
-  readonly called = computed(() => calledIn(this.cook().dish.ingredients));
+  readonly names = computed(() => ingredientNames(this.cook().dish.ingredients));
   readonly skipped = computed(() => this.cook().events.some((e) => e.kind === 'thermometer-skipped'));
 
   seen(n: Noticed, t: (key: string, p?: Record<string, unknown>) => string): string {

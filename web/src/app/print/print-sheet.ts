@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { pouredOf, type Called, type Dish, type Ingredient, type Plan, type Step } from '@einkorn/core';
+import { pouredOf, type IngredientNames, type Dish, type Ingredient, type Plan, type Step } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { planInShort, planRows } from '../ui/plan-rows';
@@ -37,7 +37,7 @@ const untold = new Set<string>(['to-full', 'first-full']);
 export class PrintSheet {
   readonly dish = input.required<Dish>();
   readonly plan = input.required<Plan>();
-  readonly called = input.required<Called>();
+  readonly names = input.required<IngredientNames>();
   readonly fmt = inject(Format);
   readonly today = Date.now();
   private readonly poured = computed(() => pouredOf(this.plan()));

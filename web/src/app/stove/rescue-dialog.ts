@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
-  calledIn,
+  ingredientNames,
   fields,
   firstSymptoms,
   foods,
@@ -24,7 +24,7 @@ import { Dialog } from 'primeng/dialog';
 import { InputNumber } from 'primeng/inputnumber';
 import { Select } from 'primeng/select';
 import { SelectButton } from 'primeng/selectbutton';
-import type { Typed } from '../i18n/entry';
+import type { EntryMeasure } from '../i18n/entry';
 import { Format } from '../i18n/format';
 import { Bound } from '../ui/bound';
 
@@ -42,7 +42,7 @@ interface NumberAsk {
   suffix: string;
   schema: ZodNumber;
   digits: number;
-  measure?: Typed;
+  measure?: EntryMeasure;
 }
 const numbers: Partial<Record<Ask, NumberAsk>> = {
   minutes: { suffix: ' min', schema: ranged(0, 180, 'min'), digits: 0 },
@@ -107,13 +107,13 @@ export class RescueDialog {
     { value: false, label: this.word('ask.no') },
   ]);
   readonly meats = computed(() =>
-    this.cook().plan.meats.map((m) => ({ id: m.ingredient, label: this.fmt.called(this.called(), m.ingredient) })),
+    this.cook().plan.meats.map((m) => ({ id: m.ingredient, label: this.fmt.namesOf(this.names(), m.ingredient) })),
   );
   readonly allFoods = computed(() =>
     foods.map((f) => ({ id: f.id, label: this.word(`food.${f.id}`) })).sort((a, b) => a.label.localeCompare(b.label)),
   );
 
-  private readonly called = computed(() => calledIn(this.cook().dish.ingredients));
+  private readonly names = computed(() => ingredientNames(this.cook().dish.ingredients));
   choose(s: Symptom | null): void {
     this.chosen.set(s);
     this.given.set({});
@@ -132,7 +132,7 @@ export class RescueDialog {
   params(x: MoveStep): Record<string, unknown> {
     const p = x.params;
     const named = (key: 'ingredient' | 'food'): Record<string, string> =>
-      typeof p[key] === 'string' ? { [key]: this.fmt.called(this.called(), p[key]) } : {};
+      typeof p[key] === 'string' ? { [key]: this.fmt.namesOf(this.names(), p[key]) } : {};
     const band = typeof p['band'] === 'string' ? { band: this.word(`band.${p['band']}`) } : {};
     const ml = typeof p['ml'] === 'number' ? { ml: this.fmt.ml(p['ml']) } : {};
     return { ...p, ...named('ingredient'), ...named('food'), ...band, ...ml };

@@ -1,7 +1,7 @@
 import { Directive, effect, ElementRef, inject, input, output, Renderer2, signal } from '@angular/core';
 import { NG_VALUE_ACCESSOR } from '@angular/forms';
 import type { ZodType } from 'zod';
-import type { Typed } from '../i18n/entry';
+import type { EntryMeasure } from '../i18n/entry';
 import { Format } from '../i18n/format';
 
 /**
@@ -14,8 +14,8 @@ import { Format } from '../i18n/format';
 export class Bound<T> {
   readonly ekBound = input.required<T>();
   readonly ekSchema = input<ZodType | null>(null);
-  /** what the field takes in the units of the kitchen; told in the units that are kept */
-  readonly ekMeasure = input<Typed | null>(null);
+  /** what the field takes in the units of the kitchen; what it tells is in °C, g and m */
+  readonly ekMeasure = input<EntryMeasure | null>(null);
   readonly ekBoundChange = output<T>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly fmt = inject(Format);
@@ -27,18 +27,18 @@ export class Bound<T> {
   constructor() {
     for (const field of inject(NG_VALUE_ACCESSOR, { self: true })) {
       field.registerOnChange((shown: T) => {
-        const value = this.converted(shown, 'kept');
+        const value = this.converted(shown, 'toStored');
         if (this.isFit(value)) this.ekBoundChange.emit(value);
       });
       field.registerOnTouched(() => undefined);
       effect(() => {
-        field.writeValue(this.converted(this.ekBound(), 'shown'));
+        field.writeValue(this.converted(this.ekBound(), 'toShown'));
         this.say(null);
       });
     }
   }
 
-  private converted(value: T, to: 'shown' | 'kept'): T {
+  private converted(value: T, to: 'toShown' | 'toStored'): T {
     const measure = this.ekMeasure();
     return measure !== null && typeof value === 'number' ? (this.fmt.entry(measure)[to](value) as T) : value;
   }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { leastThinMl, type Called, type Plan, type StackLayer } from '@einkorn/core';
+import { leastThinMl, type IngredientNames, type Plan, type StackLayer } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { patternOf } from './patterns';
@@ -43,7 +43,7 @@ const liftPx = 18;
 export class PotSection {
   readonly plan = input.required<Plan>();
   /** what each ingredient is called */
-  readonly called = input.required<Called>();
+  readonly names = input.required<IngredientNames>();
   /** can layers be lifted here: by the pointer, or with the arrow keys on the one in focus */
   readonly movable = input(false);
   readonly moved = output<{ ingredient: string; by: 1 | -1 }>();
@@ -146,7 +146,7 @@ export class PotSection {
       // A leader to what is in the bowl ends inside the bowl.
       const half = this.bowlW() / 2 - 10;
       const dotX = inBowl ? Math.min(this.cx() + half, Math.max(this.cx() - half, column)) : column;
-      const names = this.called()[layer.ingredient] ?? [layer.ingredient];
+      const names = this.names()[layer.ingredient] ?? [layer.ingredient];
       return {
         layer,
         names,
@@ -226,7 +226,7 @@ export class PotSection {
   /** Width of each label with its leader, in units of the drawing. */
   private widths(layers: readonly StackLayer[]): number[] {
     return layers.map((l) => {
-      const name = this.short(this.called()[l.ingredient] ?? [l.ingredient]);
+      const name = this.short(this.names()[l.ingredient] ?? [l.ingredient]);
       return Math.max(leastAmount, perLetter * lettersOf(name)) + gapOfLabels;
     });
   }

@@ -1,4 +1,4 @@
-import { calledIn, type Cook, type Step } from '@einkorn/core';
+import { ingredientNames, type Cook, type Step } from '@einkorn/core';
 import type { Format } from '../i18n/format';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
@@ -10,8 +10,8 @@ export function stepParams(
   fmt: Format,
   t: Words,
 ): Record<string, unknown> {
-  const called = calledIn(cook.dish.ingredients);
-  const foods = step.ingredients.map((id) => fmt.called(called, id));
+  const names = ingredientNames(cook.dish.ingredients);
+  const foods = step.ingredients.map((id) => fmt.namesOf(names, id));
   const p = step.params;
   return {
     ...p,

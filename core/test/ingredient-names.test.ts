@@ -1,4 +1,4 @@
-import { calledIn, withFood } from '../src/dish/called';
+import { ingredientNames, withFood } from '../src/dish/ingredient-names';
 import { readDish } from '../src/dish/read';
 import { plan } from '../src/plan/plan';
 import { card } from '../src/share/card';
@@ -26,8 +26,8 @@ const pulao = (names: readonly (string | undefined)[], finish = false) =>
 
 test('rows that are cooked as one food go by the names of all of them', () => {
   const { ingredients } = pulao(['turmeric', 'cumin']);
-  expect(calledIn(ingredients)).toMatchObject({ 'spice-0': ['turmeric', 'cumin'], rice: ['rice-basmati'] });
-  expect(calledIn(pulao(['turmeric', 'garam masala'], true).ingredients)).toMatchObject({
+  expect(ingredientNames(ingredients)).toMatchObject({ 'spice-0': ['turmeric', 'cumin'], rice: ['rice-basmati'] });
+  expect(ingredientNames(pulao(['turmeric', 'garam masala'], true).ingredients)).toMatchObject({
     'spice-0': ['turmeric'],
     'spice-1': ['garam masala'],
   });

@@ -2,10 +2,10 @@ import type { FoodOf } from '../food/own-food';
 import type { Ingredient } from './schema';
 
 /** What each ingredient is called, by its id: ids of foods of the table, or names in the cook's own words. */
-export type Called = Readonly<Partial<Record<string, readonly string[]>>>;
+export type IngredientNames = Readonly<Partial<Record<string, readonly string[]>>>;
 
 /** The cook's own words for an ingredient, or the id of its food. */
-export const calledOf = ({ food, ownFood, name }: FoodOf): string => ownFood?.name ?? name ?? food;
+export const nameOrFood = ({ food, ownFood, name }: FoodOf): string => ownFood?.name ?? name ?? food;
 
 /** The entries of an object in an order of their own. */
 export const sorted = (x: object): [string, unknown][] => Object.entries(x).sort(([a], [b]) => (a < b ? -1 : 1));
@@ -18,11 +18,11 @@ export const rowKey = ({ food, joins, place, back, prep }: Ingredient): string =
  * What the rows of a dish are called where they are cooked. Rows that are one food are cooked together, so that each has the
  * names of all of them: turmeric and cumin are fried as one.
  */
-export function calledIn(ingredients: readonly Ingredient[]): Called {
+export function ingredientNames(ingredients: readonly Ingredient[]): IngredientNames {
   const names = new Map<string, Set<string>>();
   for (const i of ingredients) {
     const together = names.get(rowKey(i)) ?? new Set();
-    names.set(rowKey(i), together.add(calledOf(i)));
+    names.set(rowKey(i), together.add(nameOrFood(i)));
   }
   return Object.fromEntries(ingredients.map((i) => [i.id, [...names.get(rowKey(i))!]]));
 }
