@@ -47,9 +47,11 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
   await page.goto(`${hut.url}/kitchen`);
   await page.getByRole('button', { name: 'Copy The blue one' }).click();
   await expect(dialog.getByLabel('What you call it')).toHaveValue('The blue one, copy');
+  await expect(dialog.locator(':focus')).toHaveCount(1);
   await dialog.getByRole('button', { name: 'Add a button' }).click();
   await dialog.getByLabel('name on the button').fill('Grains');
   await dialog.getByLabel('minutes').fill('15');
+  await expect(dialog.getByLabel('name on the button')).toHaveValue('Grains');
   await dialog.getByRole('button', { name: 'Keep this pot' }).click();
   await expect(page.getByRole('radio', { name: /The blue one, copy/ })).toBeChecked();
   await kept(page);
@@ -134,7 +136,7 @@ test('a kitchen that measures in cups, ounces, Fahrenheit and inches reads so ev
 
   await page.goto(`${hut.url}/bench/turkey-leek-lemon/pressure`);
   await expect(page.getByText('minimum 165 °F, recalled').first()).toBeVisible();
-  await expect(page.getByText('Electric 5.7 L, 3,870 ft', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^[^·]+, 3,870 ft$/)).toBeVisible();
   await tab(page, 'Finish').click();
   await expect(page.getByText(/at least 165 °F/).first()).toBeVisible();
   await tab(page, 'Gather').click();
@@ -154,7 +156,7 @@ test('a kitchen that measures in cups, ounces, Fahrenheit and inches reads so ev
 
   await page.goto(`${hut.url}/kitchen`);
   for (const unit of ['mL', 'g, kg', '°C', 'mm, m']) await show(unit);
-  await expect(page.getByText(/at least 240 mL/)).toBeVisible();
+  await expect(page.getByText(/at least 240 mL/).first()).toBeVisible();
   await kept(page);
   expect(await dishes()).toEqual(before);
 });
