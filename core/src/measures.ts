@@ -29,7 +29,7 @@ export function roundKitchen(value: number): number {
   return Math.round(value / step) * step;
 }
 
-const ouncesPerPound = 16;
+export const ouncesPerPound = 16;
 
 export const showTemperature = (c: number, { temperature }: Shown, number: Numbers): string =>
   temperature === 'fahrenheit' ? `${number(fahrenheit(c))} °F` : `${number(c)} °C`;

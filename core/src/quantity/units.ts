@@ -1,3 +1,5 @@
+import { gPerOunce, ouncesPerPound } from '../measures';
+
 /** Every unit of the dish document, with what one of it is. */
 export const unitIds = [
   'g',
@@ -38,8 +40,8 @@ export const units: Record<UnitId, UnitRecord> = {
   tbsp: { kind: 'volume', size: 14.78676478125, source: 'US customary, 1/2 fluid ounce' },
   tsp: { kind: 'volume', size: 4.92892159375, source: 'US customary, 1/6 fluid ounce' },
   floz: { kind: 'volume', size: 29.5735295625, source: 'US customary, 1/128 gallon' },
-  oz: { kind: 'mass', size: 28.349523125, source: 'international avoirdupois' },
-  lb: { kind: 'mass', size: 453.59237, source: 'international avoirdupois' },
+  oz: { kind: 'mass', size: gPerOunce, source: 'international avoirdupois' },
+  lb: { kind: 'mass', size: ouncesPerPound * gPerOunce, source: 'international avoirdupois' },
   piece: { kind: 'count', size: 1, source: 'the food says' },
   'can-400': { kind: 'mass', size: 400, source: 'net mass on the tin' },
   'can-800': { kind: 'mass', size: 800, source: 'net mass on the tin' },

@@ -1,6 +1,7 @@
 import { readNumber } from '../quantity/parse';
 import type { Ingredient } from '../dish/schema';
 import { numberSource } from './number';
+import { mmPerInch } from '../measures';
 
 type Prep = NonNullable<Ingredient['prep']>;
 
@@ -12,8 +13,8 @@ export interface ReadPrep {
   rest: string;
 }
 
-/** mm of a unit of length, by how its word begins; an inch is 25.4 mm by definition. */
-const mmOf = (unit: string): number => (unit === 'mm' ? 1 : unit.startsWith('c') ? 10 : 25.4);
+/** mm of a unit of length, by how its word begins. */
+const mmOf = (unit: string): number => (unit === 'mm' ? 1 : unit.startsWith('c') ? 10 : mmPerInch);
 
 const length = new RegExp(
   String.raw`(${numberSource})[\s-]*(?:(?:-|to|a)\s*(${numberSource})[\s-]*)?(mm|cm|centimet(?:re|er)s?|centimetros?|in(?:ch(?:es)?)?|pulgadas?|")(?![\p{L}])\.?`,

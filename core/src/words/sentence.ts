@@ -6,7 +6,7 @@ export type Section = keyof typeof en;
 export type Code<S extends Section> = keyof (typeof en)[S] & string;
 
 /** `{{ x }}` of a text, and `{{ x:temperature }}`: a figure that is shown in the units of the kitchen, or such a number itself. */
-export const placeholder = /\{\{\s*(\w+)(?::(\w+))?\s*\}\}/g;
+const placeholder = /\{\{\s*(\w+)(?::(\w+))?\s*\}\}/g;
 
 /** What stands in for a measured placeholder: the number that was given or that stands there; words stay words. */
 export function measuredIn(name: string, params: Params): string | number {

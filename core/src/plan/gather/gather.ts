@@ -1,4 +1,4 @@
-import { rowKey, sorted } from '../../dish/ingredient-names';
+import { rowKey } from '../../dish/ingredient-names';
 import type { Dish, Ingredient } from '../../dish/schema';
 import { findFood, measurable } from '../../food/find';
 import { recordOf } from '../../food/own-food';
@@ -123,6 +123,8 @@ function together(rows: readonly Item[]): Item[] {
     return { ...i, piece, thicknessMm: piece.thicknessMm };
   });
 }
+
+const sorted = (x: object): [string, unknown][] => Object.entries(x).sort(([a], [b]) => (a < b ? -1 : 1));
 
 /** An order of its own, so that the order of the rows changes nothing: by food, then by what is said of it. */
 function inOwnOrder(items: readonly Item[]): Item[] {

@@ -2,6 +2,7 @@ import { Injectable, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
   gPerOunce,
+  nameOrFood,
   roundKitchen,
   showFraction,
   showHeight,
@@ -149,8 +150,8 @@ export class Format {
     return isFood ? this.transloco.translate(key) : name;
   }
   /** What an ingredient is called, each row by itself. */
-  ingredient({ food, ownFood, name }: FoodOf): string {
-    return this.food(ownFood?.name ?? name ?? food);
+  ingredient(of: FoodOf): string {
+    return this.food(nameOrFood(of));
   }
   /** What an ingredient is called where it is cooked, together with the other rows of its food. */
   namesOf(names: IngredientNames, id: string): string {
