@@ -290,3 +290,20 @@ test('raw prawns laid into dry rice that they cool down are heated under the lid
   );
   expect(p.finish.find((f) => f.code === 'seafood')).toMatchObject({ heat: 'saute', lidOn: true });
 });
+
+test('whole spices open in the fat of separate rice before the meat; in a soup they steep', () => {
+  const withSpice = (family: Parameters<typeof board>[0], food: string) =>
+    plan(
+      board(
+        family,
+        { food: 'ghee', g: 40 },
+        { food: 'spice-whole', g: 3 },
+        { food: 'chicken-thigh', g: 500, prep: { shape: 'cube' } },
+        { food, g: 300 },
+        { food: 'broth', g: family === 'noodle-soup' ? 1200 : 450 },
+      ),
+      seaLevel,
+    ).fry.map((f) => f.ingredient);
+  expect(withSpice('one-pot-grain', 'rice-basmati')).toEqual(['ghee', 'spice-whole', 'chicken-thigh']);
+  expect(withSpice('noodle-soup', 'rice-basmati')).not.toContain('spice-whole');
+});

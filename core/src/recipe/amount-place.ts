@@ -31,7 +31,10 @@ export function amountOf(line: string): HeadAmount {
     };
   }
   const thick = thickHead.exec(bare);
-  const cutLast = thick && !/^ginger|^jengibre/.test(thick[2]!) ? `${thick[2]}, ${thick[1]}` : bare;
+  const cutLast =
+    thick && !/^(?:ginger|jengibre|cinnamon|canela|cassia|turmeric|galangal)/.test(thick[2]!)
+      ? `${thick[2]}, ${thick[1]}`
+      : bare;
   const head = headAmount(cutLast);
   if (head.value !== null || head.vague) return head;
   return laterAmount(cutLast) ?? head;

@@ -1,6 +1,6 @@
 import { readNumber } from '../quantity/parse';
 import { units, unitWords, type UnitId } from '../quantity/units';
-import { measureWords, type MeasureId } from './measures';
+import { measures, measureWords, type MeasureId } from './measures';
 import { numberSource, numberWords } from './number';
 import { moreUnitWords } from './unit-words';
 
@@ -57,7 +57,12 @@ const aboutHead =
 const rangeHead = new RegExp(String.raw`^(${numberSource})\s*(?:-|\bto\b|\bor\b|\ba\b|\bo\b)\s*(${numberSource})`);
 const numberHead = new RegExp(`^(${numberSource})`);
 const timesHead = /^\s*(?:x|×|por)\s*(?=\d)/;
-const eachHead = new RegExp(String.raw`^[\s-]*(${numberSource})[\s-]*(g|gr|kg|ml|l|oz|ounces?|lbs?)\b\.?[\s-]*`);
+/** The size of one tin or piece: number and unit. */
+const sizeSource = String.raw`(${numberSource})[\s-]*(g|gr|kg|ml|l|oz|ounces?|lbs?)\b\.?`;
+/** "2 400 g tins" and "2 x 400 g" are so many of that size. */
+const eachHead = new RegExp(String.raw`^[\s-]*${sizeSource}[\s-]*`);
+/** "2 latas de 400 g de tomate", "1 can of 400 g tomatoes": the size stands after the name of the tin. */
+const eachAfter = new RegExp(String.raw`^(?:de|of) ${sizeSource}\s*(?=(?:de|of|\p{L}))`, 'u');
 const plusAmount = new RegExp(
   String.raw`^(plus|and|\+|y|mas)?\s*(${numberSource})\s*(fl\.? oz|\p{L}+)\.?(?!\p{L})`,
   'u',
@@ -65,6 +70,12 @@ const plusAmount = new RegExp(
 /** Two amounts closer than this are one, said in two units [derived: rounding of "1 kg 2.2 lb"]. */
 const sameShare = 0.05;
 const isUnit = (m: Measure | null): m is UnitId => m !== null && m in units;
+/** A tin, packet or jar: what holds so much is on its label. */
+export const isContainer = (m: Measure | null): boolean =>
+  m === 'can-400' ||
+  m === 'can-800' ||
+  m === 'packet' ||
+  (m !== null && !(m in units) && measures[m as MeasureId].onLabel === true);
 const plusHalf = /^\s*(?:y|and)\s+(?:an?\s+|una?\s+)?(media|medio|half|quarter|cuarto)\b/;
 
 /** The unit or kitchen measure that a folded word names. */
@@ -120,10 +131,14 @@ class AmountReader {
       return;
     }
     const times = this.take(timesHead) !== null;
-    const each = this.take(eachHead);
-    // "2 400 g tins" and "2 x 400 g" are so many of that size.
-    if (each) this.each = { value: readNumber(each[1]!), unit: measureOf(each[2]!) as UnitId };
-    if (!times || each) this.readMeasure();
+    this.readEach(eachHead);
+    if (!times || this.each) this.readMeasure();
+    if (!this.each && isContainer(this.measure)) this.readEach(eachAfter);
+  }
+
+  private readEach(pattern: RegExp): void {
+    const size = this.take(pattern);
+    if (size) this.each = { value: readNumber(size[1]!), unit: measureOf(size[2]!) as UnitId };
   }
 
   private take(pattern: RegExp): RegExpExecArray | null {
@@ -195,7 +210,7 @@ class AmountReader {
       else if (measureOf(one[1]!) !== null) this.accept(measureOf(one[1]!)!, one[0]);
       else if (!this.takeSize()) return;
     }
-    this.take(/^(?:soperas?|de (?:sopa|postre|cafe))\b/);
+    if (this.measure === 'tbsp' || this.measure === 'tsp') this.take(/^(?:soperas?|de (?:sopa|postre|cafe))\b/);
     this.takeHeap();
     this.readHalf();
     this.readSecond();

@@ -102,9 +102,10 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
     says(/^\d|^(?:one|two|half)/)
   )
     return 'bell-pepper';
-  if (food === 'spice-ground' && measure === 'stick') return 'spice-whole';
+  if (food === 'spice-ground' && (measure === 'stick' || measure === 'inch' || measure === 'cm')) return 'spice-whole';
   if (food === 'spice-whole' && /^(?:cinnamon|canela|cardamom)$/.test(name) && spoons.has(measure))
     return 'spice-ground';
+  if (food === 'broth' && /^bouillon$/.test(name) && spoons.has(measure)) return 'stock-concentrate';
   if (food === 'chili' && spoons.has(measure) && says(/\b(?:powder|ground|flakes?)\b/)) return 'spice-ground';
   return food;
 }

@@ -4,7 +4,7 @@ import { isMince } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import type { Amount } from '../quantity/parse';
 import { units, type UnitId } from '../quantity/units';
-import { headAmount, sizeFactor, type HeadAmount, type Measure } from './amount';
+import { headAmount, isContainer, sizeFactor, type HeadAmount, type Measure } from './amount';
 import type { Language } from './food-names';
 import { isTin, isUncounted } from './kinds';
 import type { Named } from './line-food';
@@ -65,11 +65,29 @@ const withBrine =
 const tinWords = /\b(?:tin|can|lata|bote)s?\b/;
 
 /** What of a tin goes into the pot: the brine is poured off. The amount itself where it is no such tin. */
-export function withoutBrine(f: LineFacts, amount: Amount | null): Amount | null {
-  if (!amount || units[amount.unit].kind !== 'mass') return amount;
+export function withoutBrine(f: LineFacts, amount: Amount | null): { amount: Amount | null; note?: NoteId } {
+  if (!amount || units[amount.unit].kind !== 'mass') return { amount };
   const isTinned = inBrine.has(f.food) && (isTin(f.head.measure) || tinWords.test(f.plain));
-  if (!isTinned || withBrine.test(f.plain)) return amount;
-  return { value: Math.round(amount.value * units[amount.unit].size * drainedShare), unit: 'g' };
+  if (!isTinned || withBrine.test(f.plain)) return { amount };
+  const said = saidDrained(f, amount);
+  if (said) return { amount: said };
+  const drainedG = Math.round(amount.value * units[amount.unit].size * drainedShare);
+  return { amount: { value: drainedG, unit: 'g' }, note: 'drained' };
+}
+
+const drainedMassText = new RegExp(
+  String.raw`${numberSource}\s*(?:g|gr|gramos?|grams?|oz|ounces?)\.? (?:drained|escurrid)`,
+);
+
+/** "2 cans (240 g drained)": the mass without brine as it is said, of one tin where one tin holds as much, of all otherwise. */
+function saidDrained(f: LineFacts, total: Amount): Amount | null {
+  const at = drainedMassText.exec(f.plain);
+  if (!at) return null;
+  const { value, measure } = headAmount(at[0]);
+  if (value === null || !(measure === 'g' || measure === 'oz')) return null;
+  const tins = isTin(f.head.measure) ? (f.head.value ?? 1) : 1;
+  const tinG = (total.value * units[total.unit].size) / tins;
+  return { value: value * units[measure].size > tinG * 1.01 ? value : value * tins, unit: measure };
 }
 
 function firstAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
@@ -178,12 +196,6 @@ function weighed(amount: Amount, food: FoodRecord): Amount {
   const value = amount.unit === 'piece' ? amount.value * (food.pieceG?.[0] ?? 0) : amount.value;
   return { value: Math.round(value * 100) / 100, unit: amount.unit === 'piece' ? 'g' : amount.unit };
 }
-
-const isContainer = (m: Measure | null): boolean =>
-  m === 'can-400' ||
-  m === 'can-800' ||
-  m === 'packet' ||
-  (m !== null && !(m in units) && measures[m as MeasureId].onLabel === true);
 
 /** A bird of that weight that comes in pieces is no piece of it. */
 const cutUp = /\b(?:jointed|cut (?:up|into)|pieces|trocead[oa]|despresad[oa])\b/;

@@ -85,9 +85,14 @@ function asOwn({ name: _, ...line }: ReadLine, own: OwnFood): ReadLine {
   return { ...line, food: own.id, ownFood: own, grams };
 }
 
-/** "Pork shoulder 900 g cut in chunks": the amount in the middle is set before the food. */
+/** "Pork shoulder 900 g cut in chunks": the amount in the middle is set before the food; "two 15 oz cans" has its number there. */
 const withAmountFirst = (plain: string): string =>
-  plain.replace(/^(\p{L}[^\d,(]*?)\s+(\d[\d.,/]*\s*(?:g|kg|ml|l|dl|lbs?|oz|cups?|tbsp|tsp)\b)\s+(?=\p{L})/u, '$2 $1, ');
+  headAmount(plain).value !== null
+    ? plain
+    : plain.replace(
+        /^(\p{L}[^\d,(]*?)\s+(\d[\d.,/]*\s*(?:g|kg|ml|l|dl|lbs?|oz|cups?|tbsp|tsp)\b)\s+(?=\p{L})/u,
+        '$2 $1, ',
+      );
 
 /** "1 can coconut milk 400ml", "2 chicken breasts 500 g": the size at the end stands apart. */
 function withSizeApart(plain: string): string {
@@ -144,14 +149,14 @@ function settle(f: LineFacts): ReadLine {
   const read = readPrep([...f.asides, f.around].join(' , '));
   const prep = fittingPrep(read.prep, food, f.plain);
   const sized = sizedAmount(f, food, prep);
-  const amount = withoutBrine(f, sized.amount);
+  const { amount, note: poured } = withoutBrine(f, sized.amount);
   const grams = amount ? Math.round(toGrams(amount, measurable(food, prep.pieceG)) * 100) / 100 : sized.grams;
   asPiece(prep, f, food, grams);
   const left = leftOver(f, read.rest);
   const { doubts, choices } = doubtsOf(f, food, prep);
   const certain = doubts.reduce((c, d) => c * d.leaves, sized.certain * trust.leftWord ** Math.min(4, left.length));
   const name = ownWords(f, f.plain, f.language);
-  const note = sized.note ?? doubts[0]?.note ?? (amount === sized.amount ? undefined : 'drained');
+  const note = sized.note ?? doubts[0]?.note ?? poured;
   return {
     text: f.plain,
     food: f.food,

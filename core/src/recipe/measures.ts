@@ -186,7 +186,7 @@ export const measureWords: Readonly<Record<string, MeasureId>> = Object.fromEntr
       ['box', 'box boxes caja cajas'],
       ['bag', 'bag bags bolsa bolsas sachet sachets pouch pouches sobre sobres'],
       ['bottle', 'bottle bottles botella botellas'],
-      ['carton', 'carton cartons brik briks tub tubs container containers tetrabrik'],
+      ['carton', 'carton cartons brik briks brick bricks tub tubs container containers tetrabrik'],
       ['cube', 'cube cubes pastilla pastillas cubito cubitos cubo cubos'],
       ['sheet', 'sheet sheets placa placas lamina laminas'],
       ['head', 'head heads cabeza cabezas bulb bulbs bulbo bulbos'],

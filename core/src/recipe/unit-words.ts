@@ -38,6 +38,8 @@ export const moreUnitWords: Readonly<Record<string, UnitId>> = {
   lt: 'l',
   taza: 'cup-metric',
   tazas: 'cup-metric',
+  cuchara: 'tbsp',
+  cucharas: 'tbsp',
   cucharada: 'tbsp',
   cucharadas: 'tbsp',
   cda: 'tbsp',

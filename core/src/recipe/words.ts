@@ -27,6 +27,8 @@ export function plainLine(line: string): string {
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
     .replace(/(\d)\s*"(?=\s|$|,)/g, '$1 inch')
+    // Ginger and garlic, ground as one.
+    .replace(/\bg\s?[&+/]\s?g(?= paste)/i, 'gg')
     .replace(/(\d)\s*T\b\.?/g, '$1 tbsp')
     .replace(/(\d)\s*t\b\.?/g, '$1 tsp');
   return fold(written).replace(/\s+/g, ' ').trim();

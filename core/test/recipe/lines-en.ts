@@ -362,4 +362,19 @@ export const linesEn: readonly LineFact[] = [
   ['1 cup dahi', 'yogurt', 244],
   ['2 tamatar', 'tomato', 240],
   ['3 cups pani', 'water', 708],
+  // A number in words before the size of one is so many of them.
+  ['two 15 oz cans chickpeas, drained', 'beans-canned', 510],
+  ['three 6 oz chicken breasts', 'chicken-breast', 510, { pieceG: 170 }],
+  ['half a 400g tin of coconut milk', 'coconut-milk', 200],
+  ['2 cans of 15 oz black beans', 'beans-canned', 510],
+  // What is drained and weighed is not drained once more.
+  ['1 can black beans (240 g drained)', 'beans-canned', 240],
+  ['1 can chickpeas (400 g, 235 g drained)', 'beans-canned', 235],
+  ['2 cans chickpeas (240 g drained)', 'beans-canned', 480],
+  ['2 x 400g tins chickpeas (480g drained weight)', 'beans-canned', 480],
+  ['1 tbsp g&g paste', 'ginger', 7.4],
+  ['1 inch cinnamon', 'spice-whole', 3],
+  ['1 tbsp bouillon', 'stock-concentrate', 13.3],
+  ['8 oz shredded pepper jack', 'cheese-hard', 227],
+  ['1 cup calrose rice', 'rice-medium', 195],
 ];

@@ -123,4 +123,8 @@ export const linesEs: readonly LineFact[] = [
   ['400 g porotos', null, null, { refused: true }],
   ['1 taza de gandules', null, null, { refused: true }],
   ['1 lata de gandules', 'beans-canned', 240],
+  ['dos latas de 400 g de tomate', 'tomato-diced-canned', 800],
+  ['una lata de 800 g de tomate triturado', 'tomato-crushed-canned', 800],
+  ['1 bote de garbanzos (200 g escurridos)', 'beans-canned', 200],
+  ['1 brick de 200 ml de nata', 'cream-heavy', 200],
 ];

@@ -29,6 +29,13 @@ test.each([
     ],
   ],
   [
+    '1 chicken stock cube dissolved in 500ml boiling water',
+    [
+      ['stock-concentrate', 10, undefined],
+      ['water', 499, undefined],
+    ],
+  ],
+  [
     '2 tbsp butter, plus 1 tbsp for finishing',
     [
       ['butter', 28, undefined],

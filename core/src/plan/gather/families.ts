@@ -13,6 +13,8 @@ export interface FamilyRule {
   stirred: boolean;
   /** the grain is turned in fat before the liquid */
   coats: boolean;
+  /** whole spices open in the hot fat before anything else; elsewhere they steep */
+  opensSpices: boolean;
   /** things are fried in the pot first */
   fries: boolean;
   /** minutes of standing after the lid opens that still cook */
@@ -40,6 +42,7 @@ const rule = (
   sauceShare: [sauceShare, 'P'],
   stirred: false,
   coats: false,
+  opensSpices: false,
   fries: true,
   standMin: 0,
   simmerMin: 0,
@@ -52,10 +55,10 @@ const rule = (
 /** Shares, standing and simmering minutes: common practice. A one-pot grain with much tomato is made wetter, see below. */
 export const familyRules: Record<Family, FamilyRule> = {
   'plain-grain': rule('grain', 0, { fries: false, standMin: 4 }),
-  'coated-grain': rule('grain', 0, { coats: true, standMin: 4, twoStage: true }),
-  'one-pot-grain': rule('grain', 0, { standMin: 4, twoStage: true }),
-  'layered-grain': rule('grain', 0.02, { standMin: 4, twoStage: true, layered: true }),
-  biryani: rule('grain', 0, { standMin: 4, twoStage: true, layered: true }),
+  'coated-grain': rule('grain', 0, { coats: true, opensSpices: true, standMin: 4, twoStage: true }),
+  'one-pot-grain': rule('grain', 0, { opensSpices: true, standMin: 4, twoStage: true }),
+  'layered-grain': rule('grain', 0.02, { opensSpices: true, standMin: 4, twoStage: true, layered: true }),
+  biryani: rule('grain', 0, { opensSpices: true, standMin: 4, twoStage: true, layered: true }),
   risotto: rule('grain', 0.17, { stirred: true, coats: true, simmerMin: 3, twoStage: true }),
   casserole: rule('any', 0.1, { starchOptional: true, twoStage: true }),
   'one-pot-pasta': rule('pasta', 0.12, { twoStage: true }),

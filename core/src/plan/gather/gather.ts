@@ -88,7 +88,7 @@ function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
     ? 'finish'
     : ingredient.back === 'top'
       ? 'fry'
-      : (ingredient.joins ?? decideJoins(food, ingredient, rule));
+      : (ingredient.joins ?? decideJoins(food, ingredient, rule, hasFat));
   const piece = pieceOf(food, ingredient, grams);
   return {
     ingredient: ingredient.back === 'top' ? { ...ingredient, place: ingredient.place ?? 'top' } : ingredient,

@@ -5,7 +5,7 @@ import { familyRules, type FamilyRule } from './families';
 import { has, type Joins, type State } from './item';
 
 /** When a food joins where the cook said nothing: in the pan, under the lid, at the end or on top. */
-export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: FamilyRule): Joins {
+export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: FamilyRule, hasFat: boolean): Joins {
   const place = ingredient.place;
   if (has(food, 'crisp')) return 'topping';
   if (has(food, 'thickener')) return 'finish';
@@ -20,7 +20,8 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
   if (food.kind === 'fat' || food.id.startsWith('wine-')) return 'fry';
   if (food.grain) return (ingredient.prep?.coated ?? (rule.coats && food.kind === 'grain')) ? 'fry' : 'stack';
   if (food.kind === 'vegetable') return friedVegetables.has(food.id) ? 'fry' : 'stack';
-  if (food.kind === 'seasoning') return has(food, 'aromatic') ? 'fry' : 'stack';
+  if (food.kind === 'seasoning')
+    return has(food, 'aromatic') || (food.id === 'spice-whole' && hasFat && rule.opensSpices) ? 'fry' : 'stack';
   return 'stack';
 }
 

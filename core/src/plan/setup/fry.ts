@@ -13,6 +13,7 @@ const classes = [
     until: 'egg-set',
     is: (i: Item) => i.food.meat?.cut === 'egg',
   },
+  { key: 'whole-spice', minutes: 1, until: 'fragrant', is: (i: Item) => i.food.id === 'spice-whole' },
   { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') && !isMince(i.food) },
   {
     key: 'ground',

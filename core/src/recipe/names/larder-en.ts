@@ -10,7 +10,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   beer: 'beer, lager, ale, stout, dark beer',
   'soy-sauce': 'soy sauce, soy, tamari, light soy sauce, dark soy sauce, shoyu, light soy, dark soy',
   'fish-sauce': 'fish sauce, nam pla, nuoc mam',
-  'worcestershire-sauce': 'worcestershire sauce, worcestershire, worcester sauce',
+  'worcestershire-sauce': 'brown table sauce, worcestershire sauce, worcestershire, worcester sauce',
   'hot-sauce': 'hot sauce, chili sauce, chilli sauce, pepper sauce, hot pepper sauce, sriracha, piri piri sauce',
   vinegar:
     'vinegar, white vinegar, wine vinegar, red wine vinegar, white wine vinegar, cider vinegar, apple cider vinegar, rice vinegar, balsamic vinegar, balsamic, sherry vinegar, malt vinegar',
@@ -25,7 +25,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'tomato-sauce':
     'tomato sauce, marinara, marinara sauce, pasta sauce, spaghetti sauce, pizza sauce, jarred tomato sauce',
   'tomato-paste':
-    'tomato paste, tomato concentrate, tomato puree concentrate, double concentrated tomato paste, concentrated tomato paste, salca, tomato salca, domates salcasi, ~pepper salca',
+    'tomato paste, sun dried tomato paste, tomato concentrate, tomato puree concentrate, double concentrated tomato paste, concentrated tomato paste, salca, tomato salca, domates salcasi, ~pepper salca',
   salsa: 'salsa, tomato salsa, salsa roja, red salsa, pico de gallo, salsa verde, green salsa',
   milk: 'milk, whole milk, semi skimmed milk, skimmed milk, skim milk, full fat milk, cow milk',
   'milk-evaporated': 'evaporated milk, unsweetened condensed milk',
@@ -38,7 +38,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   butter: 'butter, unsalted butter, salted butter, sweet butter',
   ghee: 'ghee, clarified butter, desi ghee',
   'cheese-hard':
-    'hard cheese, cheese hard, parmesan, parmesan cheese, parmigiano, parmigiano reggiano, pecorino, pecorino romano, cheddar, cheddar cheese, grana padano, gruyere, gouda, romano cheese, asiago, manchego, emmental, swiss cheese, cheese, shredded cheese, grated cheese, monterey jack, jack cheese, mexican cheese blend, sharp cheddar, sharp cheddar cheese, parmesan rind, colby jack, red leicester, parm, parmesan rind, parm cheese',
+    'hard cheese, cheese hard, parmesan, parmesan cheese, parmigiano, parmigiano reggiano, pecorino, pecorino romano, cheddar, cheddar cheese, grana padano, gruyere, gouda, romano cheese, asiago, manchego, emmental, swiss cheese, cheese, shredded cheese, grated cheese, monterey jack, jack cheese, mexican cheese blend, sharp cheddar, sharp cheddar cheese, parmesan rind, colby jack, pepper jack, red leicester, parm, parmesan rind, parm cheese',
   'cheese-soft':
     'soft cheese, cheese soft, mozzarella, mozzarella cheese, ricotta, ricotta cheese, feta, feta cheese, goat cheese, cottage cheese, brie, taleggio, fontina, queso fresco, cotija, goats cheese, blue cheese, gorgonzola, burrata',
   'cream-cheese': 'cream cheese, mascarpone, full fat soft cheese, cheese spread',
@@ -263,7 +263,7 @@ export const larderEn: Readonly<Record<string, string>> = {
     'textured vegetable protein, soya mince, soy mince, soy curl, tvp, dried soya mince, textured soy protein, soya chunk, soy chunk',
   gnocchi: 'gnocchi, potato gnocchi, fresh gnocchi, shelf stable gnocchi',
   'tuna-canned':
-    'canned tuna, tinned tuna, tuna canned, tuna in oil, tuna in brine, ~canned salmon, ~tinned salmon, ~tinned sardine, ~sardine, tuna in olive oil, ~canned sardine, ~smoked mackerel, tuna in water, tuna in spring water, tuna',
+    'tinned fish, canned tuna, tinned tuna, tuna canned, tuna in oil, tuna in brine, ~canned salmon, ~tinned salmon, ~tinned sardine, ~sardine, tuna in olive oil, ~canned sardine, ~smoked mackerel, tuna in water, tuna in spring water, tuna',
   anchovy: 'anchovy, anchovy fillet, anchovy paste, ~shrimp paste, ~bagoong, ~belacan, ~dried shrimp',
   gherkin:
     'gherkin, pickle, pickled gherkin, cornichon, dill pickle, pickled cucumber, pickled jalapeno, ~pickled onion, ~preserved lemon, ~pepperoncini, ~banana pepper, ~pickled ginger, jarred jalapeno',

@@ -91,7 +91,7 @@ export const larderEs: Readonly<Record<string, string>> = {
   'spice-ground':
     'comino, comino molido, pimenton, pimenton dulce, pimenton ahumado, pimenton picante, curcuma, canela molida, pimienta, pimienta negra, pimienta molida, pimienta negra molida, curry, curry en polvo, nuez moscada, ajo en polvo, chile en polvo, cebolla en polvo, colorante, achiote, jengibre en polvo, garam masala, polvo de curry, copo de chile, semilla de cilantro molida, paprika, adobo, sazonador, especia molida, canela en polvo, hojuela de chile, pimienta blanca, especia, cilantro molido, polvo de chile, colorante alimentario, clavo molido, merken, ras el hanout, cinco especias',
   'spice-whole':
-    'laurel, hoja de laurel, canela en rama, rama de canela, clavo, clavo de olor, cardamomo, anis estrellado, grano de pimienta, comino en grano, semilla de comino, semilla de mostaza, pimienta en grano, palo de canela, vaina de cardamomo, canela, clavo entero, vaina de vainilla, pimienta de jamaica, raja de canela, enebro, semilla de hinojo',
+    'especia entera, laurel, hoja de laurel, canela en rama, rama de canela, clavo, clavo de olor, cardamomo, anis estrellado, grano de pimienta, comino en grano, semilla de comino, semilla de mostaza, pimienta en grano, palo de canela, vaina de cardamomo, canela, clavo entero, vaina de vainilla, pimienta de jamaica, raja de canela, enebro, semilla de hinojo',
   'citrus-zest':
     'ralladura de limon, ralladura de naranja, piel de limon, cascara de limon, ralladura, cascara de naranja, piel de naranja',
   'herb-fresh':
@@ -204,7 +204,7 @@ export const larderEs: Readonly<Record<string, string>> = {
   cocoa: 'cacao en polvo, cacao puro, cacao, ~cafe soluble',
   chocolate: 'chocolate, chocolate negro, chocolate amargo',
   'soup-mix':
-    'sopa de cebolla de sobre, sopa de cebolla en polvo, sobre de sopa de cebolla, salsa en polvo, crema de champinones en polvo',
+    'sopa en polvo, sopa de sobre, sopa de cebolla de sobre, sopa de cebolla en polvo, sobre de sopa de cebolla, salsa en polvo, crema de champinones en polvo',
   'yeast-extract': '~levadura nutricional, extracto de levadura, ~extracto de carne',
   gelatine: 'gelatina, ~agar, gelatina en polvo, hoja de gelatina',
   'masa-harina': 'masa harina, harina de maiz nixtamalizada, masa de maiz, harina para tortillas',

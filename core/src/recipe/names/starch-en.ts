@@ -1,16 +1,17 @@
 /** English names of grains and pasta: see names-en. */
 export const starchEn: Readonly<Record<string, string>> = {
   'rice-long':
-    'long grain rice, long grain white rice, long grain, long rice, white long grain rice, american long grain rice, white rice, rice, chawal',
+    'long grain rice, long grain white rice, long grain, long rice, white long grain rice, american long grain rice, white rice, rice, chawal, ~sona masoori rice, ~sona masoori, ~sona masuri',
   'rice-basmati':
     'basmati rice, basmati, white basmati rice, white basmati, biryani rice, sella basmati rice, basmati chawal',
   'rice-jasmine': 'jasmine rice, jasmine, thai rice, fragrant rice, thai fragrant rice, thai jasmine rice',
-  'rice-medium': 'medium grain rice, medium grain, medium rice, medium grain white rice, paella rice, bomba rice',
+  'rice-medium':
+    'medium grain rice, medium grain, medium rice, medium grain white rice, paella rice, bomba rice, calrose rice, calrose',
   'rice-short': 'short grain rice, short grain, short rice, sushi rice, pudding rice, japanese rice, round grain rice',
   'rice-arborio': 'arborio rice, arborio, risotto rice, carnaroli rice, carnaroli, vialone nano rice, vialone nano',
   'rice-parboiled': 'parboiled rice, converted rice, easy cook rice, parboiled long grain rice, sella rice',
   'rice-brown-long':
-    'brown long grain rice, long grain brown rice, brown rice, wholegrain rice, whole grain rice, ~wild rice blend, ~wild rice mix, ~brown rice blend, ~brown and wild rice',
+    'brown long grain, brown long grain rice, long grain brown rice, brown rice, wholegrain rice, whole grain rice, ~wild rice blend, ~wild rice mix, ~brown rice blend, ~brown and wild rice',
   'rice-brown-basmati': 'brown basmati rice, brown basmati, wholegrain basmati rice',
   'rice-red': 'red rice, camargue rice, red cargo rice',
   'rice-wild': 'wild rice',
