@@ -26,7 +26,7 @@ export const calm = {
 const calmShare = 0.35;
 
 /** Samples that a long step may span in this pot: a light load on a strong plate moves too fast for ten seconds. */
-export function calmSamples(s: PotState, dtS: number): number {
+export function calmSamples(s: Pick<PotState, 'dryJPerK' | 'waterKg' | 'pot'>, dtS: number): number {
   const foodJPerK = s.dryJPerK + s.waterKg * waterJPerKgK;
   const ownS = (calmShare * foodJPerK) / (s.pot.baseWPerK + s.pot.lidSteamWPerK);
   return Math.max(1, Math.floor(Math.min(calm.stepS, ownS) / dtS));
