@@ -6,7 +6,7 @@ import { launch } from './launch';
 
 /*
  * npm run shots: drives the demo with a controlled clock and refreshes docs/screenshots. Names given on the command
- * line choose single pictures; OUT puts them elsewhere.
+ * line choose single pictures; OUT puts them elsewhere, LOCALE speaks another language where a picture taps no words.
  */
 const out = process.env['OUT'] ?? join(import.meta.dirname, '..', 'docs', 'screenshots');
 const wanted = process.argv.slice(2);
@@ -21,7 +21,7 @@ const browser = await chromium.launch(launch);
 async function page(viewport: { width: number; height: number }, dark = false): Promise<Page> {
   const context = await browser.newContext({
     viewport,
-    locale: 'en-GB',
+    locale: process.env['LOCALE'] ?? 'en-GB',
     timezoneId: 'UTC',
     colorScheme: dark ? 'dark' : 'light',
   });

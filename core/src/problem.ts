@@ -47,3 +47,14 @@ export const issueAt = (path: string, says: Code<'problem-field'>, params: Param
 /** What the catalogue says of a field, for the message of a schema. */
 export const says = (code: Code<'problem-field'>, params: Params = {}): string =>
   sentence('problem-field', code, params);
+
+/** A word that fills such a sentence. */
+export const wordOf = (code: Code<'problem-word'>): string => sentence('problem-word', code);
+
+/** What may have been meant, for the end of a sentence; without a near word what to do instead, or nothing. */
+export const hintOf = (near: readonly string[], otherwise?: Code<'problem-word'>): string =>
+  near.length > 0
+    ? sentence('problem-word', 'did-you-mean', { near: near.join(', ') })
+    : otherwise
+      ? wordOf(otherwise)
+      : '';

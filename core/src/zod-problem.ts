@@ -1,6 +1,6 @@
 import type * as z from 'zod';
 import { nearest } from './nearest';
-import { codeOf, issueAt, Problem, type Issue } from './problem';
+import { codeOf, hintOf, issueAt, Problem, wordOf, type Issue } from './problem';
 import { sentence, type Code } from './words/sentence';
 
 /** So many findings are told at once; more would be read by nobody. */
@@ -29,7 +29,7 @@ function issuesOf(i: z.core.$ZodIssue): Issue[] {
     case 'invalid_value': {
       const values = i.values.map(String);
       const near = typeof i.input === 'string' ? nearest(i.input, values, 2) : [];
-      const hint = near.length > 0 ? ` Did you mean ${near.join(' or ')}?` : '';
+      const hint = hintOf(near);
       return [issueAt(path, 'use-one-of', { values: values.join(', '), hint })];
     }
     default:
@@ -37,15 +37,17 @@ function issuesOf(i: z.core.$ZodIssue): Issue[] {
   }
 }
 
-const typeNames: Record<string, string> = {
-  number: 'a number',
+const typeNames: Record<string, Code<'problem-word'>> = {
+  number: 'a-number',
   string: 'text',
-  array: 'a list',
-  object: 'an object',
-  boolean: 'true or false',
+  array: 'a-list',
+  object: 'an-object',
+  boolean: 'true-or-false',
 };
 
 const wrongType = (path: string, i: { expected: string; message: string }): Issue => {
   const missing = i.message.endsWith('received undefined');
-  return issueAt(path, missing ? 'field-missing' : 'field-type', { want: typeNames[i.expected] ?? i.expected });
+  const name = typeNames[i.expected];
+  const want = name ? wordOf(name) : i.expected;
+  return issueAt(path, missing ? 'field-missing' : 'field-type', { want });
 };

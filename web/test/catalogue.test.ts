@@ -16,7 +16,7 @@ import {
 } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
 import screens from '../src/app/i18n/en.json';
-import { english as en } from '../src/app/i18n/loader';
+import { english as en } from '../src/app/i18n/english';
 
 /** Every word that the core can say must stand in the catalogue, or a cook reads a key. */
 const has = (key: string): boolean => {

@@ -16,7 +16,7 @@ import {
   withServeShift,
 } from '../src/app/bench/edits';
 import { trialOf, type SheetName } from '../src/app/bench/one-change';
-import { english as en } from '../src/app/i18n/loader';
+import { english as en } from '../src/app/i18n/english';
 import { differences } from '../src/app/ui/differences';
 
 const kitchen = kitchenSchema.parse({ altitudeM: 1180 });

@@ -3,7 +3,7 @@ import { learnedWords } from '../src/app/i18n/learned-words';
 import type { Format } from '../src/app/i18n/format';
 import { bell } from '../src/app/log/bell';
 import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
-import { english as en } from '../src/app/i18n/loader';
+import { english as en } from '../src/app/i18n/english';
 
 const fmt: Pick<Format, 'number'> = { number: (x: number, digits?: number) => x.toFixed(digits ?? 0) };
 

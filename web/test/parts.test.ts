@@ -4,7 +4,7 @@ import { provideTransloco, TranslocoService, type Translation } from '@jsverse/t
 import { kitchenSchema, plan } from '@einkorn/core';
 import { provideStore } from '@ngrx/store';
 import { of } from 'rxjs';
-import { english as en } from '../src/app/i18n/loader';
+import { english as en } from '../src/app/i18n/english';
 import { Format } from '../src/app/i18n/format';
 import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
 import { Checkbox } from 'primeng/checkbox';

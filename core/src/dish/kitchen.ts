@@ -21,6 +21,8 @@ export const kitchenSchema = z
     temperature: z.enum(['celsius', 'fahrenheit']).default('celsius'),
     weights: z.enum(['grams', 'ounces']).default('grams'),
     lengths: z.enum(['metric', 'inches']).default('metric'),
+    /** of the screens; auto is that of the browser */
+    language: z.enum(['auto', 'en', 'es']).default('auto'),
     theme: z.enum(['auto', 'light', 'dark']).default('auto'),
     /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
     devices: z.boolean().default(false),

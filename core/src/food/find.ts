@@ -1,5 +1,5 @@
 import { nearest } from '../nearest';
-import { refusalAt } from '../problem';
+import { hintOf, refusalAt } from '../problem';
 import type { Measurable } from '../quantity/convert';
 import { grains } from './grains';
 import { meats } from './meats';
@@ -18,7 +18,7 @@ export function findFood(id: string, path = 'food'): FoodRecord {
   if (food) return food;
   const near = nearest(id, foodIds);
   const shown = id.length > 40 ? `${id.slice(0, 40)}…` : id;
-  const hint = near.length > 0 ? ` Did you mean ${near.join(', ')}?` : ' Choose one from the list of foods.';
+  const hint = hintOf(near, 'choose-a-food');
   throw refusalAt(path, 'food-unknown', { food: shown, hint });
 }
 

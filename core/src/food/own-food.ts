@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { says } from '../problem';
+import { says, wordOf } from '../problem';
 import { slugId } from '../slug-id';
 import { pastaGrain } from './pasta';
 import { findFood, foodIds } from './find';
@@ -26,8 +26,10 @@ const waterSlack: Partial<Record<FoodKind, number>> & { other: number } = {
 /** Heat capacity that a gram of water has over one of dry matter, kJ/(kg K) [published: Choi and Okos at 20 degC, about]. */
 const waterOverDryKj = 2.3;
 
-const perHundred = (what: string) =>
-  z.number().min(0, says('part-negative', { what })).max(100, says('part-most', { what }));
+const perHundred = (part: Parameters<typeof wordOf>[0]) => {
+  const what = wordOf(part);
+  return z.number().min(0, says('part-negative', { what })).max(100, says('part-most', { what }));
+};
 
 /** What 100 g hold: water, or what the nutrition label says; carbohydrate without fibre where fibre is listed. */
 export const packetSchema = z

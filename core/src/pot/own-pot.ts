@@ -45,20 +45,20 @@ export const ownPotSchema = z
     /** working pressures over the air outside; `null`: it has no low one */
     highKpa: z
       .number()
-      .min(30, says('between', { range: '30 to 120 kPa' }))
-      .max(120, says('between', { range: '30 to 120 kPa' }))
+      .min(30, says('between', { least: 30, most: 120, unit: 'kPa' }))
+      .max(120, says('between', { least: 30, most: 120, unit: 'kPa' }))
       .optional(),
     lowKpa: z
       .number()
-      .min(10, says('between', { range: '10 to 100 kPa' }))
-      .max(100, says('between', { range: '10 to 100 kPa' }))
+      .min(10, says('between', { least: 10, most: 100, unit: 'kPa' }))
+      .max(100, says('between', { least: 10, most: 100, unit: 'kPa' }))
       .nullable()
       .optional(),
     /** least thin liquid by its manual */
     minimumMl: z
       .number()
-      .min(50, says('between', { range: '50 to 2,000 mL' }))
-      .max(2000, says('between', { range: '50 to 2,000 mL' }))
+      .min(50, says('between', { least: 50, most: 2000, unit: 'mL' }))
+      .max(2000, says('between', { least: 50, most: 2000, unit: 'mL' }))
       .optional(),
     /** its highest mark, as a share of its litres */
     fillShare: z.number().min(0.4, says('mark-least')).max(mostFillShare, says('mark-most')).optional(),

@@ -1,6 +1,6 @@
 import { numericQuantity } from 'numeric-quantity';
 import { nearest } from '../nearest';
-import { refusal } from '../problem';
+import { hintOf, refusal } from '../problem';
 import { unitWords, type UnitId } from './units';
 
 export interface Amount {
@@ -36,7 +36,10 @@ export function parseAmount(text: string, fallback?: UnitId): Amount {
   const unit = Object.hasOwn(unitWords, word) ? unitWords[word] : undefined;
   if (unit) return { value, unit };
   const near = nearest(word, Object.keys(unitWords), 2);
-  const hint = near.length > 0 ? ` Did you mean ${near.map((n) => `"${n}"`).join(' or ')}?` : ' Try g, ml or cups.';
+  const hint = hintOf(
+    near.map((n) => `"${n}"`),
+    'try-units',
+  );
   throw refusal('unit-unknown', { text: clip(word), hint });
 }
 

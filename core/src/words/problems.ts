@@ -131,7 +131,7 @@ export const problemWords = {
     'like-pot-needed': 'Choose the known pot that it is like.',
     'at-least': 'At least {{ value }}.',
     'at-most': 'At most {{ value }}.',
-    between: 'Give {{ range }}.',
+    between: 'Give {{ least }} to {{ most }} {{ unit }}.',
     'characters-at-most': 'Use at most {{ most }} characters.',
     'mark-least': 'The highest mark lies between 40 % and two thirds.',
     'mark-most': 'No pressure cooker is filled beyond two thirds, whatever stands on it.',
@@ -175,6 +175,26 @@ export const problemWords = {
     'rows-at-most': 'Only the first {{ most }} cooks are read at a time.',
     'dish-not-on-the-shelf':
       'There is no dish "{{ dish }}" on the shelf. Add it under that title, then bring this again.',
+  },
+  // what fills a sentence and is a word itself
+  'problem-word': {
+    'did-you-mean': ' Did you mean {{ near }}?',
+    'try-units': ' Try g, ml or cups.',
+    'choose-a-food': ' Choose one from the list of foods.',
+    'a-number': 'a number',
+    text: 'text',
+    'a-list': 'a list',
+    'an-object': 'an object',
+    'true-or-false': 'true or false',
+    'grain-or-pasta': 'grain or pasta',
+    grain: 'grain',
+    pasta: 'pasta',
+    protein: 'protein',
+    fat: 'fat',
+    carbohydrate: 'carbohydrate',
+    fibre: 'fibre',
+    salt: 'salt',
+    water: 'water',
   },
 } as const;
 

@@ -1,7 +1,18 @@
 import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
-import { isDevMode, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import {
+  inject,
+  isDevMode,
+  provideAppInitializer,
+  provideZonelessChangeDetection,
+  type ApplicationConfig,
+} from '@angular/core';
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
-import { provideTransloco, provideTranslocoMissingHandler, provideTranslocoTranspiler } from '@jsverse/transloco';
+import {
+  provideTransloco,
+  provideTranslocoMissingHandler,
+  provideTranslocoTranspiler,
+  TranslocoService,
+} from '@jsverse/transloco';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { provideServiceWorker } from '@angular/service-worker';
@@ -11,6 +22,7 @@ import { routes } from './app.routes';
 import { pastWorker } from './api/past-worker';
 import * as benchEffects from './bench/bench.effects';
 import { benchFeature } from './bench/bench.slice';
+import { languageOf, languages, speak } from './i18n/language';
 import { CatalogueLoader } from './i18n/loader';
 import { MeasureTranspiler } from './i18n/measure-transpiler';
 import { MissingWords } from './i18n/missing';
@@ -37,9 +49,11 @@ export const appConfig: ApplicationConfig = {
       benchEffects,
     ),
     provideTransloco({
-      config: { availableLangs: ['en'], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },
+      config: { availableLangs: [...languages], defaultLang: 'en', reRenderOnLangChange: true, prodMode: !isDevMode() },
       loader: CatalogueLoader,
     }),
+    // The first picture is in the browser's language; the kitchen's own word for it comes with the kitchen.
+    provideAppInitializer(() => speak(inject(TranslocoService), languageOf({ language: 'auto' }))),
     provideTranslocoMissingHandler(MissingWords),
     provideTranslocoTranspiler(MeasureTranspiler),
     providePrimeNG({

@@ -7,6 +7,7 @@ import { Dialog } from 'primeng/dialog';
 import { filter, map } from 'rxjs';
 import { benchFeature } from './bench/bench.slice';
 import { Format } from './i18n/format';
+import { languageOf, speak } from './i18n/language';
 import { WallClock } from './state/clock';
 import { KitchenActions, kitchenFeature } from './state/kitchen';
 import { Patterns } from './ui/patterns';
@@ -57,6 +58,10 @@ export class App {
     effect(() => {
       this.fmt.shown();
       untracked(() => this.transloco.setActiveLang(this.transloco.getActiveLang()));
+    });
+    effect(() => {
+      const language = languageOf(this.kitchen());
+      untracked(() => void speak(this.transloco, language));
     });
     effect(() => {
       const theme = this.kitchen().theme;

@@ -3,7 +3,7 @@ import type { Dish } from '../../dish/schema';
 import type { History } from '../../history';
 import type { Load } from '../../pot/state';
 import type { PotProfile } from '../../pot/profile';
-import { issueAt, refusal } from '../../problem';
+import { issueAt, refusal, wordOf } from '../../problem';
 import type { FryStep } from '../document/steps';
 import { fryPlan } from './fry';
 import { gather } from '../gather/gather';
@@ -123,7 +123,7 @@ function checkStarch(g: Gathered): void {
     if (!steamed) throw refusal('nothing-to-steam', {}, issueAt('ingredients', 'add-to-the-rack'));
     return;
   }
-  const starch = { grain: 'grain', pasta: 'pasta', any: 'grain or pasta' }[rule.starch];
+  const starch = wordOf(rule.starch === 'any' ? 'grain-or-pasta' : rule.starch);
   if (!one && !rule.starchOptional && !late)
     throw refusal('grain-missing', { starch }, issueAt('ingredients', 'add-one', { starch }));
   if (one && rule.starch !== 'any' && one.food.kind !== rule.starch)

@@ -79,7 +79,7 @@ interface Choice {
       min-width: 0;
     }
     .packet {
-      min-height: 44px;
+      min-height: var(--touch);
       padding: 0 var(--space-6);
       border: 1.5px solid var(--rim);
       border-radius: 8px;

@@ -17,6 +17,7 @@ import { Button } from 'primeng/button';
 import { TabsModule } from 'primeng/tabs';
 import { Tooltip } from 'primeng/tooltip';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Brief } from '../ui/brief';
@@ -48,6 +49,7 @@ type SheetName = (typeof sheetNames)[number];
 @Component({
   selector: 'ek-bench-page',
   imports: [
+    SaidPipe,
     PotNamePipe,
     RouterLink,
     TranslocoDirective,

@@ -8,6 +8,7 @@ import { Select } from 'primeng/select';
 import { ToggleButton } from 'primeng/togglebutton';
 import { entries } from '../i18n/entry';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { AddLine } from './add-line';
 import { BenchActions, benchFeature } from './bench.slice';
 import { withIngredient, withoutIngredient, withPrep } from './edits';
@@ -19,7 +20,19 @@ import { Bound } from '../ui/bound';
 /** 1 Gather: what the cook has, in the measures they think in; every field says what it understood. */
 @Component({
   selector: 'ek-gather-sheet',
-  imports: [Bound, TranslocoDirective, Button, InputText, Select, ToggleButton, AddLine, PrepList, ScaleBar, TryIt],
+  imports: [
+    SaidPipe,
+    Bound,
+    TranslocoDirective,
+    Button,
+    InputText,
+    Select,
+    ToggleButton,
+    AddLine,
+    PrepList,
+    ScaleBar,
+    TryIt,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './gather-sheet.html',
   styles: `
@@ -71,6 +84,11 @@ import { Bound } from '../ui/bound';
       color: var(--paprika);
       font-weight: 600;
       margin: 0;
+    }
+    @media #{$tablet} {
+      .prep {
+        flex-wrap: wrap;
+      }
     }
     @media #{$phone} {
       li {

@@ -95,6 +95,7 @@ export class RatioPlot {
   }
 
   readonly drawing = computed((): (() => Figure) => {
+    this.fmt.locale();
     const found = this.found();
     return () => (found ? ratioFigure(found, (key) => this.transloco.translate(key)) : { data: [], layout: {} });
   });

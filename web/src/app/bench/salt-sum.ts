@@ -31,7 +31,7 @@ import { Bound } from '../ui/bound';
       </div>
       <p class="ends quiet">
         <span>0</span><span>{{ t('salt.right') }}</span
-        ><span>1.8 %</span>
+        ><span>{{ fmt.percent(most / 100, 1) }}</span>
       </p>
       <ul>
         @for (s of sources(); track s.item) {
@@ -128,7 +128,9 @@ export class SaltSum {
     const inG = sources.reduce((s, x) => s + x.grams, 0);
     return inG > 0 ? percent * (1 + addG / inG) : this.plan().salt.aimPercent;
   });
-  x = (percent: number): number => (100 * Math.min(1.8, Math.max(0, percent))) / 1.8;
+  /** Where the scale of the salt ends, percent of the dish. */
+  readonly most = 1.8;
+  x = (percent: number): number => (100 * Math.min(this.most, Math.max(0, percent))) / this.most;
   round = (x: number): number => Math.round(x * 10) / 10;
   spoons(kind: string): string {
     const tsp = this.plan().salt.teaspoons.find((k) => k.kind === kind)?.tsp ?? 0;

@@ -5,13 +5,14 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { BenchActions, benchFeature } from './bench.slice';
 import { Bound } from '../ui/bound';
 
 /** The batch by its grain or by the pot (by people it is scaled beside the pot), and what does not grow with it. */
 @Component({
   selector: 'ek-scale-bar',
-  imports: [Bound, TranslocoDirective, Button, InputNumber],
+  imports: [SaidPipe, Bound, TranslocoDirective, Button, InputNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -49,7 +50,7 @@ import { Bound } from '../ui/bound';
             {{ t('scale.fits') }}
           }
           @if (problem()) {
-            <span class="stop-text">{{ problem() }}</span>
+            <span class="stop-text">{{ problem() | said }}</span>
           }
         </span>
         @if (notScaled().length > 0) {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   fields,
+  kitchenSchema,
   baseAreaCm2,
   potInUse,
   potProfile,
@@ -16,6 +17,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { Choice } from '../ui/choice';
 import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { PotNamePipe } from '../ui/pot-name';
@@ -24,10 +26,14 @@ import { OwnPotDialog } from './own-pot-dialog';
 import { Snapshots } from './snapshots';
 import { Bound } from '../ui/bound';
 
+/** How things are shown, in the order of the page; what can be chosen for each is the schema's. */
+const waysShown = ['language', 'units', 'weights', 'temperature', 'lengths', 'theme'] as const;
+
 /** The Kitchen: which pot, how high above the sea, and what that does to the heat inside. */
 @Component({
   selector: 'ek-kitchen-page',
   imports: [
+    SaidPipe,
     Bound,
     TranslocoDirective,
     Button,
@@ -68,11 +74,13 @@ export class KitchenPage {
     });
     return [row('boils', 0), ...(pot.lowKpa === null ? [] : [row('low', pot.lowKpa)]), row('high', pot.highKpa)];
   });
-  readonly unitChoices = computed(() => this.labels('units', ['metric', 'cups']));
-  readonly weightChoices = computed(() => this.labels('weights', ['grams', 'ounces']));
-  readonly temperatureChoices = computed(() => this.labels('temperature', ['celsius', 'fahrenheit']));
-  readonly lengthChoices = computed(() => this.labels('lengths', ['metric', 'inches']));
-  readonly themes = computed(() => this.labels('theme', ['auto', 'light', 'dark']));
+  readonly shown = computed(() =>
+    waysShown.map((key) => ({
+      key,
+      value: this.kitchen()[key],
+      options: this.labels(key, kitchenSchema.shape[key].unwrap().options),
+    })),
+  );
 
   readonly deviceChoices = computed(() => {
     this.fmt.locale();
@@ -82,11 +90,14 @@ export class KitchenPage {
     }));
   });
 
-  private labels<V extends string>(group: string, values: readonly V[]): { value: V; label: string }[] {
+  private labels(group: string, values: readonly string[]): { value: string; label: string }[] {
     this.fmt.locale();
     return values.map((value) => ({ value, label: this.transloco.translate(`${group}.${value}`) }));
   }
 
+  show(way: (typeof waysShown)[number], value: string): void {
+    this.change({ [way]: value });
+  }
   change(change: Partial<Kitchen>): void {
     this.store.dispatch(KitchenActions.change({ change }));
   }

@@ -7,6 +7,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Format } from '../i18n/format';
+import { Refusals } from '../i18n/refusals';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { messagesOf, zodValidator } from '../ui/zod-form';
 
@@ -48,6 +49,7 @@ export class OwnPotDialog implements OnInit {
   readonly closed = output();
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
+  private readonly refusals = inject(Refusals);
   readonly fmt = inject(Format);
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly fields = fields;
@@ -72,7 +74,7 @@ export class OwnPotDialog implements OnInit {
   /** sentences by the path of their field in the document */
   readonly messages = computed(() => {
     this.value();
-    return messagesOf(this.form.errors);
+    return messagesOf(this.form.errors, this.refusals);
   });
   readonly likes = computed(() => {
     this.fmt.locale();

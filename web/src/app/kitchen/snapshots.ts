@@ -5,6 +5,7 @@ import { Button } from 'primeng/button';
 import { finalize } from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 
 /** As many of the newest are listed; the others are in their folder. */
 const shown = 5;
@@ -12,7 +13,7 @@ const shown = 5;
 /** The copies of everything that the server keeps: when the last one was taken, and another one at a tap. */
 @Component({
   selector: 'ek-snapshots',
-  imports: [TranslocoDirective, Button],
+  imports: [SaidPipe, TranslocoDirective, Button],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -34,7 +35,7 @@ const shown = 5;
         <p role="status">{{ t('keeping.none') }}</p>
       }
       @if (failed(); as f) {
-        <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
+        <p class="stop-text" role="alert">{{ f | said }}</p>
       }
       <p-button
         size="large"
@@ -72,7 +73,7 @@ const shown = 5;
       flex-wrap: wrap;
       gap: var(--space-2) var(--space-6);
       align-items: center;
-      min-height: 44px;
+      min-height: var(--touch);
       border-bottom: 1px solid var(--hair);
     }
     h3 {

@@ -6,7 +6,9 @@ import { notedRowSchema, potsOffered, ratingScales, type NotedRow } from '@einko
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
+import { Refusals } from '../i18n/refusals';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { kitchenFeature } from '../state/kitchen';
 import { messagesOf, zodValidator } from '../ui/zod-form';
 import { LogActions, logFeature } from './log.slice';
@@ -20,12 +22,13 @@ const minutes = () => new FormControl<number | null>(null);
 /** Cooks from elsewhere: a log or a table as a file, or one after the other out of a notebook. */
 @Component({
   selector: 'ek-bring-page',
-  imports: [PotNamePipe, ReactiveFormsModule, RouterLink, TranslocoDirective, Button],
+  imports: [SaidPipe, PotNamePipe, ReactiveFormsModule, RouterLink, TranslocoDirective, Button],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bring-page.html',
   styleUrl: './bring-page.scss',
 })
 export class BringPage {
+  private readonly refusals = inject(Refusals);
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
@@ -54,7 +57,7 @@ export class BringPage {
   private readonly value = toSignal(this.form.valueChanges);
   readonly messages = computed(() => {
     this.value();
-    return messagesOf(this.form.errors);
+    return messagesOf(this.form.errors, this.refusals);
   });
 
   constructor() {

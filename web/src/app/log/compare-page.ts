@@ -4,6 +4,7 @@ import { forecast, ratingKeys, ratingScales, summaryOf, type Cook, type RatingKe
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { programName } from '../ui/plan-rows';
@@ -22,7 +23,7 @@ interface Row {
 /** Cooks beside each other: their curves over each other, what was planned, and how each came out. */
 @Component({
   selector: 'ek-compare-page',
-  imports: [RouterLink, TranslocoDirective, Chart],
+  imports: [SaidPipe, RouterLink, TranslocoDirective, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './compare-page.html',
   styleUrl: './compare-page.scss',
@@ -40,6 +41,7 @@ export class ComparePage {
   readonly wanted = computed(() => this.ids().split(',').filter(Boolean));
   readonly cooks = computed(() => this.wanted().flatMap((id) => this.all()[id] ?? []));
   readonly drawing = computed((): (() => Figure) => {
+    this.fmt.locale();
     const cooks = this.cooks();
     const degrees = this.fmt.degrees();
     return () => compareFigure(cooks, (key, p) => this.transloco.translate(key, p), degrees);

@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import { Textarea } from 'primeng/textarea';
 import { eventFigure, eventNote } from '../i18n/event-words';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { patternOf } from '../ui/patterns';
@@ -38,6 +39,7 @@ const kinds: Record<RatingKey, string> = {
 @Component({
   selector: 'ek-cook-page',
   imports: [
+    SaidPipe,
     PotNamePipe,
     RouterLink,
     TranslocoDirective,

@@ -48,7 +48,7 @@ import { localMinute, localMs } from '../i18n/time-of-day';
     }
     input,
     a {
-      min-height: 44px;
+      min-height: var(--touch);
       display: inline-flex;
       align-items: center;
     }

@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { firstValueFrom } from 'rxjs';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { KitchenActions } from '../state/kitchen';
 import { Api, failureOf, type LogQuery } from '../api/client';
 import type * as files from './export';
@@ -21,7 +22,7 @@ const mostCompared = 4;
 /** The Log: every cook, planned against what it was. */
 @Component({
   selector: 'ek-log-page',
-  imports: [PotNamePipe, RouterLink, TranslocoDirective, Button, Taught],
+  imports: [SaidPipe, PotNamePipe, RouterLink, TranslocoDirective, Button, Taught],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './log-page.html',
   styleUrl: './log-page.scss',

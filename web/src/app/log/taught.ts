@@ -68,6 +68,7 @@ export class Taught {
   readonly missed = computed(() => missedOf(this.history(), this.kitchen().potId));
   readonly lastMissed = computed(() => lastMissed(this.missed()));
   readonly drawing = computed((): (() => Figure) => {
+    this.fmt.locale();
     const missed = this.missed();
     const drift = this.drift();
     return () => forecastsFigure(missed, drift, (key, p) => this.transloco.translate(key, p));

@@ -15,6 +15,7 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { kitchenFeature } from '../state/kitchen';
 import { MiniPot } from '../ui/mini-pot';
 import { OwnFoodDialog } from '../ui/own-food-dialog';
@@ -34,7 +35,17 @@ const releaseSteps = {
 /** New dish: a text on the left, what was understood of it on the right, the recipe as written beside our plan, the Bench. */
 @Component({
   selector: 'ek-recipe-page',
-  imports: [PotNamePipe, RouterLink, TranslocoDirective, Button, MiniPot, OwnFoodDialog, PlanDiff, ReadLineRow],
+  imports: [
+    SaidPipe,
+    PotNamePipe,
+    RouterLink,
+    TranslocoDirective,
+    Button,
+    MiniPot,
+    OwnFoodDialog,
+    PlanDiff,
+    ReadLineRow,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-page.html',
   styleUrl: './recipe-page.scss',

@@ -8,6 +8,7 @@ import { Store } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
 import { catchError, map, of, switchMap, take } from 'rxjs';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { ShelfActions, shelfFeature } from './shelf.slice';
 import { kitchenFeature } from '../state/kitchen';
 import { planInShort, planRows } from '../ui/plan-rows';
@@ -20,7 +21,7 @@ type Translate = (key: string, p?: Record<string, unknown>) => string;
 /** A dish that came in a link: what it is, what it would be in this pot, and whether it is kept. */
 @Component({
   selector: 'ek-shared-page',
-  imports: [RouterLink, TranslocoDirective, Button, ButtonDirective],
+  imports: [SaidPipe, RouterLink, TranslocoDirective, Button, ButtonDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page" *transloco="let t">
@@ -41,7 +42,7 @@ type Translate = (key: string, p?: Record<string, unknown>) => string;
             <p class="notes">{{ d.notes }}</p>
           }
           @for (x of leftOut(); track $index) {
-            <p class="quiet">{{ t('shelf.left-out') }} {{ x.path }}: {{ x.message }}</p>
+            <p class="quiet">{{ t('shelf.left-out') }} {{ x.path }}: {{ x.message | said }}</p>
           }
           <p role="status">
             @if (plan(); as p) {
@@ -53,7 +54,7 @@ type Translate = (key: string, p?: Record<string, unknown>) => string;
             }
           </p>
           @if (failure(); as f) {
-            <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
+            <p class="stop-text" role="alert">{{ f | said }}</p>
           }
           <span class="row">
             <p-button [label]="t('share.keep')" [disabled]="keeping()" (onClick)="keep()" />
@@ -63,7 +64,7 @@ type Translate = (key: string, p?: Record<string, unknown>) => string;
       } @else {
         <section class="panel" role="alert">
           <h1>{{ t('share.broken') }}</h1>
-          <p>{{ read().message }}</p>
+          <p>{{ read().message | said }}</p>
           <a pButton severity="secondary" routerLink="/shelf">{{ t('shelf.to-shelf') }}</a>
         </section>
       }

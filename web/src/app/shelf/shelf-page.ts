@@ -10,6 +10,7 @@ import { InputText } from 'primeng/inputtext';
 import { Menu } from 'primeng/menu';
 import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { kitchenFeature } from '../state/kitchen';
 import { DishWordsDialog } from '../ui/dish-words-dialog';
 import { programName } from '../ui/plan-rows';
@@ -26,6 +27,7 @@ import { Bound } from '../ui/bound';
 @Component({
   selector: 'ek-shelf-page',
   imports: [
+    SaidPipe,
     PotNamePipe,
     BandKeyPipe,
     Bound,

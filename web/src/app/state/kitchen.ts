@@ -3,7 +3,18 @@ import { kitchenSchema, type Kitchen } from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props, Store } from '@ngrx/store';
-import { catchError, debounceTime, distinctUntilChanged, filter, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
+import {
+  catchError,
+  combineLatest,
+  debounceTime,
+  distinctUntilChanged,
+  filter,
+  map,
+  of,
+  switchMap,
+  tap,
+  withLatestFrom,
+} from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
 
 /** The kitchen is read by every place, so its slice stands beside them, not inside one. */
@@ -103,12 +114,16 @@ export const saveKitchen = createEffect(
 /** The cook's own foods are called by the cook's names, wherever a food is named. */
 export const nameOwnFoods = createEffect(
   (store = inject(Store), transloco = inject(TranslocoService)) =>
-    store.select(kitchenFeature.selectKitchen).pipe(
-      map(({ ownFoods }) => ownFoods),
-      distinctUntilChanged(),
-      tap((all = []) => {
+    combineLatest([
+      store.select(kitchenFeature.selectKitchen).pipe(
+        map(({ ownFoods }) => ownFoods),
+        distinctUntilChanged(),
+      ),
+      transloco.langChanges$.pipe(distinctUntilChanged()),
+    ]).pipe(
+      tap(([all = [], language]) => {
         const food = Object.fromEntries(all.map((f) => [f.id, f.name]));
-        transloco.setTranslation({ food }, transloco.getActiveLang(), { merge: true });
+        transloco.setTranslation({ food }, language, { merge: true });
       }),
     ),
   { functional: true, dispatch: false },

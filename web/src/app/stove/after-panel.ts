@@ -5,13 +5,14 @@ import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Textarea } from 'primeng/textarea';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { RatingScale } from '../ui/rating-scale';
 import { Bound } from '../ui/bound';
 
 /** On the table: how it came out, what the thermometer said, a note, all at one's leisure. */
 @Component({
   selector: 'ek-after-panel',
-  imports: [Bound, TranslocoDirective, Button, InputNumber, Textarea, RatingScale],
+  imports: [SaidPipe, Bound, TranslocoDirective, Button, InputNumber, Textarea, RatingScale],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section *transloco="let t" class="panel rate">
@@ -50,7 +51,7 @@ import { Bound } from '../ui/bound';
         ></textarea>
       </label>
       @if (failure(); as f) {
-        <p class="stop-text" role="alert">{{ f.offline ? t('error.offline') : f.message }}</p>
+        <p class="stop-text" role="alert">{{ f | said }}</p>
       }
       <p class="row">
         <p-button [label]="t('rate.keep')" [disabled]="refused()" (onClick)="rated.emit(outcome())" />

@@ -6,6 +6,7 @@ import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { patternOf } from '../ui/patterns';
@@ -21,7 +22,7 @@ const clock = /^([01]?\d|2[0-3]):([0-5]\d)$/;
 /** Two or three dishes on one table: when each begins, what the one pair of hands does when, and what clashes. */
 @Component({
   selector: 'ek-evening-plan',
-  imports: [Bound, TranslocoDirective, Button, InputText, Select],
+  imports: [SaidPipe, Bound, TranslocoDirective, Button, InputText, Select],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './evening-plan.html',
   styleUrl: './evening-plan.scss',

@@ -28,6 +28,7 @@ import {
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { WallClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
@@ -56,6 +57,7 @@ const justSeenMs = 120_000;
 @Component({
   selector: 'ek-stove-page',
   imports: [
+    SaidPipe,
     AfterPanel,
     NgTemplateOutlet,
     OutlookNote,

@@ -3,13 +3,14 @@ import { Router, RouterLink } from '@angular/router';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
+import { SaidPipe } from '../i18n/said';
 import { EveningPlan } from './evening-plan';
 import { StoveActions, stoveFeature } from './stove.slice';
 
 /** /stove: straight to the cook in progress; a choice when there are several; else how to start, and the evening's plan. */
 @Component({
   selector: 'ek-stove-start',
-  imports: [RouterLink, TranslocoDirective, EveningPlan],
+  imports: [SaidPipe, RouterLink, TranslocoDirective, EveningPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     .empty {
@@ -20,7 +21,7 @@ import { StoveActions, stoveFeature } from './stove.slice';
   template: `
     <div class="page" *transloco="let t">
       @if (failure(); as f) {
-        <section class="panel empty" role="alert">{{ f.offline ? t('error.offline') : f.message }}</section>
+        <section class="panel empty" role="alert">{{ f | said }}</section>
       } @else if (searched()) {
         <section class="panel empty">
           @if (running().length === 0) {

@@ -3,6 +3,7 @@ import { NG_VALUE_ACCESSOR } from '@angular/forms';
 import type { ZodType } from 'zod';
 import type { EntryMeasure } from '../i18n/entry';
 import { Format } from '../i18n/format';
+import { Refusals } from '../i18n/refusals';
 
 /**
  * A single field whose value stands in the store or in a signal and not in a form: it shows `ekBound` and tells what was
@@ -19,6 +20,7 @@ export class Bound<T> {
   readonly ekBoundChange = output<T>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly fmt = inject(Format);
+  private readonly refusals = inject(Refusals);
   private readonly renderer = inject(Renderer2);
   private said: HTMLElement | null = null;
   /** what stands in the field is not what it tells */
@@ -62,7 +64,7 @@ export class Bound<T> {
     const line = this.renderer.createElement('span') as HTMLElement;
     this.renderer.setAttribute(line, 'class', 'stop-text field-said');
     this.renderer.setAttribute(line, 'role', 'alert');
-    this.renderer.setProperty(line, 'textContent', message);
+    this.renderer.setProperty(line, 'textContent', this.refusals.say(message));
     this.renderer.insertBefore(this.host.parentNode, line, this.renderer.nextSibling(this.host));
     this.renderer.setAttribute(field, 'aria-invalid', 'true');
     this.said = line;

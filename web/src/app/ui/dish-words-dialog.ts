@@ -5,6 +5,7 @@ import { dishSchema, type Dish } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
+import { Refusals } from '../i18n/refusals';
 import { messagesOf, zodValidator } from './zod-form';
 
 const wordsSchema = dishSchema.pick({ title: true, serves: true, notes: true });
@@ -71,6 +72,7 @@ const wordsSchema = dishSchema.pick({ title: true, serves: true, notes: true });
   `,
 })
 export class DishWordsDialog implements OnInit {
+  private readonly refusals = inject(Refusals);
   readonly dish = input.required<Dish>();
   readonly changed = output<Dish>();
   readonly closed = output();
@@ -81,7 +83,7 @@ export class DishWordsDialog implements OnInit {
   private readonly value = toSignal(this.form.valueChanges);
   readonly messages = computed(() => {
     this.value();
-    return messagesOf(this.form.errors);
+    return messagesOf(this.form.errors, this.refusals);
   });
 
   ngOnInit(): void {

@@ -7,6 +7,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Format } from '../i18n/format';
+import { Refusals } from '../i18n/refusals';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { messagesOf, zodValidator } from './zod-form';
 
@@ -41,6 +42,7 @@ export class OwnFoodDialog implements OnInit {
   readonly closed = output();
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
+  private readonly refusals = inject(Refusals);
   readonly fmt = inject(Format);
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly labelFields = labelFields;
@@ -67,7 +69,7 @@ export class OwnFoodDialog implements OnInit {
   /** sentences by field, once the cook has begun there */
   readonly messages = computed(() => {
     this.value();
-    return messagesOf(this.form.errors);
+    return messagesOf(this.form.errors, this.refusals);
   });
   readonly isPasta = computed(() => this.known(this.value()?.like)?.kind === 'pasta');
   /** water of the food as it will be planned, a share; null while the packet is not complete */

@@ -1,5 +1,6 @@
 import type { ValidationErrors, ValidatorFn } from '@angular/forms';
 import type { ZodType } from 'zod';
+import type { Refusals } from '../i18n/refusals';
 
 /** What a form says of each field, by its dotted path. */
 export type FieldMessages = Readonly<Record<string, string>>;
@@ -18,6 +19,11 @@ export const zodValidator =
     return { messages };
   };
 
-/** The sentences of a form that `zodValidator` refused. */
-export const messagesOf = (errors: ValidationErrors | null): FieldMessages =>
-  (errors?.['messages'] as FieldMessages | undefined) ?? {};
+/** The sentences of a form that `zodValidator` refused, in the language of the screen. */
+export const messagesOf = (errors: ValidationErrors | null, refusals: Pick<Refusals, 'say'>): FieldMessages =>
+  Object.fromEntries(
+    Object.entries((errors?.['messages'] as FieldMessages | undefined) ?? {}).map(([path, message]) => [
+      path,
+      refusals.say(message),
+    ]),
+  );
