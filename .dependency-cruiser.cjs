@@ -40,7 +40,7 @@ module.exports = {
     inner('grain', ['food']),
     inner('meat', ['food', 'water']),
     inner('dish', ['food', 'pot', 'quantity', 'grain']),
-    inner('recipe', ['dish', 'food', 'quantity']),
+    inner('recipe', ['words', 'dish', 'food', 'quantity']),
     inner('share', ['words', 'cook', 'plan', 'recipe', 'dish', 'food', 'quantity']),
     inner('plan', ['words', 'quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
     inner('cook', ['plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),

@@ -38,6 +38,7 @@ export { suggestFoods } from './recipe/suggest';
 export { ingredientName, namesOf, type Language } from './recipe/food-names';
 export { askedBelow, readLine, type ReadLine } from './recipe/line';
 export * from './recipe/reading';
+export { type Said } from './recipe/said';
 export { answeredLine } from './recipe/answer';
 export { recipeText } from './recipe/recipe-text';
 export { freeId } from './dish/free-id';

@@ -77,8 +77,13 @@ const quick = new RegExp(
     String.raw`\b(?:libera\w*|suelt\w+|soltar)\b.{0,12}(?:rapid|de golpe|enseguida)|^despresuri\w+|salida rapida`,
   ].join('|'),
 );
-const surelyPressure =
-  /\b(?:pressure|presion|hp|lp|manual)\b|\bwhistles?\b|desde que (?:sub|sal|silb|pit|cog|coj|tom)\w*|\bpotencia\b/;
+const surelyPressure = new RegExp(
+  [
+    String.raw`\b(?:pressure|presion|hp|lp|manual)\b|\bwhistles?\b|\bpotencia\b`,
+    String.raw`desde que (?:sub|sal|silb|pit|cog|coj|tom)\w*|(?:cuando|en cuanto) .{0,20}(?:silb|pit|gir)[ae]r?\b`,
+    String.raw`(?:cuando|en cuanto) .{0,20}(?:suba|subir|salga|salir)\b.{0,20}\b(?:valvula|anillas?|pivote|vapor|indicador|chivato)\b`,
+  ].join('|'),
+);
 const fry =
   /\bsaut|\bfr(?:y|ied?|ies|ying)\b|\bbrown(?:ed|ing)?\b(?! (?:rice|sugar|lentil|basmati))|\bsear|\bsweat|\btoast|cook until (?:soft|golden)|\bsofr(?:i|e)|\bdora(?:r|mos|lo|la)?\b|\bdore|\brehog/;
 const maybePressure =

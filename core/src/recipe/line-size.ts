@@ -9,7 +9,7 @@ import type { Language } from './food-names';
 import { isTin, isUncounted } from './kinds';
 import type { Named } from './line-food';
 import { measured, measures, pieceByName, type MeasureId } from './measures';
-import type { NoteId } from './notes';
+import type { ReadingCode } from './said';
 import { numberSource } from './number';
 import { readPrep } from './prep';
 
@@ -46,7 +46,7 @@ export interface Sized {
   amount: Amount | null;
   grams: number | null;
   certain: number;
-  note?: NoteId;
+  note?: ReadingCode;
 }
 
 /** How much of the food it is, in a unit that the dish document holds. Of "1 cup 200 g rice" it must be asked which is meant. */
@@ -65,7 +65,7 @@ const withBrine =
 const tinWords = /\b(?:tin|can|lata|bote)s?\b/;
 
 /** What of a tin goes into the pot: the brine is poured off. The amount itself where it is no such tin. */
-export function withoutBrine(f: LineFacts, amount: Amount | null): { amount: Amount | null; note?: NoteId } {
+export function withoutBrine(f: LineFacts, amount: Amount | null): { amount: Amount | null; note?: ReadingCode } {
   if (!amount || units[amount.unit].kind !== 'mass') return { amount };
   const isTinned = inBrine.has(f.food) && (isTin(f.head.measure) || tinWords.test(f.plain));
   if (!isTinned || withBrine.test(f.plain)) return { amount };
@@ -93,7 +93,7 @@ function saidDrained(f: LineFacts, total: Amount): Amount | null {
 function firstAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
   const { value, measure } = f.head;
   if (value === null) return withoutNumber(f, food);
-  const known = (amount: Amount, certain = 1, note?: NoteId): Sized => ({
+  const known = (amount: Amount, certain = 1, note?: ReadingCode): Sized => ({
     amount,
     grams: null,
     certain: certain * (f.head.about ? trust.about : 1),
@@ -120,11 +120,11 @@ function firstAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {
 function plainAmount(
   f: LineFacts,
   food: FoodRecord,
-  known: (a: Amount, certain?: number, note?: NoteId) => Sized,
+  known: (a: Amount, certain?: number, note?: ReadingCode) => Sized,
 ): Sized {
   const { measure } = f.head;
   const value = f.head.value!;
-  const ask = (note: NoteId): Sized => ({ amount: null, grams: null, certain: 0.4, note });
+  const ask = (note: ReadingCode): Sized => ({ amount: null, grams: null, certain: 0.4, note });
   if (measure === null || measure === 'piece') return counted(f, food, known);
   if (measure === 'can-400' || measure === 'can-800')
     return f.head.size || !inUsualTins.has(food.id)
@@ -159,7 +159,11 @@ const inUsualTins = new Set([
 ]);
 
 /** A bare number counts pieces where the food comes in such; of what is poured or weighed it says nothing. */
-function counted(f: LineFacts, food: FoodRecord, known: (a: Amount, certain?: number, note?: NoteId) => Sized): Sized {
+function counted(
+  f: LineFacts,
+  food: FoodRecord,
+  known: (a: Amount, certain?: number, note?: ReadingCode) => Sized,
+): Sized {
   const value = f.head.value!;
   const each = pieceByName(f.hit.name) ?? food.pieceG?.[0];
   if (

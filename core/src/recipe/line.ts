@@ -5,8 +5,9 @@ import type { FoodRecord } from '../food/record';
 import { toGrams } from '../quantity/convert';
 import type { Amount } from '../quantity/parse';
 import { headAmount, measureOf } from './amount';
+import type { Params } from '../words/sentence';
 import { amountOf } from './amount-place';
-import { namesOf, type Language } from './food-names';
+import type { Language } from './food-names';
 import { openChoices } from './kinds';
 import { foodOf } from './line-food';
 import { partsOfLine, splitLine } from './line-parts';
@@ -16,7 +17,7 @@ import { misfitIn } from './misfits';
 import { nearFoods } from './near-foods';
 import { ownFoodIn } from './own-foods';
 import { headFood } from './name-head';
-import { noteText, type NoteId } from './notes';
+import { said, saidIn, saidOfMisfit, type ReadingCode, type Said } from './said';
 import { readPrep } from './prep';
 import { asTyped, ownWords } from './own-words';
 import { isPlain } from './qualifiers';
@@ -43,6 +44,8 @@ export interface ReadLine {
   /** 0 to 1; under .7 the line asks */
   certain: number;
   note?: string;
+  /** the same as a code, for a screen in another language */
+  said?: Said;
   /** what is in doubt, for the question */
   doubt?: 'food' | 'amount';
   /** foods that it may be */
@@ -63,19 +66,20 @@ export const askedBelow = 0.7;
 export function readLine(text: string, language: Language = 'en', ownFoods: readonly OwnFood[] = []): ReadLine[] {
   const plain = plainLine(text);
   const own = ownFoodIn(plain, ownFoods, language);
-  if (own) return [{ ...asOwn(readInEither(own.plain, language), own.food), text }];
+  if (own) return [noted({ ...asOwn(readInEither(own.plain, language), own.food), text }, language)];
   const { parts, ownWords } = partsOfLine(plain);
   const texts = ownWords ? splitLine(text) : [];
   return parts.map((part, i) => {
     const read = readInEither(withCutApart(withSizeApart(withAmountFirst(part))), language);
-    return {
-      ...read,
-      ...(read.name ? { name: asTyped(read.name, text) } : {}),
-      // Each food of several has its own words, so that an answer is written to them alone.
-      text: texts.length === parts.length ? texts[i]!.trim() : text,
-    };
+    const named = read.name ? { ...read, name: asTyped(read.name, text) } : read;
+    // Each food of several has its own words, so that an answer is written to them alone.
+    return noted({ ...named, text: texts.length === parts.length ? texts[i]!.trim() : text }, language);
   });
 }
+
+/** What is said of a line, as words of the language that was asked for. */
+const noted = (line: ReadLine, language: Language): ReadLine =>
+  line.said ? { ...line, note: saidIn(line.said, language) } : line;
 
 /** A line that was read as the food that stands in for it, as the cook's own food with its own weights. */
 function asOwn({ name: _, ...line }: ReadLine, own: OwnFood): ReadLine {
@@ -121,7 +125,7 @@ function readInEither(plain: string, language: Language): ReadLine {
 function readOne(plain: string, language: Language): ReadLine {
   const misfit = misfitIn(plain);
   const nothing = { text: plain, food: null, amount: null, grams: null, left: [], choices: [], refused: false };
-  if (misfit) return { ...nothing, certain: 1, note: misfit.reason[language], refused: true };
+  if (misfit) return { ...nothing, certain: 1, said: saidOfMisfit(misfit), refused: true };
   const asides = [...plain.matchAll(/[([]([^)\]]*)[)\]]/g)].map((m) => m[1]!);
   const bare = withoutBrackets(plain);
   const head = amountOf(bare);
@@ -139,7 +143,7 @@ function unknown(nothing: Omit<ReadLine, 'certain'>, words: string, language: La
     certain: 0.2,
     doubt: 'food',
     choices: named.length > 0 ? named.slice(0, 3) : nearFoods(left, language),
-    note: noteText('unknown-food', language, { words: words.slice(0, 60) }),
+    said: said('unknown-food', { words: words.slice(0, 60) }),
   };
 }
 
@@ -167,7 +171,7 @@ function settle(f: LineFacts): ReadLine {
     ...(read.joins ? { joins: read.joins } : {}),
     left,
     certain: Math.round(certain * 100) / 100,
-    ...(note ? { note: noteText(note, f.language, notedWords(f)) } : {}),
+    ...(note ? { said: said(note, paramsOf(note, f)) } : {}),
     ...(certain < askedBelow
       ? { doubt: grams === null || sized.certain < askedBelow ? ('amount' as const) : ('food' as const) }
       : {}),
@@ -176,22 +180,24 @@ function settle(f: LineFacts): ReadLine {
   };
 }
 
-const notedWords = (f: LineFacts) => ({
-  food: namesOf(f.food, f.language)[0] ?? f.food,
+function paramsOf(note: ReadingCode, f: LineFacts): Params {
+  if (note === 'stands-in' || note === 'first-of-two') return { food: f.food };
+  if (note !== 'size-unknown') return {};
   // "Two jars": it is one of them that nobody knows.
-  measure: f.language === 'en' && f.head.measure ? f.head.measure.replace(/-\d+$/, '') : f.head.measureWord,
-});
+  const one = f.head.measure?.replace(/-\d+$/, '');
+  return { measure: one && f.head.measureWord.startsWith(one) ? one : f.head.measureWord };
+}
 
 /** Something that leaves only a part of the certainty, and its note. */
 interface Doubt {
-  note: NoteId;
+  note: ReadingCode;
   leaves: number;
 }
 
 /** What makes a line less certain than its amount is, and the foods that it may be. */
 function doubtsOf(f: LineFacts, food: FoodRecord, prep: Prep): { doubts: Doubt[]; choices: string[] } {
   const doubts: Doubt[] = [];
-  const doubt = (note: NoteId, leaves: number): void => void doubts.push({ note, leaves });
+  const doubt = (note: ReadingCode, leaves: number): void => void doubts.push({ note, leaves });
   const may = openChoices(f.hit.name, f.plain);
   // "Leftover chicken" is no longer open: its line has said which it is.
   const open = may.includes(f.food) ? may : [];

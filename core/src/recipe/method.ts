@@ -85,8 +85,11 @@ class MethodReader {
       case 'bare':
         if (c.min !== null) this.readBare(c, following);
         return;
-      case 'add':
       case 'other':
+        if (c.min === null || !this.isHoldOverLowHeat(c)) break;
+        this.hold(c);
+        return;
+      case 'add':
         break;
     }
     this.last = c.about;
@@ -102,6 +105,11 @@ class MethodReader {
     else if (this.isUnderLid || (isBeforeRelease && this.last !== 'other' && this.last !== 'open')) this.hold(c);
     else if (this.last === 'fry') this.fry(c);
     else if (this.last === 'bare' && isOnlyMinutes.test(c.text)) this.hold(c);
+  }
+
+  /** "When the pin is up, 8 minutes over a low flame": nothing has been held yet. */
+  private isHoldOverLowHeat(c: Clause): boolean {
+    return this.last === 'pressure' && this.isUnderLid && this.method.holdMin === undefined && lowHeat.test(c.text);
   }
 
   private hold(c: Clause): void {
@@ -151,6 +159,7 @@ class MethodReader {
 }
 
 /** "Natural release, about 15 minutes": nothing else is said of them. */
+const lowHeat = /\b(?:low|medium|gentle|lowest) (?:heat|flame)|\bfuego (?:suave|lento|bajo|medio|minimo)/;
 const isMostlyMinutes =
   /^(?:(?:for|about|around|approx\w*|another|unos|durante|otros)\s+)*[\d.,\s-]+min\w*(?: (?:more|or so|mas))?$/;
 const isOnlyMinutes = /^[\d.,\s-]+min\w*$/;

@@ -5,17 +5,19 @@ import { ownFoodSchema, recordOf, type OwnFood } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { isPlainLiquid } from '../food/plain-liquids';
 import { issueAt, refusal } from '../problem';
-import { asksOf, remarks, type Remark } from './asks';
+import type { Params } from '../words/sentence';
+import { asksOf, remark, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
-import { ingredientName, languages, namesOf, type Language } from './food-names';
+import { languages, namesOf, type Language } from './food-names';
 import { readLine, type ReadLine } from './line';
 import { crumbledInSteps, cutInSteps } from './cut-in-steps';
 import { readMethod, type Method } from './method';
 import { withoutMarkup } from './page';
-import { saying } from './sayings';
+import { nameIn, said, saidIn, saidSchema, type ReadingCode } from './said';
 import type { RecipeParts } from './sections';
 import { noRecipe, sourceOf } from './source-text';
 import { findRecipe, partsOfRecipe } from './structured';
+import type { RecipeTimes } from './times';
 import { fold, singulars, wordsOf } from './words';
 
 export const readingFormat = 'einkorn.reading/1';
@@ -36,6 +38,7 @@ const lineSchema = z.object({
   left: z.array(z.string()),
   certain: z.number().min(0).max(1),
   note: z.string().optional(),
+  said: saidSchema.optional(),
   choices: z.array(z.string()),
   refused: z.boolean(),
 });
@@ -55,8 +58,15 @@ export const readingSchema = z.object({
     whistles: z.number().optional(),
     from: z.array(z.string()),
   }),
-  asks: z.array(z.object({ path: z.string(), question: z.string(), choices: z.array(z.string()) })),
-  report: z.array(z.object({ severity: z.enum(['info', 'caution']), text: z.string(), line: z.number().optional() })),
+  asks: z.array(z.object({ path: z.string(), question: z.string(), said: saidSchema, choices: z.array(z.string()) })),
+  report: z.array(
+    z.object({
+      severity: z.enum(['info', 'caution']),
+      text: z.string(),
+      said: saidSchema.optional(),
+      line: z.number().optional(),
+    }),
+  ),
 });
 export type Reading = z.infer<typeof readingSchema>;
 
@@ -96,8 +106,9 @@ const languageOf = (parts: RecipeParts): Language => {
 
 function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly OwnFood[] = []): Reading {
   if (parts.lines.length === 0 && parts.steps.length === 0) throw noRecipe();
-  const say = saying[language];
   const report: Remark[] = [];
+  const tell = (code: ReadingCode, params: Params, severity: Remark['severity'] = 'info'): void =>
+    void report.push(remark(severity, said(code, params), language));
   const read = parts.lines
     .slice(0, mostLines)
     .flatMap(({ text, group }) =>
@@ -105,8 +116,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
         group && !line.joins && line.food ? { ...line, joins: group } : line,
       ),
     );
-  if (parts.lines.length > mostLines)
-    report.push({ severity: 'caution', text: say.tooMany(mostLines, parts.lines.length) });
+  if (parts.lines.length > mostLines) tell('too-many-lines', { most: mostLines, all: parts.lines.length }, 'caution');
   if (parts.steps.length > 0) for (const line of read) asStepsCutIt(line, parts.steps);
   const method = readMethod(parts.steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
@@ -115,11 +125,11 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
     ...parts.lines.map((l) => l.text),
   ]);
   const serves = parts.serves ?? peopleFor(weighed, family);
-  if (parts.serves === null) report.push({ severity: 'info', text: say.serves(serves) });
-  const dish = dishOf(parts, read, { method, family, serves });
-  if (dish) report.push({ severity: 'info', text: say.family(say.families[family], because) });
-  if (parts.times && Object.keys(parts.times).length > 0)
-    report.push({ severity: 'info', text: say.times(parts.times) });
+  if (parts.serves === null) tell('serves-by-amounts', { serves });
+  const dish = dishOf(parts, read, { method, family, serves, language });
+  if (dish) tell('read-as', { family, because });
+  const clock = clockOf(parts.times ?? {});
+  if (clock) tell(clock.code, { minutes: clock.minutes });
   read.forEach((l, i) => report.push(...remarks(l, i, language)));
   const liquidMl = Math.round(read.reduce((n, l) => n + pouredMl(l), 0));
   return {
@@ -186,7 +196,7 @@ function peopleFor(foods: readonly Weighed[], family: Dish['family']): number {
 function dishOf(
   parts: RecipeParts,
   read: readonly ReadLine[],
-  { method, family, serves }: { method: Method; family: Dish['family']; serves: number },
+  { method, family, serves, language }: { method: Method; family: Dish['family']; serves: number; language: Language },
 ): Dish | null {
   const ingredients: Ingredient[] = [];
   const bowlLiquid = family === 'pot-in-pot' ? liquidOfBowl(read) : null;
@@ -207,7 +217,7 @@ function dishOf(
   }
   const dish = {
     format: dishFormat,
-    title: parts.title.slice(0, 120) || titleFrom(ingredients),
+    title: parts.title.slice(0, 120) || titleFrom(ingredients, language),
     family,
     serves,
     ingredients,
@@ -236,10 +246,21 @@ function liquidOfBowl(read: readonly ReadLine[]): ReadLine | null {
 const isCookedStarch = (l: ReadLine): boolean => l.prep?.state === 'cooked' && foodIn(l)?.grain !== undefined;
 const isPlanned = (l: ReadLine): boolean => l.food !== null && l.amount !== null && !l.refused && !isCookedStarch(l);
 
-function titleFrom(ingredients: readonly Ingredient[]): string {
-  const first = ingredients.filter((i) => ['meat', 'grain', 'pasta'].includes(recordOf(i).kind)).slice(0, 2);
-  const words = first.map(ingredientName).join(' and ') || 'New dish';
-  return words.charAt(0).toUpperCase() + words.slice(1);
+/** A recipe without a title is called by what there is most to say of. */
+function titleFrom(ingredients: readonly Ingredient[], language: Language): string {
+  const [first, second] = ingredients
+    .filter((i) => ['meat', 'grain', 'pasta'].includes(recordOf(i).kind))
+    .map((i) => i.ownFood?.name ?? i.name ?? nameIn(i.food, language));
+  const words = first && second ? saidIn(said('title-of-two', { first, second }), language) : first;
+  const title = words ?? saidIn(said('title-of-none'), language);
+  return title.charAt(0).toUpperCase() + title.slice(1);
+}
+
+/** The clock of the recipe itself: all of it where it is known, else the cooking. */
+function clockOf({ prepMin, cookMin, totalMin }: RecipeTimes): { code: ReadingCode; minutes: number } | null {
+  const minutes = totalMin ?? (prepMin !== undefined && cookMin !== undefined ? prepMin + cookMin : undefined);
+  if (minutes !== undefined) return { code: 'own-clock', minutes };
+  return cookMin === undefined ? null : { code: 'own-clock-cook', minutes: cookMin };
 }
 
 function ownDish(dish: Dish, leftOut: readonly { message: string }[], language: Language): Reading {

@@ -160,7 +160,7 @@ const stepText = (line: string): string => line.replace(/^\s*(?:\d+[.)]\s*|[-*â€
 function isStep(line: string, plain: string): boolean {
   const bare = plain.replace(/^\d+[.)]\s*/, '');
   if (
-    /\b(?:high|low|alta|baja) (?:pressure|presion)\b|presion (?:alta|baja)|\b(?:natural|quick) (?:pressure )?release\b|\bwhistles\b|\bnpr\b|\bmin\w* (?:on |at )?high\b/.test(
+    /\b(?:high|low|alta|baja) (?:pressure|presion)\b|presion (?:alta|baja)|\b(?:natural|quick) (?:pressure )?release\b|\bwhistles\b|\bnpr\b|\b(?:liberacion|despresurizacion) (?:rapida|natural)|^olla (?:a presion|express)\b|\bmin\w* (?:on |at )?high\b/.test(
       plain,
     )
   )
@@ -179,7 +179,11 @@ function isTimeUnderLid(plain: string): boolean {
   const head = /^\d{1,2}\s*(?:min\w*|'|whistles?|pitidos?)/.exec(plain)?.[0];
   if (head === undefined) return false;
   const isAlone = plain === head || plain === `${head}.`;
-  return isAlone || releaseWords.test(plain) || clausesOf(plain).some((c) => ['natural', 'quick'].includes(aboutOf(c)));
+  return (
+    isAlone ||
+    releaseWords.test(plain) ||
+    clausesOf(plain).some((c) => ['natural', 'quick', 'pressure'].includes(aboutOf(c)))
+  );
 }
 const releaseWords = /\b(?:quick|rapid[ao]|liberacion)\b/;
 

@@ -1,4 +1,5 @@
 import { problemWords } from './problems';
+import { readingWords } from './reading-en';
 
 /**
  * The English words of what plans, logs and finishes say, by their codes; `{{ x }}` is filled by `sentence`. The documents,
@@ -6,6 +7,7 @@ import { problemWords } from './problems';
  */
 export const en = {
   ...problemWords,
+  ...readingWords,
   warning: {
     'never-seals': 'The pot does not come to pressure with this load: too little liquid or too weak a heat.',
     'boils-dry': 'The pot boils dry in this program. Add liquid.',

@@ -1,10 +1,12 @@
 import type { en } from './en';
 import { problemWordsEs } from './problems-es';
+import { readingWordsEs } from './reading-es';
 import type { WordsLike } from './words-like';
 
 /** What plans, logs and finishes say, in Spanish; see en.ts. */
 export const es: WordsLike<typeof en> = {
   ...problemWordsEs,
+  ...readingWordsEs,
   warning: {
     'never-seals': 'Con esta carga la olla no llega a presión: poco líquido o poco calor.',
     'boils-dry': 'La olla se queda seca en este programa. Añada líquido.',

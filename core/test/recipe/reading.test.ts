@@ -170,6 +170,16 @@ describe('what a recipe says to do under pressure', () => {
     ['Close the lid and cook for 3 whistles.', { whistles: 3 }],
     ['Cocina 8 minutos a presión alta.', { holdMin: 8, pressure: 'high' }],
     ['Cocinar 8 minutos a presión alta y soltar la presión de golpe.', { holdMin: 8, release: { kind: 'quick' } }],
+    ['Cocine a presión alta 8 minutos.\nLiberación rápida.', { holdMin: 8, release: { kind: 'quick' } }],
+    [
+      'Cocine a presión alta 8 minutos.\nLiberación natural de 10 minutos.',
+      { holdMin: 8, release: { kind: 'timed', naturalMin: 10 } },
+    ],
+    ['Olla a presión 8 min. Liberación natural', { holdMin: 8, release: { kind: 'natural' } }],
+    // On a flame the minutes count from the valve, over a low one.
+    ['Cuando suba la válvula, 8 minutos a fuego suave. Esperar a que baje sola.', { holdMin: 8 }],
+    ['When it comes to pressure, cook 8 minutes over low heat.', { holdMin: 8 }],
+    ['8 minutes HP, let it sit 10, then open', { holdMin: 8, release: { kind: 'timed', naturalMin: 10 } }],
   ] as const)('%s', (step, expected) => {
     expect(method(step)).toMatchObject(expected);
   });
@@ -299,10 +309,14 @@ test.each([
 });
 
 test('the times of a recipe are said beside the reading, and of a plan of ours they are read back', () => {
-  const timed = { '@type': 'Recipe', name: 'Rice', recipeIngredient: ['300 g rice'], prepTime: 'PT10M', cookTime: 'x' };
-  expect(readLinkedData(timed).report.map((r) => r.text)).toContainEqual(
-    'The recipe’s own clock: 10 min to prepare. Heating up and letting off are often not in it.',
-  );
+  const timed = (times: object) =>
+    readLinkedData({ '@type': 'Recipe', name: 'Rice', recipeIngredient: ['300 g rice'], ...times }).report.flatMap(
+      ({ said }) => (said?.code.startsWith('own-clock') ? [[said.code, said.params]] : []),
+    );
+  expect(timed({ prepTime: 'PT10M', cookTime: 'PT25M' })).toEqual([['own-clock', { minutes: 35 }]]);
+  expect(timed({ prepTime: 'PT10M', cookTime: 'PT25M', totalTime: 'PT50M' })).toEqual([['own-clock', { minutes: 50 }]]);
+  expect(timed({ prepTime: 'x', cookTime: 'PT25M' })).toEqual([['own-clock-cook', { minutes: 25 }]]);
+  expect(timed({ prepTime: 'PT10M', cookTime: 'x' })).toEqual([]);
   const data = recipeLinkedData(demoDish('plain-long-grain'), plan(demoDish('plain-long-grain'), hut));
   expect(isoMinutes(data['totalTime'] as string)).toBe(
     Math.round(plan(demoDish('plain-long-grain'), hut).timeline.at(-1)!.endMin),

@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { AutoComplete } from 'primeng/autocomplete';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
+import { readingSentence } from '../i18n/reading-words';
 import { kitchenFeature } from '../state/kitchen';
 import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { prepWords } from '../ui/prep-words';
@@ -52,11 +53,11 @@ interface Choice {
           @if (r.left.length > 0) {
             <span class="quiet">{{ t('gather.not-read', { words: r.left.join(' ') }) }}</span>
           }
-          @if (r.note) {
-            <span class="quiet">{{ r.note }}</span>
+          @if (r.said; as note) {
+            <span class="quiet">{{ sentence(note, t) }}</span>
           }
-        } @else if (missing()) {
-          <span class="stop-text">{{ missing() }}</span>
+        } @else if (line()?.said; as note) {
+          <span class="stop-text">{{ sentence(note, t) }}</span>
           @if (unknown(); as words) {
             <button type="button" class="packet" (click)="packetOf.set(words)">{{ t('own-food.from-packet') }}</button>
           }
@@ -109,7 +110,8 @@ export class AddLine {
     this.fmt.locale();
     return Object.fromEntries(foods.map((f) => [f.id, this.transloco.translate(`food.${f.id}`)]));
   });
-  private readonly line = computed((): ReadLine | null =>
+  readonly sentence = readingSentence;
+  readonly line = computed((): ReadLine | null =>
     this.text().trim().length < 2
       ? null
       : readLine(this.text(), this.fmt.locale().startsWith('es') ? 'es' : 'en', this.ownFoods())[0]!,
@@ -119,7 +121,6 @@ export class AddLine {
     const line = this.line();
     return line && isWhole(line) ? line : null;
   });
-  readonly missing = computed(() => (this.read() ? '' : (this.line()?.note ?? '')));
 
   /** the words of a line whose food nobody knows */
   readonly unknown = computed(() => {

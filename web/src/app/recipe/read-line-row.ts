@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { askedBelow, showAmount, type Reading, type UnitId } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
+import { readingSentence } from '../i18n/reading-words';
 import { prepWords } from '../ui/prep-words';
 
 /** One line as it was understood: how much of what, cut and state; where it is not certain, a choice or an amount to give. */
@@ -30,8 +31,8 @@ import { prepWords } from '../ui/prep-words';
         @if (line().left.length > 0 && line().food) {
           <span class="said stop-text">{{ t('gather.not-read', { words: line().left.join(' ') }) }}</span>
         }
-        @if (line().grams !== 0 && line().note; as note) {
-          <span class="said" [class.quiet]="!asks() && !line().refused">{{ note }}</span>
+        @if (line().grams !== 0 && line().said; as said) {
+          <span class="said" [class.quiet]="!asks() && !line().refused">{{ sentence(said, t) }}</span>
         }
         @if (asks() || line().refused) {
           <span class="answers">
@@ -71,6 +72,7 @@ export class ReadLineRow {
   /** a food that nobody knows, by its words: it may be added from its packet */
   readonly unknown = output<string>();
   readonly fmt = inject(Format);
+  readonly sentence = readingSentence;
   readonly bad = signal('');
   readonly asks = computed(() => this.line().certain < askedBelow && !this.line().refused);
   readonly needsAmount = computed(() => this.asks() && this.line().food !== null && this.line().choices.length === 0);

@@ -15,6 +15,7 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
+import { readingSentence } from '../i18n/reading-words';
 import { SaidPipe } from '../i18n/said';
 import { kitchenFeature } from '../state/kitchen';
 import { MiniPot } from '../ui/mini-pot';
@@ -26,11 +27,15 @@ import { RecipeActions, recipeFeature, type OwnWords } from './recipe.slice';
 import { PotNamePipe } from '../ui/pot-name';
 
 /** The answer to how the pressure is let off, as the reader of recipes understands it. */
+/** A step that is written into the recipe, in its own language. */
 const releaseSteps = {
-  quick: 'Quick release.',
-  natural: 'Natural release.',
-  timed: 'Natural release 10 minutes.',
-} as const;
+  en: { quick: 'Quick release.', natural: 'Natural release.', timed: 'Natural release 10 minutes.' },
+  es: {
+    quick: 'Liberación rápida.',
+    natural: 'Liberación natural.',
+    timed: 'Liberación natural de 10 minutos.',
+  },
+} as const satisfies Record<Language, Record<string, string>>;
 
 /** New dish: a text on the left, what was understood of it on the right, the recipe as written beside our plan, the Bench. */
 @Component({
@@ -75,6 +80,7 @@ export class RecipePage {
   readonly ownFood = signal<string | null>(null);
 
   readonly inShort = planInShort;
+  readonly sentence = readingSentence;
   readonly families = families;
   readonly releases = ['quick', 'natural', 'timed'] as const;
   readonly asksRelease = computed(() => this.reading()?.asks.some((a) => a.path === 'cooked.release') ?? false);
@@ -139,8 +145,9 @@ export class RecipePage {
     this.typed(`${this.text().trimEnd()}\n${this.word(`food.${food}`)}`.trimStart());
   }
   /** How the recipe lets the pressure off, as a step of its own at the end of the text. */
-  release(kind: keyof typeof releaseSteps): void {
-    this.typed(`${this.text().trimEnd()}\n${releaseSteps[kind]}`);
+  release(kind: keyof (typeof releaseSteps)['en']): void {
+    const language = this.reading()?.language ?? 'en';
+    this.typed(`${this.text().trimEnd()}\n${releaseSteps[language][kind]}`);
   }
   own(own: OwnWords): void {
     this.store.dispatch(RecipeActions.ownWords({ own }));

@@ -1,0 +1,82 @@
+/** What the reader of recipes says of what it read: of a line, of the whole, and what it asks for. */
+export const readingWords = {
+  reading: {
+    'no-amount': 'No amount is given: say how much.',
+    'to-taste': 'To taste: no amount is counted.',
+    'liquid-planned': 'No amount is given: the plan works the liquid out.',
+    'unknown-food': 'I do not know the food “{{ words }}”. Choose one that comes near, or leave it out.',
+    'stands-in': 'Counted as {{ food }}, which comes near it in water, salt and fat.',
+    'which-kind': 'Which kind is not said.',
+    'two-foods': 'Two foods share one amount: give each its own line.',
+    'each-or-all': 'Is that the weight of one, or of all of them?',
+    'second-amount': 'Two amounts stand here: say which is meant.',
+    'first-of-two': 'Of the two named, {{ food }} is counted.',
+    'size-unknown': 'How much is in one {{ measure }} is not said.',
+    'usual-size': 'Counted in the usual size.',
+    range: 'A range: the middle is counted.',
+    'already-cooked': 'Cooked already: it goes in after opening, not under pressure.',
+    drained: 'Its brine is poured off: six tenths of the tin are counted.',
+    'not-understood': '{{ line }}: not understood: {{ words }}.',
+    'how-much': 'How much is “{{ line }}”?',
+    'which-food': 'Which food is “{{ line }}”?',
+    'which-release': 'How is the pressure let off?',
+    'read-as': 'Read as: {{ family }} ({{ because }}). You can change it.',
+    'serves-by-amounts': 'For how many is not said: {{ serves }} by its amounts.',
+    'too-many-lines': 'Only the first {{ most }} of {{ all }} ingredient lines were read.',
+    'own-clock': 'The recipe’s own clock: {{ minutes }} min in all. Heating up and letting off are often not in it.',
+    'own-clock-cook':
+      'The recipe’s own clock: {{ minutes }} min to cook. Heating up and letting off are often not in it.',
+    'title-of-two': '{{ first }} and {{ second }}',
+    'title-of-none': 'New dish',
+  },
+  /** Things that do not belong in such a pot: the reason and the way out. */
+  misfit: {
+    'dry-pulse':
+      'Dry beans and peas are not planned: soak them and boil them hard first (raw kidney beans hold a toxin), or use canned ones. Lentils and split mung are.',
+    'instant-rice':
+      'Instant rice is cooked already and turns to paste under pressure: stir it in after opening, or use ordinary rice.',
+    couscous: 'Couscous only swells: stir it in after opening, lid on for five minutes, or use the giant kind.',
+    polenta:
+      'Polenta and grits settle and burn on the base: cook them in a pot of their own, stirring, and serve this over them.',
+    'fresh-pasta':
+      'Fresh pasta is done in two or three minutes and falls apart under pressure: cook it in the open pot at the end, or use dried.',
+    dough: 'Dough and what makes it rise need an oven, not steam: bake it apart.',
+    'deep-fat': 'Fat for frying deep never goes under pressure: fry in a pan of its own.',
+    'alcohol-strong':
+      'Strong spirits give fumes that burn: boil them off in the open pot away from the flame, or leave them out.',
+    'whole-bird': 'A whole bird is thicker than what is planned here (90 mm): cut it into pieces and name them.',
+  },
+  /** By what a family was recognised. */
+  'family-by': {
+    title: 'by its title',
+    rack: 'there is a rack',
+    'inner-bowl': 'there is a bowl in the pot',
+    oats: 'mostly oats',
+    sheets: 'there are sheets of pasta',
+    soup: 'much liquid',
+    pasta: 'more pasta than grain',
+    'risotto-rice': 'rice that gives its starch',
+    'meat-under-grain': 'the grain stays on top',
+    'meat-and-grain': 'meat and grain',
+    'fried-grain': 'the grain is fried',
+    'grain-alone': 'grain alone',
+    'no-starch': 'no grain, no pasta',
+    sides: 'only sides',
+  },
+  'family-plain': {
+    'plain-grain': 'grain and water',
+    'coated-grain': 'grain turned in fat first',
+    'one-pot-grain': 'grain and meat together',
+    'layered-grain': 'grain on top of meat and sauce',
+    biryani: 'rice over marinated meat',
+    risotto: 'stirred, creamy rice',
+    casserole: 'stew, with or without grain',
+    'one-pot-pasta': 'pasta in its sauce',
+    'layered-pasta': 'pasta in layers',
+    'noodle-soup': 'soup with noodles or grain',
+    'rack-over-grain': 'meat on a rack over grain',
+    'pot-in-pot': 'grain in a bowl inside the pot',
+    porridge: 'porridge or pudding',
+    'steamed-side': 'vegetables in steam',
+  },
+} as const;

@@ -1,0 +1,82 @@
+import type { readingWords } from './reading-en';
+import type { WordsLike } from './words-like';
+
+/** What the reader of recipes says, in Spanish; see reading-en.ts. */
+export const readingWordsEs: WordsLike<typeof readingWords> = {
+  reading: {
+    'no-amount': 'Falta la cantidad: diga cuánto.',
+    'to-taste': 'Al gusto: no se cuenta ninguna cantidad.',
+    'liquid-planned': 'Falta la cantidad: el plan calcula el líquido.',
+    'unknown-food': 'No conozco el alimento «{{ words }}». Elija uno parecido o déjelo fuera.',
+    'stands-in': 'Contado como {{ food }}, parecido en agua, sal y grasa.',
+    'which-kind': 'No se dice de qué clase.',
+    'two-foods': 'Dos alimentos comparten una cantidad: dé una línea a cada uno.',
+    'each-or-all': '¿Es el peso de uno o de todos?',
+    'second-amount': 'Hay dos cantidades: diga cuál vale.',
+    'first-of-two': 'De los dos nombrados se cuenta {{ food }}.',
+    'size-unknown': 'No se dice cuánto trae cada {{ measure }}.',
+    'usual-size': 'Contado en el tamaño corriente.',
+    range: 'Un intervalo: se cuenta el medio.',
+    'already-cooked': 'Ya está cocido: se añade al abrir, no a presión.',
+    drained: 'Se tira el líquido: se cuentan seis décimas de la lata.',
+    'not-understood': '{{ line }}: no entendido: {{ words }}.',
+    'how-much': '¿Cuánto es «{{ line }}»?',
+    'which-food': '¿Qué alimento es «{{ line }}»?',
+    'which-release': '¿Cómo se suelta la presión?',
+    'read-as': 'Leído como: {{ family }} ({{ because }}). Se puede cambiar.',
+    'serves-by-amounts': 'No se dice para cuántos: {{ serves }} según las cantidades.',
+    'too-many-lines': 'Solo se leyeron las primeras {{ most }} de {{ all }} líneas.',
+    'own-clock': 'El reloj de la receta: {{ minutes }} min en total. Calentar y despresurizar a menudo no cuentan.',
+    'own-clock-cook':
+      'El reloj de la receta: {{ minutes }} min de cocción. Calentar y despresurizar a menudo no cuentan.',
+    'title-of-two': '{{ first }} con {{ second }}',
+    'title-of-none': 'Plato nuevo',
+  },
+  misfit: {
+    'dry-pulse':
+      'Las judías y los garbanzos secos no se planifican: remójelos y hiérvalos fuerte antes (la judía roja cruda tiene una toxina), o use los de bote. Las lentejas sí.',
+    'instant-rice':
+      'El arroz instantáneo ya está cocido y se deshace a presión: añádalo al abrir, o use arroz corriente.',
+    couscous: 'El cuscús solo se hincha: añádalo al abrir, tapado cinco minutos, o use el gigante.',
+    polenta: 'La polenta se asienta y se quema en el fondo: hágala aparte, removiendo, y sirva esto encima.',
+    'fresh-pasta':
+      'La pasta fresca se hace en dos o tres minutos y a presión se deshace: cuézala al final con la olla abierta, o use seca.',
+    dough: 'La masa y lo que la hace subir piden horno, no vapor: hágala aparte.',
+    'deep-fat': 'El aceite de freír nunca va a presión: fría aparte, en una sartén.',
+    'alcohol-strong':
+      'Los licores fuertes dan vapores que arden: evapórelos con la olla abierta y lejos de la llama, o déjelos.',
+    'whole-bird': 'Un ave entera es más gruesa de lo que aquí se planifica (90 mm): córtela en piezas y nómbrelas.',
+  },
+  'family-by': {
+    title: 'por su título',
+    rack: 'hay una rejilla',
+    'inner-bowl': 'hay un cuenco en la olla',
+    oats: 'sobre todo avena',
+    sheets: 'hay láminas de pasta',
+    soup: 'mucho líquido',
+    pasta: 'más pasta que grano',
+    'risotto-rice': 'arroz que suelta almidón',
+    'meat-under-grain': 'el grano queda encima',
+    'meat-and-grain': 'carne y grano',
+    'fried-grain': 'el grano se rehoga',
+    'grain-alone': 'solo grano',
+    'no-starch': 'ni grano ni pasta',
+    sides: 'solo guarnición',
+  },
+  'family-plain': {
+    'plain-grain': 'grano y agua',
+    'coated-grain': 'grano rehogado antes en grasa',
+    'one-pot-grain': 'grano y carne juntos',
+    'layered-grain': 'grano sobre carne y salsa',
+    biryani: 'arroz sobre carne adobada',
+    risotto: 'arroz cremoso, removido',
+    casserole: 'guiso, con grano o sin él',
+    'one-pot-pasta': 'pasta en su salsa',
+    'layered-pasta': 'pasta en capas',
+    'noodle-soup': 'sopa con fideos o grano',
+    'rack-over-grain': 'carne en rejilla sobre grano',
+    'pot-in-pot': 'grano en un cuenco dentro de la olla',
+    porridge: 'gachas o arroz con leche',
+    'steamed-side': 'verduras al vapor',
+  },
+};
