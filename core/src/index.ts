@@ -45,7 +45,7 @@ export { freeId } from './dish/free-id';
 export { isStructured } from './recipe/source-text';
 export { importDish, type Imported } from './dish/import';
 export { readDish, readKitchen, upgradeDish } from './dish/read';
-export { problemOf } from './zod-problem';
+export { messageOf, problemOf } from './zod-problem';
 export { scaleBy, scaleDish, scaleToGrain, type NotScaled, type Scaled } from './dish/scale';
 export { scaleToPot } from './plan/questions/scale';
 export * from './plan/document/document';

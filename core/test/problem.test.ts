@@ -1,5 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import * as z from 'zod';
+import { messageOf } from '../src';
 import { issueAt, refusal, refusalAt } from '../src/problem';
 import { problemWords } from '../src/words/problems';
 
@@ -41,3 +43,26 @@ test('no schema says a sentence of its own', () => {
   );
   expect(own).toEqual([]);
 });
+
+test.each([
+  [z.number().min(2), 1, 'At least 2.'],
+  [z.number().positive(), 0, 'More than 0.'],
+  [z.number().max(2), 3, 'At most 2.'],
+  [z.number().lt(2), 2, 'Less than 2.'],
+  [z.int(), 1.5, 'This must be a whole number.'],
+  [z.number(), Number.NaN, 'This must be a number.'],
+  [z.string().min(2), 'a', 'Use at least 2 characters.'],
+  [z.string().max(1), 'ab', 'Use at most 1 characters.'],
+  [z.array(z.string()).min(1), [], 'At least 1 of these.'],
+  [z.array(z.string()).max(1), ['a', 'b'], 'At most 1 of these.'],
+  [z.string().regex(/^a/), 'b', 'This is not written in the form that is asked for.'],
+  [z.union([z.string(), z.number()]), true, 'This has none of the forms that are understood.'],
+  [z.discriminatedUnion('kind', [z.object({ kind: z.literal('quick') })]), { kind: 'slow' }, 'Use one of: quick.'],
+  [z.number().min(2, 'Two or more.'), 1, 'Two or more.'],
+  [z.string(), undefined, 'This field is missing; it must be text.'],
+] as const)(
+  'what a schema finds without a sentence of its own is said in the words of the catalogue: %#',
+  (schema, value, message) => {
+    expect(messageOf(schema.safeParse(value).error!.issues[0]!)).toBe(message);
+  },
+);

@@ -1,5 +1,6 @@
 import { Directive, effect, ElementRef, inject, input, output, Renderer2, signal } from '@angular/core';
 import { NG_VALUE_ACCESSOR } from '@angular/forms';
+import { messageOf } from '@einkorn/core';
 import type { ZodType } from 'zod';
 import type { EntryMeasure } from '../i18n/entry';
 import { Format } from '../i18n/format';
@@ -48,7 +49,8 @@ export class Bound<T> {
   /** An emptied field is not judged: what it means is for its screen to say. */
   private isFit(value: T): boolean {
     const read = value === null ? null : this.ekSchema()?.safeParse(value);
-    this.say(read?.success === false ? (read.error.issues[0]?.message ?? null) : null);
+    const finding = read?.success === false ? read.error.issues[0] : undefined;
+    this.say(finding ? messageOf(finding) : null);
     return this.said === null;
   }
 

@@ -1,4 +1,5 @@
 import type { ValidationErrors, ValidatorFn } from '@angular/forms';
+import { messageOf } from '@einkorn/core';
 import type { ZodType } from 'zod';
 import type { Refusals } from '../i18n/refusals';
 
@@ -15,7 +16,7 @@ export const zodValidator =
     const parsed = schema.safeParse(toDocument(form.value));
     if (parsed.success) return null;
     const messages: Record<string, string> = {};
-    for (const { path, message } of parsed.error.issues) messages[path.map(String).join('.')] ??= message;
+    for (const issue of parsed.error.issues) messages[issue.path.map(String).join('.')] ??= messageOf(issue);
     return { messages };
   };
 
