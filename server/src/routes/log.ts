@@ -19,7 +19,7 @@ interface Report {
 }
 
 const notedBody = z.strictObject({
-  noted: z.array(notedRowSchema).min(1).max(mostRows, `At most ${mostRows} cooks at a time.`),
+  noted: z.array(notedRowSchema).min(1).max(mostRows),
 });
 const tableBody = z.strictObject({ csv: z.string() });
 const has = (body: unknown, key: string): boolean => typeof body === 'object' && body !== null && key in body;

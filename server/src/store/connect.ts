@@ -60,6 +60,8 @@ export async function openStore(folder: string): Promise<Store> {
     if (!fresh) await readThrough(sequelize, folder);
     await sequelize.query('PRAGMA journal_mode = WAL');
     await sequelize.query('PRAGMA foreign_keys = ON');
+    // The log is folded into the file in quiet minutes (keeper); until it is 64 MB long no tap waits for that.
+    await sequelize.query('PRAGMA wal_autocheckpoint = 16384');
     if (killed) await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
     await migrate(sequelize, () => takeSnapshot(sequelize, folder, { why: 'migration' }));
     if (!fresh) setAside = await setAsideUnreadable(sequelize);
