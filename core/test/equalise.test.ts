@@ -30,6 +30,30 @@ describe('equaliser', () => {
   test('a plan that serves all needs no proposal', () => {
     expect(equalise(turkeyRice(), hut, plan(turkeyRice(), hut))).toEqual([]);
   });
+  test('fillets that would need a short lid of their own are cut into pieces instead, as large as one lid bears', () => {
+    const orzo = board(
+      'one-pot-pasta',
+      { food: 'chicken-thigh', g: 680 },
+      { food: 'orzo', g: 290 },
+      { food: 'broth', g: 700 },
+    );
+    const twice = plan(orzo, hut);
+    expect([twice.firstStage!.holdMin <= 8, strugglers(twice)]).toEqual([true, ['chicken-thigh']]);
+    const [cut] = equalise(orzo, hut, twice);
+    expect(cut).toMatchObject({ code: 'cut-pieces', ingredient: 'chicken-thigh', plan: { firstStage: null } });
+    expect(cut!.to).toBeGreaterThanOrEqual(15);
+    expect(cut!.plan.timeline.at(-1)!.endMin).toBeLessThan(twice.timeline.at(-1)!.endMin);
+    expect(cut!.plan.meats[0]!.ok).toBe(true);
+  });
+  test('legs on the bone are not cut, and a long stage is one that a cook would give them', () => {
+    const legs = board(
+      'one-pot-pasta',
+      { food: 'chicken-drumstick', g: 600 },
+      { food: 'orzo', g: 290 },
+      { food: 'broth', g: 700 },
+    );
+    expect(strugglers(plan(legs, hut))).toEqual([]);
+  });
 });
 
 /* What is thought of for each kind of trouble, with a planner that says what the test wants it to say. */
@@ -48,7 +72,7 @@ const says = (x: Says): Plan =>
     grain: x.grain ? { done: x.grain.done, textureIndex: 66 + x.grain.off, aimIndex: 66 } : null,
     warnings: (x.warnings ?? []).map((severity) => ({ severity })),
     timeline: [{ endMin: x.endMin ?? 30 }],
-    firstStage: x.first ? {} : null,
+    firstStage: x.first ? { holdMin: 20, slow: [] } : null,
   }) as unknown as Plan;
 
 describe('trouble by its weight', () => {

@@ -307,3 +307,43 @@ test('whole spices open in the fat of separate rice before the meat; in a soup t
   expect(withSpice('one-pot-grain', 'rice-basmati')).toEqual(['ghee', 'spice-whole', 'chicken-thigh']);
   expect(withSpice('noodle-soup', 'rice-basmati')).not.toContain('spice-whole');
 });
+
+test('onions brown in the spiced fat of a pulao before the mince; without spices they follow it', () => {
+  const pan = (...spices: Thing[]) =>
+    plan(
+      board(
+        'one-pot-grain',
+        { food: 'ghee', g: 40 },
+        ...spices,
+        { food: 'lamb-ground', g: 500 },
+        { food: 'onion', g: 200 },
+        { food: 'ginger', g: 10 },
+        { food: 'rice-basmati', g: 370 },
+        { food: 'water', g: 500 },
+      ),
+      seaLevel,
+    ).fry.map((f) => [f.ingredient, f.until, f.trouble]);
+  expect(pan({ food: 'spice-whole', g: 5 })).toEqual([
+    ['ghee', 'fat-hot', undefined],
+    ['spice-whole', 'fragrant', undefined],
+    ['onion', 'edges-brown', undefined],
+    ['lamb-ground', 'crumbs-half-brown', undefined],
+    ['ginger', 'fragrant', undefined],
+  ]);
+  expect(pan().map(([i]) => i)).toEqual(['ghee', 'lamb-ground', 'onion', 'ginger']);
+});
+
+describe('what has to melt gets the minutes of the tables, and no more', () => {
+  const withRice = (food: string, g: number, rice: string) =>
+    plan(board('one-pot-grain', { food, g }, { food: rice, g: 300 }, { food: 'broth', g: 700 }), seaLevel);
+  // Single ribs: 20 to 25 min at high, then let off by itself, in the tables of makers [common practice].
+  test('single ribs are bars and not a rack', () => {
+    const p = withRice('pork-rib', 600, 'rice-medium');
+    expect(p.firstStage!.holdMin).toBeGreaterThanOrEqual(18);
+    expect(p.firstStage!.holdMin).toBeLessThanOrEqual(28);
+    expect(p.meats[0]!.texture).toBe('tender');
+  });
+  test.each(['rice-medium', 'rice-brown-long'])('the leg of a duck is tender beside %s', (rice) => {
+    expect(withRice('duck-leg', 500, rice).meats[0]!.texture).toBe('tender');
+  });
+});

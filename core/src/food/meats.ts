@@ -118,6 +118,8 @@ const shapes: Record<string, NonNullable<MeatRecord['shape']>> = {
   'chicken-leg': 'cylinder',
   'turkey-leg': 'cylinder',
   'duck-leg': 'cylinder',
+  // One rib with its meat, cut off the rack.
+  'pork-rib': 'cylinder',
   'guinea-fowl': 'cylinder',
   'sausage-fresh': 'cylinder',
   shrimp: 'cylinder',
@@ -128,6 +130,11 @@ const shapes: Record<string, NonNullable<MeatRecord['shape']>> = {
 
 /** Mince that is loose: it is broken up in the pan. Balls and sausages of it keep their shape. */
 export const isMince = (food: FoodRecord): boolean => food.meat?.cut === 'ground' && food.meat.shape === undefined;
+
+/** Collagen minutes from which a cut is tough until it has melted: every stewing cut, and the leg of a duck [common practice]. */
+export const slowFromMin = 8;
+/** Is meat that wants the minutes of a stew? */
+export const isSlowCut = (food: FoodRecord): boolean => (food.meat?.tenderCoreMin?.[0] ?? 0) >= slowFromMin;
 
 const memory: SourceCode = 'M';
 

@@ -5,6 +5,7 @@ import type { Dish, Ingredient } from '../dish/schema';
 import { findFood, foods } from '../food/find';
 import { recordOf } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
+import { slowFromMin } from '../food/meats';
 import type { Plan } from './document/document';
 import { solvePlan } from './solve-plan';
 import { stopCount } from './judge/verdict';
@@ -15,6 +16,7 @@ export interface Proposal {
   code:
     | 'cut-thinner'
     | 'cut-thicker'
+    | 'cut-pieces'
     | 'on-the-rack'
     | 'lower'
     | 'hold-back'
@@ -31,12 +33,26 @@ export interface Proposal {
   trouble: number;
 }
 
+/** Bite-size, mm [common practice]. */
+const smallestPieceMm = 15;
+const largestPieceMm = 35;
 const thinnestMm = 6;
 const thickestMm = 40;
 
-/** Parts that this program does not serve: not done, tough, dry, hard, or gone soft. */
+/** For a stage as short as this nobody opens the pot twice: the meat is cut smaller, min [common practice]. */
+const shortStageMin = 8;
+/** Quick meat that has a short stage of its own only because it lies there in large pieces. */
+const apart = (p: Plan): string[] =>
+  p.firstStage === null ||
+  p.firstStage.holdMin > shortStageMin ||
+  p.meats.some((m) => (m.tenderCoreMin ?? 0) >= slowFromMin)
+    ? []
+    : p.firstStage.slow;
+
+/** Parts that this program does not serve: not done, tough, dry, hard, gone soft, or given a stage of their own for nothing. */
 export function strugglers(p: Plan): string[] {
   return [
+    ...apart(p),
     ...p.meats.filter((m) => ['under', 'tough', 'dry'].includes(m.texture)).map((m) => m.ingredient),
     ...p.plants.filter((v) => v.verdict !== 'done').map((v) => v.ingredient),
   ];
@@ -65,6 +81,7 @@ export function equalise(
     const item = dish.ingredients.find((i) => i.id === id)!;
     const isOver = chosen.meats.some((m) => m.ingredient === id && m.texture === 'dry') || isSoft(chosen, id);
     if (isOver) gentler(trial, dish, item);
+    else if (apart(chosen).includes(id)) together(trial, item);
     else sooner(trial, { dish, chosen, item });
   }
   const grain = dish.ingredients.find((i) => recordOf(i).kind === 'grain');
@@ -101,12 +118,24 @@ class Trials {
   }
 
   /** Whether a change helps, without keeping it. */
-  helps(item: Ingredient): boolean {
-    return troubleOf(this.planned(withIngredient(this.dish, item))) < this.before;
+  helps(item: Ingredient, isGood: (p: Plan) => boolean = () => true): boolean {
+    const plan = this.planned(withIngredient(this.dish, item));
+    return troubleOf(plan) < this.before && isGood(plan);
   }
 }
 
 const cutTo = (item: Ingredient, mm: number): Ingredient => ({ ...item, prep: { ...item.prep, thicknessMm: mm } });
+/** Bite-size: as wide as it is thick. */
+const inPieces = (item: Ingredient, mm: number): Ingredient => {
+  const { pieceG: _, ...prep } = item.prep ?? {};
+  return { ...item, prep: { ...prep, shape: 'cube', thicknessMm: mm } };
+};
+/** A flat piece without bones that a knife makes into cubes. */
+function isFillet(item: Ingredient): boolean {
+  const { meat } = recordOf(item);
+  const shape = item.prep?.shape ?? 'whole';
+  return (meat?.cut === 'white' || meat?.cut === 'dark') && meat.shape === undefined && shape === 'whole';
+}
 
 function cutMm(item: Ingredient): number {
   const food = recordOf(item);
@@ -121,6 +150,17 @@ function gentler(trial: Trials, dish: Dish, item: Ingredient): void {
     if (to <= thickestMm && trial.of('cut-thicker', cutTo(item, to), to)) break;
   trial.of('hold-back', { ...item, joins: 'finish' });
   if (dish.family !== 'pot-in-pot') trial.of('on-the-rack', { ...item, place: 'rack' });
+}
+
+/** For a part that needs a lid of its own: the largest pieces that are good under the lid of the starch. */
+function together(trial: Trials, item: Ingredient): void {
+  if (!isFillet(item)) return;
+  const isGood = (p: Plan): boolean =>
+    p.firstStage === null && p.meats.some((m) => m.ingredient === item.id && ['juicy', 'tender'].includes(m.texture));
+  const fits = (mm: number): boolean => trial.helps(inPieces(item, mm), isGood);
+  if (!fits(smallestPieceMm)) return;
+  const mm = lastWhole(smallestPieceMm, largestPieceMm, fits);
+  trial.of('cut-pieces', inPieces(item, mm), mm);
 }
 
 /** For a part that gets too little: thinner, lower, seared, started earlier, or a quicker cut of it. */
@@ -169,7 +209,9 @@ function quickerCuts(id: string): string[] {
 function otherGrains(grain: FoodRecord, p: Plan): string[] {
   const own = grain.grain!.eRef[0];
   const slower =
-    p.meats.some((m) => m.texture === 'tough' || m.texture === 'under') || p.plants.some((v) => v.verdict === 'hard');
+    apart(p).length > 0 ||
+    p.meats.some((m) => m.texture === 'tough' || m.texture === 'under') ||
+    p.plants.some((v) => v.verdict === 'hard');
   return foods
     .filter(
       (f) =>

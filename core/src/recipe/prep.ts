@@ -29,7 +29,7 @@ const namedSizes: readonly (readonly [RegExp, Prep])[] = [
 ];
 const shapes: readonly (readonly [RegExp, Prep['shape']])[] = [
   [
-    /\b(?:cubed?|cubes|diced?|dice|chunks?|stew(?:ing)? pieces|en (?:cubos|dados|trozos)|cubos|dados|troceados?|troceadas?)\b/,
+    /\b(?:cubed?|cubes|diced?|dice|chunks?|chunky|stew(?:ing)? pieces|en (?:cubos|dados|trozos)|cubos|dados|troceados?|troceadas?)\b/,
     'cube',
   ],
   [/\b(?:strips?|en tiras|tiras)\b/, 'strip'],

@@ -373,6 +373,7 @@ export const linesEn: readonly LineFact[] = [
   ['2 cans chickpeas (240 g drained)', 'beans-canned', 480],
   ['2 x 400g tins chickpeas (480g drained weight)', 'beans-canned', 480],
   ['1 tbsp g&g paste', 'ginger', 7.4],
+  ['2 carrots, chunky', 'carrot', 120, { shape: 'cube' }],
   ['1 inch cinnamon', 'spice-whole', 3],
   ['1 tbsp bouillon', 'stock-concentrate', 13.3],
   ['8 oz shredded pepper jack', 'cheese-hard', 227],

@@ -1,3 +1,4 @@
+import { isSlowCut } from '../../food/meats';
 import { timePoints } from '../../grain/texture';
 import type { Term } from '../../reasoned';
 import { chanceOf, piecesChance, sprayChance, textureChance } from './chance';
@@ -107,9 +108,8 @@ function eatingCost(m: MeatRun, naturalMin: number): number {
   const large = m.item.thicknessMm >= largeMm && naturalMin < 2 && m.item.state !== 'cooked' ? price.quickLargeMeat : 0;
   const need = wantedCollagenMin(m.item);
   const short = need > 0 ? Math.max(0, 1 - (v.collagenCoreMin ?? 0) / need) : 0;
-  const stew = m.item.food.meat!.cut === 'stew';
   if (v.texture === 'dry') return large + price.dryMeat;
-  if (need > 0) return large + (stew ? price.toughMeat : price.firmMeat) * short;
+  if (need > 0) return large + (isSlowCut(m.item.food) ? price.toughMeat : price.firmMeat) * short;
   return large + (v.texture === 'firm' ? price.firmMeat : 0);
 }
 

@@ -1,3 +1,4 @@
+import { isSlowCut } from '../../food/meats';
 import type { Gathered, Item } from '../gather/item';
 import { meatsOf, plantsOf } from '../gather/pieces';
 
@@ -11,7 +12,7 @@ export function leadingPieces(g: Gathered): Gathered {
   const need = (i: Item): number =>
     (i.thicknessMm ** 2 / (1 + i.piece.cautiousExponent)) *
     (i.startC < 0 ? slower.ice : 1) *
-    (i.food.meat?.cut === 'stew' ? slower.stew : 1);
+    (isSlowCut(i.food) ? slower.stew : 1);
   const after = (pieces: readonly Item[]): Item[] => [...pieces].sort((a, b) => need(b) - need(a)).slice(mostLeading);
   const left = new Set([...after(meatsOf(g)), ...after(plantsOf(g))]);
   return left.size === 0 ? g : { ...g, items: g.items.filter((i) => !left.has(i)) };

@@ -1,4 +1,5 @@
 import { lastWhole } from '../../bisect';
+import { isSlowCut } from '../../food/meats';
 import { equivalentMin } from '../../grain/clock';
 import type { Texture } from '../../grain/texture';
 import type { PotRun, Release } from '../../pot/program';
@@ -68,11 +69,11 @@ function unserved({ perfect: { h, potRun } }: OneLid): Item[] {
     .map((m) => m.item);
 }
 const isTough = (m: MeatRun): boolean =>
-  m.item.food.meat!.cut === 'stew' && !isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0);
+  isSlowCut(m.item.food) && !isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0);
 
-/** Stew cuts under pressure that have not been cooked before. */
+/** Slow cuts under pressure that have not been cooked before. */
 const slowMeats = (setup: Setup): Item[] =>
-  meatsOf(setup.g).filter((i) => i.food.meat!.cut === 'stew' && i.state !== 'cooked');
+  meatsOf(setup.g).filter((i) => isSlowCut(i.food) && i.state !== 'cooked');
 
 /** What a cook who asks for a first stage means: the stew cuts, or else the thickest raw meat. */
 export function slowestFirst(setup: Setup): Item[] {

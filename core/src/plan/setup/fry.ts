@@ -13,7 +13,14 @@ const classes = [
     until: 'egg-set',
     is: (i: Item) => i.food.meat?.cut === 'egg',
   },
-  { key: 'whole-spice', minutes: 1, until: 'fragrant', is: (i: Item) => i.food.id === 'spice-whole' },
+  { key: 'whole-spice', minutes: 1, until: 'fragrant', is: (i: Item) => isWholeSpice(i) },
+  // Onions fry in the spiced fat before the meat; where no spices open in it they follow the meat as a vegetable.
+  {
+    key: 'spiced-onion',
+    minutes: 7,
+    until: 'edges-brown',
+    is: (i: Item, pan: readonly Item[]) => onions.has(i.food.id) && pan.some(isWholeSpice),
+  },
   { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') && !isMince(i.food) },
   {
     key: 'ground',
@@ -103,6 +110,7 @@ const onions = new Set(['onion', 'shallot', 'leek', 'spring-onion']);
 /** Onions and their like turn translucent before they brown; other vegetables only soften. */
 export const turnsTranslucent = (food: string): boolean => onions.has(food);
 const hardRoots = new Set(['carrot', 'celery', 'celeriac', 'fennel', 'parsnip', 'turnip', 'swede', 'kohlrabi']);
+const isWholeSpice = (i: Item): boolean => i.food.id === 'spice-whole';
 const isMushroom = (i: Item): boolean => i.food.id.startsWith('mushroom');
 const softeningRank = (i: Item): number =>
   onions.has(i.food.id) ? 0 : hardRoots.has(i.food.id) ? 1 : isMushroom(i) ? 3 : 2;
@@ -112,7 +120,7 @@ function inOrder(g: Gathered): { item: Item; c: (typeof classes)[number] }[] {
   const frying = g.items.filter((i) => i.joins === 'fry' || i.panOnly);
   const own = classes.flatMap((c) =>
     frying
-      .filter((i) => c.is(i) && classes.find((x) => x.is(i)) === c)
+      .filter((i) => classes.find((x) => x.is(i, frying)) === c)
       .sort((a, b) => softeningRank(a) - softeningRank(b))
       .map((item) => ({ item, c })),
   );
@@ -140,9 +148,9 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     const why = takeOutWhy(g, item, batches);
     const power = brown === 'colour' ? colour.plateW / (pot.powerW * pot.efficiency) : 1;
     const each = c.key === 'meat' ? searMinutes(item, brown) * power : tossed ? tossedMinutes(item) * power : c.minutes;
-    const isNext = c.key === 'vegetable' && order[at - 1]?.c === c && out[at - 1]?.until !== 'deep-brown';
+    const isNext = isVegetable(c) && order[at - 1]?.c === c && out[at - 1]?.until !== 'deep-brown';
     const isLast = order[at + 1]?.c !== c;
-    const browned = c.key === 'vegetable' && item.state === 'browned' ? brownedMin : each;
+    const browned = isVegetable(c) && item.state === 'browned' ? brownedMin : each;
     out.push({
       order: out.length + 1,
       ingredient: item.ingredient.id,
@@ -169,15 +177,11 @@ const nextMinutes = (item: Item, isLast: boolean): number =>
 /** Onions and their like for a deep brown, min [common practice: 8 to 12]. */
 const brownedMin = 10;
 
+const isVegetable = (c: (typeof classes)[number]): boolean => c.key === 'vegetable' || c.key === 'spiced-onion';
+
 function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
-  if (c.key === 'vegetable')
-    return item.state === 'browned'
-      ? 'deep-brown'
-      : onions.has(item.food.id)
-        ? c.until
-        : isMushroom(item)
-          ? 'water-gone'
-          : 'softened';
+  if (isVegetable(c) && item.state === 'browned') return 'deep-brown';
+  if (c.key === 'vegetable') return onions.has(item.food.id) ? c.until : isMushroom(item) ? 'water-gone' : 'softened';
   if (c.key !== 'meat') return c.until;
   // Cured meat keeps its pink.
   if (item.food.meat?.cut === 'cured' && brown === 'colour') return 'edges-brown';

@@ -1,4 +1,4 @@
-import { isMince } from '../../food/meats';
+import { isMince, isSlowCut } from '../../food/meats';
 import { bedLagS, grainTemps } from '../../grain/clock';
 import { cautiousVariation } from '../../meat/cautious';
 import { lethalityLaw } from '../../meat/lethality';
@@ -246,7 +246,7 @@ function quality(item: Item, r: PieceResult): MeatVerdict['texture'] {
   const oc = r.overcookMeanMin;
   if (rec.tenderCoreMin && item.state !== 'cooked') {
     if (r.collagenCoreMin >= rec.tenderCoreMin[0]) return 'tender';
-    return rec.cut === 'stew' ? 'tough' : 'firm';
+    return isSlowCut(item.food) ? 'tough' : 'firm';
   }
   if (rec.cut === 'egg') return r.peakCoreC >= thresholds.eggHardC ? 'firm' : 'juicy';
   const by = rec.cut === 'fish' ? thresholds.fish : rec.cut === 'shrimp' ? thresholds.shrimp : thresholds.white;
