@@ -1,11 +1,14 @@
+import type { Kitchen } from '../src/dish/kitchen';
 import type { Dish } from '../src/dish/schema';
 import { heatKey } from '../src/plan/setup/finish-minutes';
 import { gather } from '../src/plan/gather/gather';
 import { plan } from '../src/plan/plan';
 import { defaultThicknessMm, pieceOf } from '../src/plan/gather/shape';
-import { findFood } from '../src/food/find';
+import { findFood, foods } from '../src/food/find';
 import { board, itemOf, type Thing } from './helpers/board';
+import { demo } from './helpers/demo';
 import { seaLevel } from './helpers/dishes';
+import { plausible } from './helpers/plausible';
 
 /* What an old hand would laugh at: each of these was planned otherwise once. Facts of the trade, common practice. */
 
@@ -346,4 +349,38 @@ describe('what has to melt gets the minutes of the tables, and no more', () => {
   test.each(['rice-medium', 'rice-brown-long'])('the leg of a duck is tender beside %s', (rice) => {
     expect(withRice('duck-leg', 500, rice).meats[0]!.texture).toBe('tender');
   });
+});
+
+test('a stock cube, a bay leaf and butter that are not fried go in with the liquid, and the cook is told', () => {
+  const dish = board(
+    'plain-grain',
+    { food: 'rice-long', g: 370 },
+    { food: 'water', g: 640 },
+    { food: 'stock-concentrate', g: 10 },
+    { food: 'spice-whole', g: 0.4 },
+    { food: 'butter', g: 28 },
+    { food: 'salt', g: 5 },
+  );
+  const p = plan(dish, seaLevel);
+  expect(p.withLiquid.map((x) => x.ingredient)).toEqual(['butter', 'spice-whole', 'stock-concentrate']);
+  expect(p.steps.find((s) => s.id === 'stack')!.ingredients).toEqual(
+    expect.arrayContaining(['stock-concentrate', 'spice-whole', 'butter', 'rice-long']),
+  );
+});
+
+test('whatever is in a dish, some step tells the cook to take it; salt is told apart', () => {
+  const silent = (dish: Dish, kitchen: Kitchen): string[] => {
+    const told = new Set(plan(dish, kitchen).steps.flatMap((s) => s.ingredients));
+    const foods = new Set(dish.ingredients.filter((i) => told.has(i.id)).map((i) => i.food));
+    return dish.ingredients.filter((i) => i.food !== 'salt' && !foods.has(i.food)).map((i) => i.food);
+  };
+  for (const [slug, dish] of demo) expect([slug, silent(dish, seaLevel)]).toEqual([slug, []]);
+  const small = foods.filter((f) => f.kind === 'seasoning' || f.kind === 'fat').map((f) => f.id);
+  for (const [seed, food] of small.entries()) {
+    const { dish, kitchen } = plausible(seed);
+    const rest = dish.ingredients.filter((i) => i.food !== food);
+    const extra = { id: 'extra', food, amount: { value: 6, unit: 'g' as const } };
+    const seasoned = { ...dish, ingredients: [...rest, extra] };
+    expect([seed, food, silent(seasoned, kitchen)]).toEqual([seed, food, []]);
+  }
 });

@@ -2,6 +2,7 @@ import { foodIds } from '../food/find';
 import type { FoodOf } from '../food/own-food';
 import { namesEn } from './names-en';
 import { namesEs } from './names-es';
+import { isPlain } from './qualifiers';
 import { singulars } from './words';
 
 export const languages = ['en', 'es'] as const;
@@ -67,15 +68,23 @@ export function foodsIn(words: readonly string[], language: Language): NamedFood
   let at = 0;
   while (at < words.length) {
     const hit = longestAt(forms, at, index);
+    if (hit && language === 'en' && isPlain(words[at]!) && endsLater(forms, at, index, hit.words.length)) {
+      at += 1;
+      continue;
+    }
     if (hit) found.push({ food: hit.food, standsIn: hit.standsIn, start: at, end: at + hit.words.length });
     at += hit ? hit.words.length : 1;
   }
   return found;
 }
 
+/** "Diced lamb shoulder" is the shoulder: a name that begins with the second word goes on beyond the first one. */
+const endsLater = (forms: readonly (readonly string[])[], at: number, index: Index, length: number): boolean =>
+  length > 1 && 1 + (longestAt(forms, at + 1, index)?.words.length ?? 0) > length;
+
 function longestAt(forms: readonly (readonly string[])[], at: number, index: Index): Name | undefined {
   let best: Name | undefined;
-  for (const form of forms[at]!)
+  for (const form of forms[at] ?? [])
     for (const name of index.get(form) ?? []) {
       if (best && name.words.length <= best.words.length) break;
       if (name.words.every((w, k) => forms[at + k]?.includes(w))) best = name;

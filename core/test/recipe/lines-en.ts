@@ -374,6 +374,11 @@ export const linesEn: readonly LineFact[] = [
   ['2 x 400g tins chickpeas (480g drained weight)', 'beans-canned', 480],
   ['1 tbsp g&g paste', 'ginger', 7.4],
   ['2 carrots, chunky', 'carrot', 120, { shape: 'cube' }],
+  // The name goes on after a word of cutting that would make one with its beginning.
+  ['800g diced lamb shoulder', 'lamb-shoulder', 800, { shape: 'cube' }],
+  ['1 kg diced pork shoulder', 'pork-shoulder', 1000, { shape: 'cube' }],
+  ['500 g diced lamb leg', 'lamb-leg', 500, { shape: 'cube' }],
+  ['500 g fresh sausage meat', 'sausage-meat', 500],
   ['1 inch cinnamon', 'spice-whole', 3],
   ['1 tbsp bouillon', 'stock-concentrate', 13.3],
   ['8 oz shredded pepper jack', 'cheese-hard', 227],

@@ -155,6 +155,8 @@ export const planSchema = z.object({
     .nullable()
     .default(null),
   stack: z.array(stackLayerSchema),
+  /** what goes in with the liquid and takes no room: seasonings and fat that were not fried; salt is told apart */
+  withLiquid: z.array(z.object({ ingredient: text, grams: num })).default([]),
   /** what comes after the lid */
   after: afterSchema,
   heldBack: z.array(z.object({ ingredient: text, until: z.enum(['finish', 'topping']), why: text })),

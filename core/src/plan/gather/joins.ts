@@ -9,9 +9,11 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
   const place = ingredient.place;
   if (has(food, 'crisp')) return 'topping';
   if (has(food, 'thickener')) return 'finish';
-  // Florets and peas are the dish itself when they are what is steamed.
+  // Florets and peas are the dish itself when they are what is steamed; butter in the water below them would be lost.
   if (rule.starch === 'none')
-    return food.kind === 'dairy' || has(food, 'acid') || food.id === 'herb-fresh' ? 'finish' : 'stack';
+    return food.kind === 'dairy' || food.kind === 'fat' || has(food, 'acid') || food.id === 'herb-fresh'
+      ? 'finish'
+      : 'stack';
   if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || has(food, 'acid'))
     return cooksUnderLid(food, rule) ? 'stack' : 'finish';
   if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';

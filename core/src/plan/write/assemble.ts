@@ -24,6 +24,7 @@ import {
 import { saltPlan } from './salt';
 import type { Run } from '../judge/run';
 import { roundMl } from '../search/solve-once';
+import { withLiquid } from '../setup/stack';
 import { buildSteps, timelineOf } from './steps';
 import { grainVerdict, pastaVerdict } from '../judge/verdict';
 import { warningsOf, type Facts } from './warnings';
@@ -88,6 +89,7 @@ function written(x: Chosen): Plan {
     fry: setup.fry,
     deglaze: deglazePart(r),
     stack: r.geo.layers,
+    withLiquid: withLiquid(g).map((i) => ({ ingredient: i.ingredient.id, grams: i.grams })),
     after: afterPlan(setup, outcome, run.addMl),
     heldBack: heldBack(g).map((h) => (h.ingredient === x.heldPasta ? { ...h, why: 'soft-on-the-way' } : h)),
     finish,

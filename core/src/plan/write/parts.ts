@@ -11,7 +11,7 @@ import { releaseAdvice } from '../judge/release';
 import { leastThinMl } from '../setup/bounds';
 import type { Run } from '../judge/run';
 import { roundMl } from '../search/solve-once';
-import type { Geometry } from '../setup/stack';
+import { withLiquid, type Geometry } from '../setup/stack';
 import { betweenMin } from '../simulate/stages';
 import type { StepInput, timelineOf } from './steps';
 import { prepTasks } from './tasks';
@@ -85,6 +85,7 @@ export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 
     tasks: prepTasks(setup.g),
     fry: setup.fry,
     stack: r.geo.layers,
+    withLiquid: withLiquid(setup.g).map((i) => i.ingredient.id),
     addMl: Math.round(run.addMl),
     liquidFood: setup.g.main.ingredient.food,
     holdMin: run.holdMin,

@@ -7,6 +7,8 @@ export interface StepInput {
   tasks: Task[];
   fry: FryStep[];
   stack: StackLayer[];
+  /** what goes in with the liquid and is no layer */
+  withLiquid: string[];
   finish: FinishStep[];
   addMl: number;
   liquidFood: string;
@@ -138,7 +140,10 @@ function firstStageSteps(x: StepInput): Step[] {
 
 /** What goes in before the lid, layer by layer where the order shows on the plate, and the lid itself. */
 function stackSteps(x: StepInput): Step[] {
-  const layers = layersInTurn(x.stack, x.first?.ingredients ?? []);
+  const inPot = x.first?.ingredients ?? [];
+  const layers = layersInTurn(x.stack, inPot);
+  // What seasons the liquid went in with the first of it.
+  const fresh = x.withLiquid.filter((i) => !inPot.includes(i));
   return [
     act('stack', 'stack', stackMin, {
       text: x.outerMl > 0 ? 'stack-bowl' : x.first ? 'stack-second' : x.fry.length > 0 ? 'stack' : 'stack-cold',
@@ -147,7 +152,7 @@ function stackSteps(x: StepInput): Step[] {
         food: x.liquidFood,
         outer: x.outerMl,
       },
-      ingredients: [...new Set(x.stack.map((l) => l.ingredient))],
+      ingredients: [...new Set([...fresh, ...x.stack.map((l) => l.ingredient)])],
     }),
     ...layers.map(({ ingredients, grams }, i) =>
       act('stack', `stack-layer-${i + 1}`, layerMin.first + layerMin.more * (ingredients.length - 1), {
