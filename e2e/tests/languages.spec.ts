@@ -60,6 +60,26 @@ for (const [name, viewport] of [
       });
     });
 
+for (const viewport of [
+  { width: 844, height: 390 },
+  { width: 667, height: 375 },
+])
+  test.describe(`a phone on its side, ${viewport.width} px wide`, () => {
+    test.use({ viewport, locale: 'es-ES', hasTouch: true, isMobile: true });
+
+    test('the step, its clock and every tap are on the screen at once', async ({ page }) => {
+      await open(page, `bench/${dish}/water`);
+      await page.getByRole('button', { name: 'Cocinar ya' }).click();
+      await expect(page.locator('.main .clock .mono').first()).toBeVisible();
+      for (const seen of ['.main h1', '.main .clock', '[data-tap=done]', '[data-tap=burn]', '[data-tap=write]']) {
+        const { x, y, width, height } = (await page.locator(seen).first().boundingBox())!;
+        const isWithin = x >= 0 && y >= 0 && x + width <= viewport.width && y + height <= viewport.height;
+        expect([seen, isWithin]).toEqual([seen, true]);
+      }
+      expect(await tooSmall(page)).toEqual([]);
+    });
+  });
+
 /** Titles and notes of dishes and cooks, which stay as their cook wrote them; the longest first. */
 async function writtenByCooks(): Promise<string[]> {
   const written: string[] = [];

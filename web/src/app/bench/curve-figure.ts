@@ -15,7 +15,11 @@ const earlyPin = 0.26;
 const at = (ys: readonly number[] | undefined, share: number): number => ys?.[Math.floor(ys.length * share)] ?? 60;
 
 /** Temperature in the pot and in the middle of the meat, minutes after the lid locks. */
-export function curveFigure(p: Plan, b: Plan | null, t: Words, degrees: Degrees): Figure {
+export function curveFigure(
+  p: Plan,
+  b: Plan | null,
+  { t, degrees, minutes }: { t: Words; degrees: Degrees; minutes: (min: number) => string },
+): Figure {
   const c = p.curve;
   const last = Math.max(c.minutes.at(-1) ?? 1, b?.curve.minutes.at(-1) ?? 1);
   const pot = {
@@ -35,13 +39,13 @@ export function curveFigure(p: Plan, b: Plan | null, t: Words, degrees: Degrees)
       // The heading says what the axis is.
       xaxis: axis('', { range: [0, last * 1.01] }),
       yaxis: degreesAxis(degrees, [lowC, highC]),
-      ...markings(p, last, t),
+      ...markings(p, last, t, minutes(p.program.holdMin)),
     },
   };
 }
 
 /** The hold as a field, the published minimum of the meat as a line, and what each is called. */
-function markings(p: Plan, last: number, t: Words): Figure['layout'] {
+function markings(p: Plan, last: number, t: Words, hold: string): Figure['layout'] {
   const { minutesToPressure: start, holdMin, pinUpMin, steamC } = p.program;
   const meat = p.meats[0];
   const early = pinUpMin < earlyPin * last;
@@ -65,7 +69,7 @@ function markings(p: Plan, last: number, t: Words): Figure['layout'] {
         {},
         { xanchor: early ? 'left' : 'right' },
       ),
-      words({ x: start + holdMin / 2, y: highC - 2 }, `<b>${t('stage.hold', { min: holdMin })}</b>`),
+      words({ x: start + holdMin / 2, y: highC - 2 }, `<b>${t('stage.hold', { min: hold })}</b>`),
       ...(meat
         ? [
             words(

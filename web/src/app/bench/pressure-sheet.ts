@@ -85,7 +85,8 @@ export class PressureSheet {
     const p = this.plan();
     const b = this.other();
     const degrees = this.fmt.degrees();
-    return () => curveFigure(p!, b, this.words, degrees);
+    const minutes = (min: number): string => this.fmt.minutes(min);
+    return () => curveFigure(p!, b, { t: this.words, degrees, minutes });
   });
 
   readonly whole = signal(false);

@@ -66,7 +66,9 @@ export class Format {
   }
   /** A weight in the units of the kitchen, as a cook says it: no tenths of a gram. */
   grams(g: number): string {
-    const shown = this.weight(roundKitchen(Math.abs(g)));
+    const all = Math.abs(g);
+    // Two bay leaves are 0.4 g and not nothing.
+    const shown = this.weight(all < 1 ? all : roundKitchen(all));
     return g < 0 ? `-${shown}` : shown;
   }
   /** The same with the tenths that count in salt and spice. */

@@ -15,7 +15,7 @@ export function cookFigure(
   p: Plan,
   was: { minutes: number[]; tempC: number[] },
   actual: NonNullable<ReturnType<typeof actualOf>>,
-  { t, degrees }: { t: Words; degrees: Degrees },
+  { t, degrees, minutes }: { t: Words; degrees: Degrees; minutes: (min: number) => string },
 ): Figure {
   const toPinMin = actual.toPinMin ?? p.program.pinUpMin;
   const holdFrom = toPinMin + p.program.minutesToPressure - p.program.pinUpMin;
@@ -37,7 +37,7 @@ export function cookFigure(
           { color: 'steam', opacity: 0.22 },
         ),
       ],
-      annotations: names(p, was, { toPinMin, holdFrom }, t),
+      annotations: names(p, was, { toPinMin, holdFrom }, { t, minutes }),
     },
   };
 }
@@ -46,13 +46,13 @@ function names(
   p: Plan,
   was: { minutes: number[]; tempC: number[] },
   at: { toPinMin: number; holdFrom: number },
-  t: Words,
+  { t, minutes }: { t: Words; minutes: (min: number) => string },
 ): Partial<Annotations>[] {
   const plain = { size: 16, bare: true };
   const planned = along(p.curve.minutes, p.curve.tempC, 0.16);
   const actual = along(was.minutes, was.tempC, 0.88);
   const pin = { showarrow: true, ax: 50, ay: 26, arrowcolor: token('ink') };
-  const hold = `<b>${t('stage.hold', { min: p.program.holdMin })}</b>`;
+  const hold = `<b>${t('stage.hold', { min: minutes(p.program.holdMin) })}</b>`;
   return [
     words({ x: at.toPinMin, y: pinC }, t('log.pin-up'), plain, pin),
     words({ x: at.holdFrom + p.program.holdMin / 2, y: 123 }, hold, plain),

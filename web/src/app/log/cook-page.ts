@@ -89,7 +89,8 @@ export class CookPage {
     const c = this.cook()!;
     const was = curveFromTaps(c);
     const degrees = this.fmt.degrees();
-    return () => cookFigure(c.plan, was, this.actual()!, { t: this.words, degrees });
+    const minutes = (min: number): string => this.fmt.minutes(min);
+    return () => cookFigure(c.plan, was, this.actual()!, { t: this.words, degrees, minutes });
   });
 
   constructor() {

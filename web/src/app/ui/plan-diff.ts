@@ -46,8 +46,9 @@ export class PlanDiff {
     switch (d.key) {
       case 'liquid':
         return this.fmt.ml(x);
-      case 'hold':
       case 'first':
+        return x === 0 ? t('diff.first-none') : `${this.fmt.minutes(x)} min`;
+      case 'hold':
       case 'minutes':
         return `${this.fmt.minutes(x)} min`;
       case 'grain':
