@@ -37,7 +37,7 @@ const keysOf = (p: Plan): string[] => [
   ...p.stack.map((l) => `stack-place.${l.place}`),
   ...p.heldBack.map((h) => `held.${h.why}`),
   ...p.program.advice.flatMap((a) => [`release.${a.code}`, `release.${a.release}`]),
-  ...(p.program.program ? [`program.${p.program.program}`] : []),
+  ...(p.program.program ? [`program.${p.program.program.split('-')[0]}`] : []),
   ...p.finish.map((f) => `finish-step.${f.code}`),
   ...p.steps.flatMap((s) => ['title', 'how', 'next'].map((x) => `step.${s.text}.${x}`)),
   ...p.steps.flatMap((s) => (s.caution ? [`caution.${s.caution}`] : [])),

@@ -117,6 +117,9 @@ function scaled({
   return { ...resized(electric57, litres), ...own, minimumLiquidMl: [minimumMl, 'P'] };
 }
 
+/** A program that is called by what it does. */
+const unnamed = (pressure: 'low' | 'high', holdMin: number) => ({ id: `${pressure}-${holdMin}`, pressure, holdMin });
+
 /** The flames are from memory and not calibrated; of the whistle only its shutting was tuned, to 5 to 15 g of steam each. */
 export const pots: readonly PotProfile[] = [
   electric57,
@@ -126,13 +129,8 @@ export const pots: readonly PotProfile[] = [
     ...scaled({ id: 'program-5', litres: 5, powerW: 900, diameterMm: 212, minimumMl: 230 }),
     // Minutes of such cookers as cooks tell them [common practice].
     programs: [
-      { id: 'rice', pressure: 'low', holdMin: 12 },
-      { id: 'porridge', pressure: 'low', holdMin: 20 },
-      { id: 'fish', pressure: 'low', holdMin: 5 },
-      { id: 'steam', pressure: 'high', holdMin: 5 },
-      { id: 'poultry', pressure: 'high', holdMin: 15 },
-      { id: 'stew', pressure: 'high', holdMin: 25 },
-      { id: 'pulses', pressure: 'high', holdMin: 35 },
+      ...[5, 12, 20].map((holdMin) => unnamed('low', holdMin)),
+      ...[5, 15, 25, 35].map((holdMin) => unnamed('high', holdMin)),
     ],
   },
   {

@@ -160,6 +160,12 @@ export class PressureSheet {
     }),
   );
 
+  /** What stands on the button of an own cooker; minutes and pressure where nobody gave it a name. */
+  programName(id: string): string {
+    const [, level, min] = /^(low|high)-(\d+)$/.exec(id) ?? [];
+    return level ? this.words(`program.${level}`, { min }) : id;
+  }
+
   /** High and low, where the cooker has both and lets one choose. */
   readonly levels = computed(() => {
     const p = this.plan();
