@@ -1,4 +1,4 @@
-import { cookSchema, cookEventSchema } from '@einkorn/core';
+import { cookSchema, cookEventSchema, deviceName } from '@einkorn/core';
 import * as z from 'zod';
 
 /*
@@ -24,8 +24,7 @@ export type Reading = z.infer<typeof readingSchema>;
 
 export const readingsSchema = z.strictObject({
   format: z.literal(deviceFormat),
-  /** the device's own name, letters, digits and dashes */
-  device: z.string().regex(/^[a-z0-9-]{1,20}$/, 'Letters, digits and dashes, 20 at most.'),
+  device: deviceName,
   /** the cook it belongs to; without it the newest one in progress */
   cook: z.string().min(1).max(60).optional(),
   /** only a device that runs a practice clock says this: its time now and how fast it runs (0 while it stands) */

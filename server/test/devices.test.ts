@@ -37,6 +37,7 @@ beforeAll(async () => {
   server = createApp(store, pino({ level: 'silent' })).listen(0);
   url = `http://localhost:${(server.address() as AddressInfo).port}`;
   api = request(url);
+  await letIn('my-cooker', 'probe', 'c', 'scale', 'a', ...Array.from({ length: 12 }, (_, i) => `d${2 * i}`));
 });
 afterAll(async () => {
   server.close();
@@ -44,6 +45,14 @@ afterAll(async () => {
   await store.sequelize.close();
   rmSync(folder, { recursive: true, force: true });
 });
+
+async function letIn(...devicesLetIn: string[]): Promise<void> {
+  const kitchen = (await api.get('/api/kitchen')).body as object;
+  await api
+    .put('/api/kitchen')
+    .send({ ...kitchen, devicesLetIn })
+    .expect(200);
+}
 
 let made = 0;
 async function start(practice?: Partial<Practice>): Promise<Cook> {
@@ -186,6 +195,31 @@ describe('a device that speaks einkorn.device/1', () => {
         });
       });
     expect((await shown()).sort()).toEqual([33, 'up']);
+  });
+  test('a device that was not let in moves nothing, is told so, and stands at the door; in a practice all may speak', async () => {
+    const readings = [
+      { kind: 'pin', value: 'down', atMs: startedMs },
+      { kind: 'temperature', celsius: 90, atMs: startedMs },
+    ];
+    const said = async (cook: Cook): Promise<unknown> =>
+      (
+        await api
+          .post('/api/devices/readings')
+          .send({ format, device: 'stranger', cook: cook.id, readings })
+          .expect(202)
+      ).body;
+    const cook = await start();
+    expect(await said(cook)).toEqual({ cook: cook.id, kept: 0, letIn: false });
+    expect(await kinds(cook.id)).toEqual([]);
+    const door = (await api.get('/api/devices')).body as { callers: { device: string }[]; letIn: string[] };
+    expect(door.callers[0]!.device).toBe('stranger');
+    expect(door.letIn).not.toContain('stranger');
+    expect(await said(await start({}))).toMatchObject({ kept: 2 });
+    // One name more than the door remembers, and the first is forgotten.
+    for (let i = 0; i < 20; i++)
+      await api.post('/api/devices/readings').send({ format, device: `x${i}`, cook: cook.id, readings: [] });
+    const { callers } = (await api.get('/api/devices')).body as { callers: { device: string }[] };
+    expect([callers.length, callers.some((c) => c.device === 'stranger')]).toEqual([20, false]);
   });
   test('a cook that is over takes no more readings, a cook that never was is told so', async () => {
     const cook = await start();

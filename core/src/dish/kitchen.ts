@@ -9,6 +9,9 @@ import { learnedSchema } from './learned';
 export const kitchenFormat = 'einkorn.kitchen/1';
 
 /** Where the cook stands: which pot, how high above the sea, how things are shown. */
+/** A device's own name: letters, digits and dashes. */
+export const deviceName = z.string().regex(/^[a-z0-9-]{1,20}$/, says('device-name'));
+
 export const kitchenSchema = z
   .strictObject({
     format: z.literal(kitchenFormat).default(kitchenFormat),
@@ -26,6 +29,8 @@ export const kitchenSchema = z
     theme: z.enum(['auto', 'light', 'dark']).default('auto'),
     /** the simulated cooker, thermometer and scale take part in every cook, as real ones would */
     devices: z.boolean().default(false),
+    /** other devices, by their own names, whose readings count in a real cook */
+    devicesLetIn: z.array(deviceName).max(20).default([]),
     /** pots that the cook added, with what their manuals say */
     ownPots: z
       .array(ownPotSchema)

@@ -127,6 +127,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'characters-at-least': 'Use al menos {{ least }} caracteres.',
     'items-at-least': 'Al menos {{ least }} de estos.',
     'items-at-most': 'Como mucho {{ most }} de estos.',
+    'device-name': 'Letras minúsculas, cifras y guiones, 20 como mucho.',
     'form-wrong': 'No está escrito en la forma que se pide.',
     'form-unknown': 'No tiene ninguna de las formas que se entienden.',
     between: 'Ponga de {{ least }} a {{ most }} {{ unit }}.',

@@ -136,6 +136,7 @@ export const problemWords = {
     'characters-at-least': 'Use at least {{ least }} characters.',
     'items-at-least': 'At least {{ least }} of these.',
     'items-at-most': 'At most {{ most }} of these.',
+    'device-name': 'Small letters, digits and dashes, 20 at most.',
     'form-wrong': 'This is not written in the form that is asked for.',
     'form-unknown': 'This has none of the forms that are understood.',
     between: 'Give {{ least }} to {{ most }} {{ unit }}.',

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { problemOf } from '@einkorn/core';
 import { readingsSchema } from '@einkorn/devices';
 import type { Bus } from '../live/bus';
+import { Door, isLetIn } from '../live/door';
 import { eventsOf } from '../live/readings';
 import { openStream } from '../live/stream';
 import type { Store } from '../store/connect';
@@ -11,6 +12,11 @@ import { getKitchen } from '../store/kitchen';
 /** /api/devices: whatever speaks einkorn.device/1 posts its readings here and may listen for commands. */
 export function deviceRoutes(store: Store, bus: Bus): Router {
   const r = Router();
+  const door = new Door();
+  r.get('/', async (_req, res) => {
+    const { devicesLetIn } = await getKitchen(store);
+    res.json({ letIn: devicesLetIn, callers: door.all() });
+  });
   r.get('/stream', async (req, res) => {
     const stop = bus.onCommand((c) => send('command', c));
     const send = openStream(req, res, stop);
@@ -27,6 +33,9 @@ export function deviceRoutes(store: Store, bus: Bus): Router {
     const { device, cook: id, clock, readings } = parsed.data;
     const cook = id === undefined ? await newestRunning(store) : await getCook(store, id);
     if (!cook || cook.finishedMs !== null) return void res.status(202).json({ cook: null, kept: 0 });
+    if (!cook.practice) door.called(device, Date.now());
+    if (!isLetIn(cook, device, await getKitchen(store)))
+      return void res.status(202).json({ cook: cook.id, kept: 0, letIn: false });
     if (clock) bus.publish(cook.id, { name: 'clock', data: clock });
     for (const reading of readings) bus.publish(cook.id, { name: 'reading', data: { device, ...reading } });
     const known = new Set(cook.events.map((e) => e.id));

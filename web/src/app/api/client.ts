@@ -40,7 +40,12 @@ export interface LogQuery {
   limit?: number;
 }
 
-/** A copy of the whole database that the server keeps. */
+/** Devices that are let in, and those that have spoken since the server started. */
+export interface Devices {
+  letIn: string[];
+  callers: { device: string; lastMs: number }[];
+}
+
 /** A record that the server could not read, and why. */
 export interface SetAside {
   id: number;
@@ -50,6 +55,7 @@ export interface SetAside {
   atMs: number;
 }
 
+/** A copy of the whole database that the server keeps. */
 export interface Snapshot {
   name: string;
   atMs: number;
@@ -67,6 +73,9 @@ export class Api {
   }
   setAside(): Observable<SetAside[]> {
     return this.http.get<SetAside[]>('/api/set-aside');
+  }
+  devices(): Observable<Devices> {
+    return this.http.get<Devices>('/api/devices');
   }
   snapshots(): Observable<Snapshot[]> {
     return this.http.get<Snapshot[]>('/api/snapshots');

@@ -22,6 +22,7 @@ import { Choice } from '../ui/choice';
 import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { PotNamePipe } from '../ui/pot-name';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { OtherDevices } from './other-devices';
 import { OwnPotDialog } from './own-pot-dialog';
 import { Snapshots } from './snapshots';
 import { Bound } from '../ui/bound';
@@ -40,6 +41,7 @@ const waysShown = ['language', 'units', 'weights', 'temperature', 'lengths', 'th
     Choice,
     InputNumber,
     OwnFoodDialog,
+    OtherDevices,
     OwnPotDialog,
     PotNamePipe,
     Snapshots,
