@@ -68,12 +68,10 @@ function unserved({ perfect: { h, potRun } }: OneLid): Item[] {
     .filter((m) => m.item.state !== 'cooked' && (!m.verdict.ok || isTough(m)))
     .map((m) => m.item);
 }
-const isTough = (m: MeatRun): boolean =>
-  isSlowCut(m.item.food) && !isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0);
+const isTough = (m: MeatRun): boolean => isSlowCut(m.item.food) && !isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0);
 
 /** Slow cuts under pressure that have not been cooked before. */
-const slowMeats = (setup: Setup): Item[] =>
-  meatsOf(setup.g).filter((i) => isSlowCut(i.food) && i.state !== 'cooked');
+const slowMeats = (setup: Setup): Item[] => meatsOf(setup.g).filter((i) => isSlowCut(i.food) && i.state !== 'cooked');
 
 /** What a cook who asks for a first stage means: the stew cuts, or else the thickest raw meat. */
 export function slowestFirst(setup: Setup): Item[] {

@@ -7,7 +7,8 @@ export const meatEs: Readonly<Record<string, string>> = {
   'chicken-breast-bone': 'pechuga con hueso, pechuga de pollo con hueso',
   'chicken-thigh-bone': 'contramuslo con hueso, contramuslo de pollo con hueso',
   'chicken-drumstick': 'muslo de pollo, muslo, pierna de pollo, jamoncito de pollo, pata de pollo, muslito de pollo',
-  'chicken-leg': 'cuarto trasero de pollo, muslo de pollo entero, muslo entero de pollo, muslo entero, muslo y contramuslo, traseros de pollo, pierna y muslo de pollo',
+  'chicken-leg':
+    'cuarto trasero de pollo, muslo de pollo entero, muslo entero de pollo, muslo entero, muslo y contramuslo, traseros de pollo, pierna y muslo de pollo',
   'chicken-wing': 'alita de pollo, ala de pollo, alita',
   'chicken-ground': 'pollo picado, carne picada de pollo, pollo molido, carne molida de pollo',
   'chicken-cooked': 'pollo cocido, pollo asado, sobra de pollo, pollo desmenuzado, pollo desmechado, pollo deshebrado',
