@@ -374,6 +374,7 @@ export const linesEn: readonly LineFact[] = [
   ['2 x 400g tins chickpeas (480g drained weight)', 'beans-canned', 480],
   ['1 tbsp g&g paste', 'ginger', 7.4],
   ['2 carrots, chunky', 'carrot', 120, { shape: 'cube' }],
+  ['1 (14.5 oz) can fire roasted diced tomatoes, undrained', 'tomato-diced-canned', 411],
   // The name goes on after a word of cutting that would make one with its beginning.
   ['800g diced lamb shoulder', 'lamb-shoulder', 800, { shape: 'cube' }],
   ['1 kg diced pork shoulder', 'pork-shoulder', 1000, { shape: 'cube' }],
