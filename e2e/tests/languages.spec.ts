@@ -60,6 +60,25 @@ for (const [name, viewport] of [
       });
     });
 
+test.describe('a thumb on the phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('the line that adds a food stays at the bottom, its suggestions open over it', async ({ page }) => {
+    await open(page, `bench/${dish}/gather`);
+    const field = page.locator('ek-add-line input');
+    const lower = async (): Promise<boolean> => (await field.boundingBox())!.y > 844 / 2;
+    expect(await lower()).toBe(true);
+    await field.pressSequentially('200 g mushr');
+    const choice = page.getByRole('option', { name: 'mushroom', exact: true });
+    await expect(choice).toBeVisible();
+    expect((await choice.boundingBox())!.y).toBeLessThan((await field.boundingBox())!.y);
+    expect(await lower()).toBe(true);
+    await choice.click();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.locator('[data-amount=mushroom]')).toHaveValue('200 g');
+  });
+});
+
 for (const viewport of [
   { width: 844, height: 390 },
   { width: 667, height: 375 },

@@ -71,6 +71,8 @@ interface Choice {
     </ng-container>
   `,
   styles: `
+    @use 'breakpoints' as *;
+
     .line {
       display: flex;
       gap: var(--space-4);
@@ -93,6 +95,16 @@ interface Choice {
       min-height: 24px;
       margin: var(--space-2) 0 var(--space-4);
       font-size: var(--size-text);
+    }
+    // The field stays where the thumb is; what is said of it grows upwards.
+    @media #{$phone} {
+      :host {
+        display: flex;
+        flex-direction: column;
+      }
+      .said {
+        order: -1;
+      }
     }
   `,
 })

@@ -91,6 +91,20 @@ import { Bound } from '../ui/bound';
       }
     }
     @media #{$phone} {
+      :host {
+        display: flex;
+        flex-direction: column;
+      }
+      // Within reach of the thumb, over the taps of the bench, however far the rows are scrolled.
+      ek-add-line {
+        order: 1;
+        position: sticky;
+        bottom: 106px;
+        z-index: 1;
+        padding: var(--space-4) 0;
+        border-top: 1.5px solid var(--rim);
+        background: var(--enamel);
+      }
       li {
         grid-template-columns: minmax(0, 1fr) 118px;
       }

@@ -73,7 +73,7 @@ const justSeenMs = 120_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)', '(click)': 'lower($event)' },
   templateUrl: './stove-page.html',
-  styleUrl: './stove-page.scss',
+  styleUrls: ['./stove-page.scss', './stove-page.small.scss'],
 })
 export class StovePage {
   readonly id = input.required<string>();
