@@ -84,8 +84,13 @@ function chunkOf(f: LineFacts, grams: number | null, { shape = 'whole' }: Prep):
   return pieceG >= chunkFromG && pieceG <= mostPieceG ? pieceG : null;
 }
 
-/** What one of so many weighs; without a number of them, it is one. */
+/** No cheek weighs more, g [common practice]. */
+const cheekG = 350;
+const isCheek = /\b(?:cheeks?|carrill(?:era|ada)s?)\b/;
+
+/** What one of so many weighs; without a number of them, it is one, of cheeks as few as there can be. */
 function wholePrep(f: LineFacts, grams: number | null): Prep {
-  const pieceG = Math.round((grams ?? 0) / (piecesNamed(f) ?? 1));
+  const fewest = isCheek.test(f.plain) ? Math.max(1, Math.ceil((grams ?? 0) / cheekG)) : 1;
+  const pieceG = Math.round((grams ?? 0) / (piecesNamed(f) ?? fewest));
   return { shape: 'whole', ...(pieceG >= 1 && pieceG <= mostPieceG ? { pieceG } : {}) };
 }

@@ -374,6 +374,9 @@ export const linesEn: readonly LineFact[] = [
   ['2 x 400g tins chickpeas (480g drained weight)', 'beans-canned', 480],
   ['1 tbsp g&g paste', 'ginger', 7.4],
   ['2 carrots, chunky', 'carrot', 120, { shape: 'cube' }],
+  ['2 cups dry long-grain white rice, rinsed until water runs clear', 'rice-long', 370, { rinse: true }],
+  ['4 oz Neufchatel, cubed', 'cream-cheese', 113],
+  ['1 lb smoked turkey legs', 'turkey-cooked', 454],
   ['1 (14.5 oz) can fire roasted diced tomatoes, undrained', 'tomato-diced-canned', 411],
   // The name goes on after a word of cutting that would make one with its beginning.
   ['800g diced lamb shoulder', 'lamb-shoulder', 800, { shape: 'cube' }],

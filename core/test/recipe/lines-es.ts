@@ -127,4 +127,5 @@ export const linesEs: readonly LineFact[] = [
   ['una lata de 800 g de tomate triturado', 'tomato-crushed-canned', 800],
   ['1 bote de garbanzos (200 g escurridos)', 'beans-canned', 200],
   ['1 brick de 200 ml de nata', 'cream-heavy', 200],
+  ['3/4 kg de carrillada de cerdo', 'pork-shoulder', 750, { shape: 'whole', pieceG: 250 }],
 ];

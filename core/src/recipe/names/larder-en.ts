@@ -41,7 +41,7 @@ export const larderEn: Readonly<Record<string, string>> = {
     'hard cheese, cheese hard, parmesan, parmesan cheese, parmigiano, parmigiano reggiano, pecorino, pecorino romano, cheddar, cheddar cheese, grana padano, gruyere, gouda, romano cheese, asiago, manchego, emmental, swiss cheese, cheese, shredded cheese, grated cheese, monterey jack, jack cheese, mexican cheese blend, sharp cheddar, sharp cheddar cheese, parmesan rind, colby jack, pepper jack, red leicester, parm, parmesan rind, parm cheese',
   'cheese-soft':
     'soft cheese, cheese soft, mozzarella, mozzarella cheese, ricotta, ricotta cheese, feta, feta cheese, goat cheese, cottage cheese, brie, taleggio, fontina, queso fresco, cotija, goats cheese, blue cheese, gorgonzola, burrata',
-  'cream-cheese': 'cream cheese, mascarpone, full fat soft cheese, cheese spread',
+  'cream-cheese': 'cream cheese, mascarpone, full fat soft cheese, cheese spread, neufchatel',
   onion:
     'onion, yellow onion, white onion, red onion, brown onion, sweet onion, spanish onion, cooking onion, pearl onion, baby onion, vidalia onion, pyaz, pyaaz',
   shallot: 'shallot, banana shallot, echalion shallot',

@@ -15,7 +15,7 @@ export const meatEn: Readonly<Record<string, string>> = {
   'chicken-cooked':
     'cooked chicken, chicken cooked, leftover chicken, rotisserie chicken, shredded chicken, roast chicken, poached chicken, pulled chicken, leftover roast chicken, cooked chicken meat, cooked chicken breast, cooked shredded chicken, shredded cooked chicken',
   'turkey-breast':
-    'turkey breast, turkey fillet, turkey escalope, turkey tenderloin, turkey breast fillet, turkey steak',
+    'turkey breast, turkey fillet, turkey escalope, turkey tenderloin, turkey breast fillet, turkey steak, turkey cutlet, turkey escalope',
   'turkey-thigh': 'turkey thigh, turkey, turkey thigh meat, turkey leg meat',
   'turkey-leg':
     'turkey wing, turkey leg, turkey drumstick, turkey thigh on the bone, bone in turkey thigh, turkey thigh bone in',
@@ -31,7 +31,7 @@ export const meatEn: Readonly<Record<string, string>> = {
     'beef steak, steak, sirloin, sirloin steak, beef sirloin, rump steak, beef rump, ribeye, rib eye, ribeye steak, fillet steak, beef fillet, beef tenderloin, flank steak, beef flank, skirt steak, flat iron steak, minute steak, frying steak, stir fry beef, beef strip, bavette, top round, strip steak, ~steak tip',
   'pork-ground': 'ground pork, pork mince, minced pork, pork ground',
   'pork-shoulder':
-    'pork shoulder, pork butt, boston butt, country style rib, country style pork rib, pork, diced pork, pork stew meat, pork collar, pork neck, carnitas meat, pork shoulder roast, pork roast, pork joint, pork shoulder joint',
+    'pork shoulder, pork butt, boston butt, country style rib, country style pork rib, pork, diced pork, pork stew meat, pork collar, pork neck, carnitas meat, pork shoulder roast, pork roast, pork joint, pork shoulder joint, ~pork cheek',
   'pork-loin':
     'pork loin, pork chop, pork tenderloin, pork fillet, pork steak, pork cutlet, loin of pork, pork loin chop, pork loin roast, pork loin joint',
   'lamb-leg':
@@ -59,7 +59,7 @@ export const meatEn: Readonly<Record<string, string>> = {
   egg: 'egg, hen egg, whole egg, chicken egg',
   'chicken-liver': 'chicken liver, ~poultry liver, ~duck liver',
   'turkey-cooked':
-    'cooked turkey, leftover turkey, roast turkey, leftover roast turkey, turkey cooked, shredded turkey',
+    'cooked turkey, leftover turkey, roast turkey, leftover roast turkey, turkey cooked, shredded turkey, ~smoked turkey leg, ~smoked turkey wing, ~smoked turkey drumstick',
   'turkey-bacon': 'turkey bacon, turkey rasher, turkey bacon rasher',
   'beef-short-rib': 'beef short rib, short rib, beef rib, boneless short rib, short rib of beef',
   'beef-oxtail': 'oxtail, beef oxtail, ox tail, beef tail',

@@ -27,7 +27,7 @@ export const meatEs: Readonly<Record<string, string>> = {
     'carne de res, ternera, ternera para guisar, carne para guisar, res, carne de vaca, morcillo, carne de ternera, aguja de ternera, falda de res, carne para estofar, carne, jarrete',
   'pork-ground': 'cerdo picado, carne picada de cerdo, carne molida de cerdo, cerdo molido, puerco molido',
   'pork-shoulder':
-    'paleta de cerdo, cerdo, carne de cerdo, puerco, aguja de cerdo, magro de cerdo, carne de puerco, ~cabeza de lomo, magra de cerdo',
+    'paleta de cerdo, cerdo, carne de cerdo, puerco, aguja de cerdo, magro de cerdo, carne de puerco, ~cabeza de lomo, magra de cerdo, ~carrillada de cerdo, ~carrillera de cerdo, ~carrillada iberica, ~secreto iberico, ~secreto de cerdo',
   'pork-loin': 'lomo de cerdo, solomillo de cerdo, chuleta de cerdo, lomo, chuleta, cinta de lomo',
   'lamb-shoulder': 'paletilla de cordero, paleta de cordero, espalda de cordero, cuello de cordero',
   'lamb-leg': 'cordero, pierna de cordero, carne de cordero, cordero troceado',
