@@ -12,9 +12,16 @@ export class Hut {
     private readonly folder: string,
   ) {}
 
-  static async open(): Promise<Hut> {
+  /** @param asNew its cook has not begun yet: the Shelf asks what kitchen it is */
+  static async open({ asNew = false } = {}): Promise<Hut> {
     const hut = new Hut(await freePort(), mkdtempSync(join(tmpdir(), 'einkorn-e2e-')));
     await hut.start();
+    if (!asNew)
+      await fetch(`${hut.url}/api/kitchen/begin`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ demo: true }),
+      });
     return hut;
   }
 

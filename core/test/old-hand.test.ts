@@ -362,7 +362,7 @@ test('a stock cube, a bay leaf and butter that are not fried go in with the liqu
     { food: 'salt', g: 5 },
   );
   const p = plan(dish, seaLevel);
-  expect(p.withLiquid.map((x) => x.ingredient)).toEqual(['butter', 'spice-whole', 'stock-concentrate']);
+  expect(p.withLiquid!.map((x) => x.ingredient)).toEqual(['butter', 'spice-whole', 'stock-concentrate']);
   expect(p.steps.find((s) => s.id === 'stack')!.ingredients).toEqual(
     expect.arrayContaining(['stock-concentrate', 'spice-whole', 'butter', 'rice-long']),
   );

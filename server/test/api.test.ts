@@ -300,6 +300,17 @@ describe('kitchen and plan', () => {
     expect([r.status, r.body.issues[0].path]).toEqual([400, 'potId']);
     await api.put('/api/kitchen').send({ potId: 'electric-5.7', altitudeM: 1180 });
   });
+  test('a kitchen that is in use begins once; nothing of it is thrown away, and no screen makes it new again', async () => {
+    const before = ((await api.get('/api/dishes')).body as unknown[]).length;
+    expect((await api.get('/api/kitchen')).body.isNew).toBe(true);
+    await api.post('/api/kitchen/begin').send({ demo: true }).expect(200);
+    await api.put('/api/kitchen').send({ potId: 'electric-5.7', altitudeM: 1180, isNew: true });
+    expect((await api.get('/api/kitchen')).body.isNew).toBeUndefined();
+    const r = await api.post('/api/kitchen/begin').send({ demo: false });
+    expect([r.status, r.body.code]).toEqual([409, 'kitchen-begun']);
+    await api.post('/api/kitchen/begin').send({ demo: 'yes' }).expect(400);
+    expect((await api.get('/api/dishes')).body).toHaveLength(before);
+  });
   test('what the log teaches is kept in the kitchen, no screen can overwrite it, and the next plan says so', async () => {
     const { body: kitchen } = await api.post('/api/kitchen/learn');
     expect(kitchen.learned.cooks.used).toBeGreaterThanOrEqual(8);

@@ -31,6 +31,8 @@ export const kitchenSchema = z
     devices: z.boolean().default(false),
     /** other devices, by their own names, whose readings count in a real cook */
     devicesLetIn: z.array(deviceName).max(20).default([]),
+    /** set up for the demo, and nobody has said yet what kitchen it is; only the server ends it */
+    isNew: z.literal(true).optional(),
     /** pots that the cook added, with what their manuals say */
     ownPots: z
       .array(ownPotSchema)

@@ -112,7 +112,7 @@ function layerLines({ dish, p, name, poured }: Card): string[] {
   const laid = p.stack.filter((l) => l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)));
   return [
     `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`,
-    ...p.withLiquid.map((s) => `${grams(s.grams)} ${name(s.ingredient)}, in the liquid`),
+    ...(p.withLiquid ?? []).map((s) => `${grams(s.grams)} ${name(s.ingredient)}, in the liquid`),
     ...(p.outerLiquidMl ? [`${p.outerLiquidMl} mL water under the bowl`] : []),
     ...laid.map(
       (l) =>

@@ -61,6 +61,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'request-invalid': 'La petición no se puede leer.',
     busy: 'Se están calculando demasiados planes a la vez. Pregunte de nuevo en un momento.',
     'dish-missing': 'Este plato ya no está en el estante. Vuelva al Estante.',
+    'kitchen-begun': 'Esta cocina está en uso: no se tira nada de ella.',
     'dish-changed': 'Este plato se cambió en otra pantalla. Cárguelo otra vez y repita su cambio.',
     'cook-missing': 'Esta cocción no está en el diario. Vuelva al Diario.',
     'cursor-invalid': 'Esta página del diario no se conoce. Empiece otra vez por arriba.',

@@ -67,6 +67,7 @@ export const problemWords = {
     'request-invalid': 'The request cannot be read.',
     busy: 'Too many plans are being worked out at once. Ask again in a moment.',
     'dish-missing': 'This dish is not on the shelf any more. Go back to the Shelf.',
+    'kitchen-begun': 'This kitchen is in use: nothing of it is thrown away.',
     'dish-changed': 'This dish was changed on another screen. Load it again, then repeat your change.',
     'cook-missing': 'This cook is not in the log. Go back to the Log.',
     'cursor-invalid': 'This page of the log is not known. Begin again at its top.',

@@ -1,8 +1,8 @@
 import { readKitchen, readDish, solvePlan, type Dish, type Kitchen, type Learned, type Plan } from '@einkorn/core';
 import type { Store } from '../store/connect';
-import { addCooks } from '../store/cooks';
-import { addDish } from '../store/dishes';
-import { keepLearned, saveKitchen } from '../store/kitchen';
+import { addCooks, removeCooks } from '../store/cooks';
+import { addDish, removeDishes } from '../store/dishes';
+import { keepLearned, newKitchen } from '../store/kitchen';
 import log from './cloudberry.json';
 import { demoDishes } from './dishes';
 import { cookOf, dishOf, type Evening } from './evening';
@@ -11,7 +11,7 @@ import { cookOf, dishOf, type Evening } from './evening';
 export async function seedDemo(store: Store): Promise<boolean> {
   const { models } = store;
   if (!store.fresh || (await models.Settings.count()) > 0 || (await models.Dishes.count()) > 0) return false;
-  const kitchen = await saveKitchen(store, readKitchen({ potId: 'electric-5.7', altitudeM: 1180 }));
+  const kitchen = await newKitchen(store, readKitchen({ potId: 'electric-5.7', altitudeM: 1180 }));
   const read = new Map<string, Dish>(Object.entries(demoDishes).map(([id, doc]) => [id, readDish(doc)]));
   // The newest on the shelf comes first: the turkey dish is tonight's.
   let at = Date.parse('2026-11-13T12:00:00Z');
@@ -28,6 +28,15 @@ export async function seedDemo(store: Store): Promise<boolean> {
   );
   await keepLearned(store, learned[evenings.length]!);
   return true;
+}
+
+/** Takes the dishes and cooks of the demo away again; whatever else was made in the meantime stays. */
+export async function clearDemo(store: Store): Promise<void> {
+  await removeCooks(
+    store,
+    log.evenings.map((e) => e.id),
+  );
+  await removeDishes(store, Object.keys(demoDishes));
 }
 
 /** The plan of each evening with what was known by then; the same dish with the same knowledge is planned once. */

@@ -1,10 +1,15 @@
 import { Router } from 'express';
-import { readKitchen } from '@einkorn/core';
+import * as z from 'zod';
+import { problemOf, readKitchen, refusal } from '@einkorn/core';
+import { clearDemo } from '../demo/seed';
 import type { Bus } from '../live/bus';
 import type { Store } from '../store/connect';
 import { runningCooks } from '../store/cooks';
 import type { Learning } from '../sums/learning';
-import { getKitchen, saveKitchen } from '../store/kitchen';
+import { beginKitchen, getKitchen, saveKitchen } from '../store/kitchen';
+
+/** With the demo or without it. */
+const beginBody = z.strictObject({ demo: z.boolean() });
 
 /** /api/kitchen: pot, altitude, units, theme, devices, and what the log taught. Switching the devices on or off reaches the cooks in progress. */
 export function kitchenRoutes(store: Store, bus: Bus, learning: Learning): Router {
@@ -18,6 +23,17 @@ export function kitchenRoutes(store: Store, bus: Bus, learning: Learning): Route
         if (!cook.practice)
           bus.command(kitchen.devices ? { kind: 'attach', cook } : { kind: 'detach', cookId: cook.id });
     res.json(kitchen);
+  });
+  r.post('/begin', async (req, res) => {
+    const asked = beginBody.safeParse(req.body ?? {});
+    if (!asked.success) throw problemOf('request-invalid', asked.error);
+    const { isNew } = await getKitchen(store);
+    if (!isNew && !asked.data.demo) throw refusal('kitchen-begun');
+    if (isNew && !asked.data.demo) {
+      await clearDemo(store);
+      await learning.now();
+    }
+    res.json(await beginKitchen(store));
   });
   r.post('/learn', async (_req, res) => void res.json(await learning.now()));
   return r;

@@ -11,6 +11,7 @@ const statusByCode: Record<string, number> = {
   'foreign-host': 403,
   'foreign-origin': 403,
   'dish-changed': 409,
+  'kitchen-begun': 409,
   'too-large': 413,
   busy: 503,
 };

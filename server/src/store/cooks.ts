@@ -190,6 +190,10 @@ export function removeCook({ models, inTurn }: Store, id: string): Promise<void>
   });
 }
 
+/** Takes those of these cooks away that are there. */
+export const removeCooks = ({ models, inTurn }: Store, ids: readonly string[]): Promise<number> =>
+  inTurn(() => models.Cooks.destroy({ where: { id: [...ids] } }));
+
 const eventRow = (cookId: string, e: CookEvent) => ({ cookId, id: e.id, seq: e.seq!, doc: e });
 const toEvent = (row: Pick<EventRow, 'doc' | 'seq'>): CookEvent => ({ ...row.doc, seq: row.seq });
 

@@ -113,3 +113,7 @@ const toDish = (row: { id: string; revision: number; updatedMs: number; doc: Dis
   updatedMs: row.updatedMs,
   dish: row.doc,
 });
+
+/** Takes those of these dishes away that are there; cooks of them keep their own copy. */
+export const removeDishes = ({ models, inTurn }: Store, ids: readonly string[]): Promise<number> =>
+  inTurn(() => models.Dishes.destroy({ where: { id: [...ids] } }));

@@ -8,9 +8,16 @@ export async function getKitchen({ models }: Store): Promise<Kitchen> {
   return readKitchen(row?.doc ?? {});
 }
 
-/** Keeps the settings. What was learned is the log's and not a screen's: it stays as it is. */
+/** Keeps the settings. What was learned is the log's and not a screen's: it stays as it is; so does that nobody has begun. */
 export const saveKitchen = (store: Store, kitchen: Kitchen): Promise<Kitchen> =>
-  write(store, (before) => ({ ...kitchen, learned: before.learned }));
+  write(store, (before) => ({ ...kitchen, learned: before.learned, isNew: before.isNew }));
+
+/** The kitchen of a folder that never held anything. */
+export const newKitchen = (store: Store, kitchen: Kitchen): Promise<Kitchen> =>
+  write(store, () => ({ ...kitchen, isNew: true }));
+
+/** The cook has said what kitchen it is. */
+export const beginKitchen = (store: Store): Promise<Kitchen> => write(store, ({ isNew: _, ...before }) => before);
 
 /** Keeps what the log taught; the settings stay as they are. */
 export const keepLearned = (store: Store, learned: Learned): Promise<Kitchen> =>

@@ -155,8 +155,8 @@ export const planSchema = z.object({
     .nullable()
     .default(null),
   stack: z.array(stackLayerSchema),
-  /** what goes in with the liquid and takes no room: seasonings and fat that were not fried; salt is told apart */
-  withLiquid: z.array(z.object({ ingredient: text, grams: num })).default([]),
+  /** what goes in with the liquid and takes no room: seasonings and fat that were not fried; salt is told apart; older plans say nothing of it */
+  withLiquid: z.array(z.object({ ingredient: text, grams: num })).optional(),
   /** what comes after the lid */
   after: afterSchema,
   heldBack: z.array(z.object({ ingredient: text, until: z.enum(['finish', 'topping']), why: text })),

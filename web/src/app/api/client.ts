@@ -108,6 +108,10 @@ export class Api {
   saveKitchen(kitchen: Kitchen): Observable<Kitchen> {
     return this.http.put<Kitchen>('/api/kitchen', kitchen);
   }
+  /** The cook has said what kitchen it is; with the dishes of the demo, or without them. */
+  begin(demo: boolean): Observable<Kitchen> {
+    return this.http.post<Kitchen>('/api/kitchen/begin', { demo });
+  }
   /** Reads the whole log again; answers with the kitchen and what it taught. */
   learn(): Observable<Kitchen> {
     return this.http.post<Kitchen>('/api/kitchen/learn', {});

@@ -16,6 +16,7 @@ import { DishWordsDialog } from '../ui/dish-words-dialog';
 import { programName } from '../ui/plan-rows';
 import { MiniPot } from '../ui/mini-pot';
 import { ShareDialog } from './share-dialog';
+import { FirstRun } from './first-run';
 import { CompareDialog } from './compare-dialog';
 import { saveFile } from '../ui/save-file';
 import { ShelfActions, shelfFeature, type ShelfFilter } from './shelf.slice';
@@ -41,6 +42,7 @@ import { Bound } from '../ui/bound';
     MiniPot,
     CompareDialog,
     DishWordsDialog,
+    FirstRun,
     ShareDialog,
     VaryDialog,
   ],

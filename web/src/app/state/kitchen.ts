@@ -47,10 +47,10 @@ export const kitchenFeature = createFeature({
   name: 'kitchen',
   reducer: createReducer<KitchenState>(
     { kitchen: kitchenSchema.parse({}), loaded: false, saving: false, changes: 0, learning: false, failure: null },
-    // Settings that are on their way to the server stand; only what the log taught is news.
+    // Settings that are on their way to the server stand; only what the log taught and that it has begun is news.
     on(KitchenActions.loaded, (s, { kitchen }) => ({
       ...s,
-      kitchen: s.saving ? { ...s.kitchen, learned: kitchen.learned } : kitchen,
+      kitchen: s.saving ? { ...s.kitchen, learned: kitchen.learned, isNew: kitchen.isNew } : kitchen,
       loaded: true,
       learning: false,
       failure: null,
