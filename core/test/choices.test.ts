@@ -103,8 +103,8 @@ describe('uncertainty', () => {
     expect(Math.abs(chance(low / 0.92) - 0.159)).toBeLessThan(0.08);
   });
   test('the draws agree with the spread that the plan itself tells', () => {
-    const told = p.grain!.bandChance;
-    expect(Math.abs(u.bands.find((b) => b.band === p.grain!.band)!.chance - told)).toBeLessThan(0.12);
+    const shown = p.grain!.bandChance;
+    expect(Math.abs(u.bands.find((b) => b.band === p.grain!.band)!.chance - shown)).toBeLessThan(0.12);
   });
   test('rice and water alone move by heat, clock, uptake and steam; pasta is told in its own words', () => {
     const plain = uncertainty(plainRice(), seaLevel, plan(plainRice(), seaLevel), { draws: 200 });

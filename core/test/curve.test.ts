@@ -62,15 +62,15 @@ describe('programs that are told, by what is in the plan', () => {
     expect(pasta(3)).toEqual([[1.5, 0]]);
   });
   test('white, parboiled and brown rice, a risotto and barley each have their own; what nobody tells has none', () => {
-    const told = [
+    const programs = [
       of('rice-long'),
       of('rice-parboiled'),
       of('rice-brown-long'),
       of('barley-pearl'),
       of('oats-steel-cut'),
     ];
-    expect(new Set(told.map((t) => JSON.stringify(t))).size).toBe(5);
-    expect(told.every((t) => t.length > 0)).toBe(true);
+    expect(new Set(programs.map((t) => JSON.stringify(t))).size).toBe(5);
+    expect(programs.every((t) => t.length > 0)).toBe(true);
     expect(of('rice-basmati')).toEqual(of('rice-long'));
     expect(of('rice-long', { family: 'risotto' })).not.toEqual(of('rice-long'));
     expect(of('bulgur')).toEqual([]);

@@ -118,12 +118,12 @@ describe('safe', () => {
       expect(one).toBeGreaterThan(percentile - 3);
     }
   });
-  test('a thickness that nobody told is judged 15 % thicker, and told to be measured', () => {
-    const told = piece(cut('chicken-breast', 25, { place: 'base' }), 6);
+  test('a thickness that nobody measured is judged 15 % thicker, and is to be measured', () => {
+    const measured = piece(cut('chicken-breast', 25, { place: 'base' }), 6);
     const guessed = piece({ food: 'chicken-breast', place: 'base' }, 6);
-    expect(guessed.nominal.openCoreC).toBeCloseTo(told.nominal.openCoreC, 6);
-    expect(guessed.cautious.openCoreC).toBeLessThan(told.cautious.openCoreC - 4);
-    expect([told.verdict.guessed, guessed.verdict.guessed]).toEqual([false, true]);
+    expect(guessed.nominal.openCoreC).toBeCloseTo(measured.nominal.openCoreC, 6);
+    expect(guessed.cautious.openCoreC).toBeLessThan(measured.cautious.openCoreC - 4);
+    expect([measured.verdict.guessed, guessed.verdict.guessed]).toEqual([false, true]);
     expect(cautiousVariation(0.0125, 'steam', 500, true).thickness).toBeCloseTo(
       1.15 * cautiousVariation(0.0125, 'steam', 500, false).thickness,
       12,
@@ -147,7 +147,7 @@ describe('safe', () => {
       'game',
     ]);
   });
-  test('the cautious run is never the warmer one, and its log reduction is told up to twelve', () => {
+  test('the cautious run is never the warmer one, and its log reduction is given up to twelve', () => {
     for (const minutes of [3, 8, 30]) {
       const { nominal, cautious, verdict } = piece(cut('chicken-thigh', 30), minutes);
       expect(cautious.openCoreC).toBeLessThanOrEqual(nominal.openCoreC + 1e-9);
@@ -297,7 +297,7 @@ describe('roots', () => {
     expect(root('carrot', 40, 12).softCoreMin).toBeLessThan(root('carrot', 20, 12).softCoreMin);
     expect(root('carrot', 25, 12, 'frozen').softCoreMin).toBeLessThan(root('carrot', 25, 12).softCoreMin);
   });
-  test('told of pieces, and of all that is steamed for itself', () => {
+  test('given for pieces, and for all that is steamed for itself', () => {
     expect(plantsOf(of({ food: 'carrot', joins: 'stack' }))).toHaveLength(0);
     expect(plantsOf(of(cut('carrot', 20, { joins: 'stack' })))).toHaveLength(1);
     expect(plantsOf(of(cut('carrot', 20, { joins: 'finish' })))).toHaveLength(0);

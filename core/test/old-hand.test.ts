@@ -368,10 +368,10 @@ test('a stock cube, a bay leaf and butter that are not fried go in with the liqu
   );
 });
 
-test('whatever is in a dish, some step tells the cook to take it; salt is told apart', () => {
+test('whatever is in a dish, some step names it; salt has a line of its own', () => {
   const silent = (dish: Dish, kitchen: Kitchen): string[] => {
-    const told = new Set(plan(dish, kitchen).steps.flatMap((s) => s.ingredients));
-    const foods = new Set(dish.ingredients.filter((i) => told.has(i.id)).map((i) => i.food));
+    const named = new Set(plan(dish, kitchen).steps.flatMap((s) => s.ingredients));
+    const foods = new Set(dish.ingredients.filter((i) => named.has(i.id)).map((i) => i.food));
     return dish.ingredients.filter((i) => i.food !== 'salt' && !foods.has(i.food)).map((i) => i.food);
   };
   for (const [slug, dish] of demo) expect([slug, silent(dish, seaLevel)]).toEqual([slug, []]);

@@ -126,10 +126,10 @@ test('whenever it is told, no step overlaps, the clock never goes back, and undo
         const lockedAgain =
           holdMin === undefined ? {} : { lockedAgain: { lid: 'heat-up' as const, holdMin, addMl: 0 } };
         const r = happened({ kind: 'rescued', minutes: value, text: '', ...lockedAgain }, min(atMin));
-        const told = timelineAt(steps, t0, [...before, r], min(atMin + later));
-        if (told.steps.some((s, i) => s.endMs < s.startMs || (i > 0 && s.startMs !== told.steps[i - 1]!.endMs)))
+        const timed = timelineAt(steps, t0, [...before, r], min(atMin + later));
+        if (timed.steps.some((s, i) => s.endMs < s.startMs || (i > 0 && s.startMs !== timed.steps[i - 1]!.endMs)))
           bad.push(`overlap at ${atMin}`);
-        if (!told.steps.some((s) => s.step.id === 'rescue-0')) bad.push(`lost at ${atMin}`);
+        if (!timed.steps.some((s) => s.step.id === 'rescue-0')) bad.push(`lost at ${atMin}`);
         const undone = timelineAt(steps, t0, undoNewest([...before, r], min(atMin + later)), min(95));
         if (JSON.stringify(undone) !== JSON.stringify(timelineAt(steps, t0, before, min(95))))
           bad.push(`undo at ${atMin}`);

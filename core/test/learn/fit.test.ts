@@ -93,8 +93,8 @@ test('after five cooks new dishes are forecast much better than by the table, an
         ['prior', () => 0],
         ['fit', (k: string) => f.z.get(k) ?? 0],
       ] as const) {
-        const told: Household = { ...h, truth: at };
-        const x = trueInputs(told, d, null);
+        const household: Household = { ...h, truth: at };
+        const x = trueInputs(household, d, null);
         const scale = d.starch!.kinetics === 'pasta' ? 'pasta' : 'grain';
         error[name].pin.push(Math.exp(emulated(d.emulator, 'pin', x).value) - Math.exp(truth.pin));
         error[name].natural.push(Math.exp(emulated(d.emulator, 'natural', x).value) - Math.exp(truth.natural));

@@ -136,7 +136,7 @@ function commonPrograms(m: DonenessMap, p: Plan, taken: readonly Named[], t: Wor
     textposition: known.map((k) => (k.holdMin > leftFrom * m.holdMin.at(-1)! ? 'middle left' : 'middle right')),
     textfont: { size: 13, color: token('quiet') },
     marker: { size: 9, symbol: 'diamond-open', color: token('quiet'), line: { width: 2, color: token('quiet') } },
-    hovertemplate: `${t('pressure.told')}: %{customdata}<extra></extra>`,
+    hovertemplate: `${t('pressure.common')}: %{customdata}<extra></extra>`,
   } as unknown as Data;
 }
 
