@@ -148,8 +148,13 @@ test('a kitchen that measures in cups, ounces, Fahrenheit and inches reads so ev
   const id = page.url().split('/').at(-1)!;
   await page.locator('[data-tap=write]').click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Core').fill('165');
-  await dialog.getByRole('button', { name: 'Keep' }).first().click();
+  const keep = dialog.getByRole('button', { name: 'Keep' }).first();
+  // What is filled in while the dialog still opens is lost with its first drawing.
+  await expect(async () => {
+    await dialog.getByLabel('Core').fill('165');
+    await expect(keep).toBeEnabled({ timeout: 1000 });
+  }).toPass();
+  await keep.click();
   await expect
     .poll(async () => ((await (await fetch(`${hut.url}/api/cooks/${id}`)).json()) as { events: object[] }).events)
     .toContainEqual(expect.objectContaining({ kind: 'probe-read', coreC: 74 }));
