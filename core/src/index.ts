@@ -38,7 +38,7 @@ export { suggestFoods } from './recipe/suggest';
 export { ingredientName, namesOf, type Language } from './recipe/food-names';
 export { askedBelow, readLine, type ReadLine } from './recipe/line';
 export * from './recipe/reading';
-export { type Said } from './recipe/said';
+export { saidParams, type Said } from './recipe/said';
 export { answeredLine } from './recipe/answer';
 export { recipeText } from './recipe/recipe-text';
 export { freeId } from './dish/free-id';
@@ -84,7 +84,7 @@ export { logColumns, logCsv, logFile, logFormat, logSchema, readLog, type LogFil
 export { compareSchools, type School } from './plan/questions/schools';
 export { donenessMap, type DonenessMap } from './plan/questions/map';
 export { uncertainty, type Uncertainty } from './plan/questions/uncertainty';
-export { equalise, strugglers, type Proposal } from './plan/equalise';
+export { equalise, struggles, type Proposal } from './plan/equalise';
 export { ratios, type Ratios } from './plan/questions/ratios';
 export { coolLayer, crustFor, deepestLayerMm, slurryFor } from './plan/write/leftovers';
 export { calendar } from './cook/calendar';

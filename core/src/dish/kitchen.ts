@@ -8,10 +8,10 @@ import { learnedSchema } from './learned';
 
 export const kitchenFormat = 'einkorn.kitchen/1';
 
-/** Where the cook stands: which pot, how high above the sea, how things are shown. */
 /** A device's own name: letters, digits and dashes. */
 export const deviceName = z.string().regex(/^[a-z0-9-]{1,20}$/, says('device-name'));
 
+/** Where the cook stands: which pot, how high above the sea, how things are shown. */
 export const kitchenSchema = z
   .strictObject({
     format: z.literal(kitchenFormat).default(kitchenFormat),

@@ -7,6 +7,7 @@ import { recordOf } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { slowFromMin } from '../food/meats';
 import type { Plan } from './document/document';
+import type { MeatVerdict, PlantVerdict } from './document/verdicts';
 import { solvePlan } from './solve-plan';
 import { stopCount } from './judge/verdict';
 import { hardCore } from '../grain/texture';
@@ -49,14 +50,25 @@ const apart = (p: Plan): string[] =>
     ? []
     : p.firstStage.slow;
 
-/** Parts that this program does not serve: not done, tough, dry, hard, gone soft, or given a stage of their own for nothing. */
-export function strugglers(p: Plan): string[] {
-  return [
-    ...apart(p),
-    ...p.meats.filter((m) => ['under', 'tough', 'dry'].includes(m.texture)).map((m) => m.ingredient),
-    ...p.plants.filter((v) => v.verdict !== 'done').map((v) => v.ingredient),
-  ];
+/** A part that this program does not serve, and how: not done, tough, dry, hard, soft, or apart in a stage of its own for nothing. */
+export interface Struggle {
+  ingredient: string;
+  trouble: MeatVerdict['texture'] | PlantVerdict['verdict'] | 'apart';
 }
+
+const badTextures: readonly string[] = ['under', 'tough', 'dry'];
+
+/** Every part that this program does not serve, each once. */
+export function struggles(p: Plan): Struggle[] {
+  const bad: Struggle[] = [
+    ...p.meats.flatMap(({ ingredient, texture: t }) => (badTextures.includes(t) ? [{ ingredient, trouble: t }] : [])),
+    ...p.plants.flatMap(({ ingredient, verdict: v }) => (v === 'done' ? [] : [{ ingredient, trouble: v }])),
+  ];
+  const only = apart(p).filter((id) => !bad.some((b) => b.ingredient === id));
+  return [...only.map((ingredient): Struggle => ({ ingredient, trouble: 'apart' })), ...bad];
+}
+
+export const strugglers = (p: Plan): string[] => struggles(p).map((s) => s.ingredient);
 
 export const troubleOf = (p: Plan): number =>
   10 * stopCount(p) +
@@ -77,21 +89,19 @@ export function equalise(
   planned: (changed: Dish) => Plan = (changed) => solvePlan(changed, kitchen),
 ): Proposal[] {
   const trial = new Trials(dish, troubleOf(chosen), planned);
-  for (const id of strugglers(chosen)) {
-    const item = dish.ingredients.find((i) => i.id === id)!;
-    const isOver = chosen.meats.some((m) => m.ingredient === id && m.texture === 'dry') || isSoft(chosen, id);
-    if (isOver) gentler(trial, dish, item);
-    else if (apart(chosen).includes(id)) together(trial, item);
+  const parts = struggles(chosen);
+  for (const { ingredient, trouble } of parts) {
+    const item = dish.ingredients.find((i) => i.id === ingredient)!;
+    if (trouble === 'dry' || trouble === 'soft') gentler(trial, dish, item);
+    else if (trouble === 'apart') together(trial, item);
     else sooner(trial, { dish, chosen, item });
   }
   const grain = dish.ingredients.find((i) => recordOf(i).kind === 'grain');
-  if (grain && strugglers(chosen).length > 0)
+  if (grain && parts.length > 0)
     for (const to of otherGrains(recordOf(grain), chosen)) trial.of('swap-grain', withFood(grain, to), to);
   const endMin = (x: Proposal): number => x.plan.timeline.at(-1)!.endMin;
   return trial.better.sort((a, b) => a.trouble - b.trouble || endMin(a) - endMin(b));
 }
-
-const isSoft = (p: Plan, id: string): boolean => p.plants.some((v) => v.ingredient === id && v.verdict === 'soft');
 
 /** Changed dishes, each planned anew; what leaves less trouble than the plan that stands is kept. */
 class Trials {

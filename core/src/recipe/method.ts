@@ -158,8 +158,8 @@ class MethodReader {
   }
 }
 
-/** "Natural release, about 15 minutes": nothing else is said of them. */
 const lowHeat = /\b(?:low|medium|gentle|lowest) (?:heat|flame)|\bfuego (?:suave|lento|bajo|medio|minimo)/;
+/** "Natural release, about 15 minutes": nothing else is said of them. */
 const isMostlyMinutes =
   /^(?:(?:for|about|around|approx\w*|another|unos|durante|otros)\s+)*[\d.,\s-]+min\w*(?: (?:more|or so|mas))?$/;
 const isOnlyMinutes = /^[\d.,\s-]+min\w*$/;

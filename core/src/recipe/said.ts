@@ -1,9 +1,8 @@
-import type { Family } from '../dish/schema';
+import * as z from 'zod';
 import { readingWords } from '../words/reading-en';
 import { readingWordsEs } from '../words/reading-es';
 import { filled, type Params } from '../words/sentence';
 import { namesOf, type Language } from './food-names';
-import * as z from 'zod';
 
 const catalogues = { en: readingWords, es: readingWordsEs };
 const codes = Object.keys(readingWords.reading) as [ReadingCode, ...ReadingCode[]];
@@ -26,17 +25,24 @@ export type Said = z.infer<typeof saidSchema>;
 export const said = (code: ReadingCode, params: Params = {}): Said => ({ section: 'reading', code, params });
 export const saidOfMisfit = (code: MisfitCode): Said => ({ section: 'misfit', code, params: {} });
 
+/** Where the words of those params stand that are codes themselves. */
+const sectionOf = { food: 'food', family: 'family-plain', because: 'family-by' } as const;
+type WordSection = (typeof sectionOf)[keyof typeof sectionOf];
+
+/** What fills a sentence, with the codes among it as the words of a catalogue. */
+export const saidParams = (params: Params, word: (section: WordSection, code: string) => string): Params =>
+  Object.fromEntries(
+    Object.entries(params).map(([name, value]) => [
+      name,
+      name in sectionOf ? word(sectionOf[name as keyof typeof sectionOf], String(value)) : value,
+    ]),
+  );
+
 /** The sentence in a language. */
 export function saidIn({ section, code, params }: Said, language: Language): string {
-  const words = catalogues[language];
-  const texts: Readonly<Record<string, string>> = words[section];
-  const named = Object.entries(params).map(([name, value]): [string, string | number] => {
-    if (name === 'food') return [name, nameIn(String(value), language)];
-    if (name === 'family') return [name, words['family-plain'][value as Family]];
-    if (name === 'because') return [name, words['family-by'][value as keyof (typeof words)['family-by']]];
-    return [name, value];
-  });
-  return filled(texts[code]!, Object.fromEntries(named));
+  const texts: Readonly<Record<string, Readonly<Record<string, string>>>> = catalogues[language];
+  const word = (of: WordSection, x: string): string => (of === 'food' ? nameIn(x, language) : texts[of]![x]!);
+  return filled(texts[section]![code]!, saidParams(params, word));
 }
 
 /** What a food is called in a language. */

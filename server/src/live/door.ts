@@ -1,4 +1,4 @@
-import type { Cook, Kitchen } from '@einkorn/core';
+import type { Kitchen } from '@einkorn/core';
 
 /** A device that spoke to the server while a real cook was on. */
 export interface Caller {
@@ -11,12 +11,9 @@ const mostCallers = 20;
 /** The simulated devices, which have a switch of their own. */
 const simulated = new Set(['cooker', 'probe', 'scale']);
 
-/**
- * Does the cook hear this device? In a practice everything may speak; in a real cook only what was let in by name, for its
- * readings move the clock and may pass the thermometer.
- */
-export const isLetIn = (cook: Cook, device: string, { devices, devicesLetIn }: Kitchen): boolean =>
-  Boolean(cook.practice) || devicesLetIn.includes(device) || (devices && simulated.has(device));
+/** Does a real cook hear this device? Only what was let in by name: its readings move the clock and may pass the thermometer. */
+export const isLetIn = (device: string, { devices, devicesLetIn }: Kitchen): boolean =>
+  devicesLetIn.includes(device) || (devices && simulated.has(device));
 
 /** Who has spoken since the server started, the last one first, so that the cook can let it in. */
 export class Door {

@@ -27,9 +27,8 @@ export function kitchenRoutes(store: Store, bus: Bus, learning: Learning): Route
   r.post('/begin', async (req, res) => {
     const asked = beginBody.safeParse(req.body ?? {});
     if (!asked.success) throw problemOf('request-invalid', asked.error);
-    const { isNew } = await getKitchen(store);
-    if (!isNew && !asked.data.demo) throw refusal('kitchen-begun');
-    if (isNew && !asked.data.demo) {
+    if (!asked.data.demo) {
+      if (!(await getKitchen(store)).isNew) throw refusal('kitchen-begun');
       await clearDemo(store);
       await learning.now();
     }

@@ -70,11 +70,9 @@ export function layersOf(g: Gathered, pot: PotProfile): Laid[] {
   ];
 }
 
-/** Seasonings that have a place among the layers. */
-export const layeredHerbs = (g: Gathered): Item[] => g.items.filter((i) => isLayeredHerb(g, i));
-
 /** Fresh herbs are a layer of their own in a biryani. */
-const isLayeredHerb = (g: Gathered, i: Item): boolean => g.dish.family === 'biryani' && i.food.id === 'herb-fresh';
+export const isLayeredHerb = (g: Gathered, i: Item): boolean =>
+  g.dish.family === 'biryani' && i.food.id === 'herb-fresh';
 
 /** Sheets, filling and sauce in turn: the liquid lies under the first sheets, sauce covers the last. */
 function sheets(g: Gathered, pot: PotProfile, starch: Item, others: readonly Item[]): Laid[] {

@@ -2,7 +2,7 @@ import { bowlCapacityLitres, bowlLitres } from '../../grain/bowl';
 import type { PotProfile } from '../../pot/profile';
 import type { StackLayer } from '../document/document';
 import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from '../gather/item';
-import { isThick, layeredHerbs } from './layers';
+import { isLayeredHerb, isThick } from './layers';
 import { placeOf } from '../gather/place';
 import { bulkOf, gramsOf, solidMl, stacked, type Stacked } from './stacked';
 
@@ -65,12 +65,10 @@ export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl
 const takesRoom = (i: Item): boolean => goesUnderLid(i) && i.food.kind !== 'seasoning' && i.food.kind !== 'fat';
 
 /** What goes in with the liquid and takes no room; salt is told apart. */
-export const withLiquid = (g: Gathered): Item[] => {
-  const laid = layeredHerbs(g);
-  return g.items.filter(
-    (i) => i.joins === 'stack' && i.grams > 0 && !takesRoom(i) && i.food.id !== 'salt' && !laid.includes(i),
+export const withLiquid = (g: Gathered): Item[] =>
+  g.items.filter(
+    (i) => i.joins === 'stack' && i.grams > 0 && !takesRoom(i) && i.food.id !== 'salt' && !isLayeredHerb(g, i),
   );
-};
 
 /** The stack to scale, how full it makes the pot, and what it means for the base and for the grain. */
 export function stackPlan(x: StackInput): Geometry {

@@ -68,7 +68,8 @@ function written(x: Chosen): Plan {
   const meats = run.meats.map((m) => m.verdict);
   const finish = finishPart(r);
   const program = programPart(r);
-  const steps = buildSteps({ ...stepInput(r, program), finish });
+  const seasoned = withLiquid(g).map((i) => ({ ingredient: i.ingredient.id, grams: i.grams }));
+  const steps = buildSteps({ ...stepInput(r, program), finish, withLiquid: seasoned.map((s) => s.ingredient) });
   return {
     format: planFormat,
     mode,
@@ -89,7 +90,7 @@ function written(x: Chosen): Plan {
     fry: setup.fry,
     deglaze: deglazePart(r),
     stack: r.geo.layers,
-    withLiquid: withLiquid(g).map((i) => ({ ingredient: i.ingredient.id, grams: i.grams })),
+    withLiquid: seasoned,
     after: afterPlan(setup, outcome, run.addMl),
     heldBack: heldBack(g).map((h) => (h.ingredient === x.heldPasta ? { ...h, why: 'soft-on-the-way' } : h)),
     finish,

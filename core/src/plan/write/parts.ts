@@ -11,7 +11,7 @@ import { releaseAdvice } from '../judge/release';
 import { leastThinMl } from '../setup/bounds';
 import type { Run } from '../judge/run';
 import { roundMl } from '../search/solve-once';
-import { withLiquid, type Geometry } from '../setup/stack';
+import type { Geometry } from '../setup/stack';
 import { betweenMin } from '../simulate/stages';
 import type { StepInput, timelineOf } from './steps';
 import { prepTasks } from './tasks';
@@ -77,15 +77,14 @@ export function programPart({ run, setup: { g, pot } }: Result): Plan['program']
   };
 }
 
-/** What the steps are written from, but for the finish. */
-export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 'finish'> {
+/** What the steps are written from, but for the finish and what goes in with the liquid. */
+export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 'finish' | 'withLiquid'> {
   const { setup, run } = r;
   const { potRun } = run;
   return {
     tasks: prepTasks(setup.g),
     fry: setup.fry,
     stack: r.geo.layers,
-    withLiquid: withLiquid(setup.g).map((i) => i.ingredient.id),
     addMl: Math.round(run.addMl),
     liquidFood: setup.g.main.ingredient.food,
     holdMin: run.holdMin,

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, DestroyRef } from '@angular/core';
-import { strugglers, type Plan, type Proposal } from '@einkorn/core';
+import { struggles, type Proposal } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -9,12 +9,6 @@ import { differences } from '../ui/differences';
 import { PlanDiff } from '../ui/plan-diff';
 
 const most = 4;
-
-/** What is wrong with a part: how it comes out, or that it needs a stage of its own. */
-const troubleWith = (p: Plan, id: string): string =>
-  p.meats.find((m) => m.ingredient === id && ['under', 'tough', 'dry'].includes(m.texture))?.texture ??
-  p.plants.find((v) => v.ingredient === id)?.verdict ??
-  'apart';
 
 /** When one program does not serve all parts: says so, shows what would, each with its plan, and applies one with a tap. */
 @Component({
@@ -107,10 +101,10 @@ export class Equaliser {
   readonly parts = computed(() => {
     const p = this.plan();
     if (!p) return [];
-    return strugglers(p).map((id) => ({
-      id,
-      food: this.fmt.namesOf(this.names(), id),
-      trouble: troubleWith(p, id),
+    return struggles(p).map(({ ingredient, trouble }) => ({
+      id: ingredient,
+      food: this.fmt.namesOf(this.names(), ingredient),
+      trouble,
     }));
   });
   readonly proposals = computed(() => this.asides().proposals?.slice(0, most) ?? null);
