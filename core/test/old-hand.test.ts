@@ -1,5 +1,9 @@
 import type { Kitchen } from '../src/dish/kitchen';
-import type { Dish } from '../src/dish/schema';
+import { readDish } from '../src/dish/read';
+import { scaleDish } from '../src/dish/scale';
+import type { Dish, Ingredient } from '../src/dish/schema';
+import type { Plan } from '../src/plan/document/document';
+import { toTaste } from '../src/quantity/parse';
 import { heatKey } from '../src/plan/setup/finish-minutes';
 import { gather } from '../src/plan/gather/gather';
 import { plan } from '../src/plan/plan';
@@ -383,4 +387,105 @@ test('whatever is in a dish, some step names it; salt has a line of its own', ()
     const seasoned = { ...dish, ingredients: [...rest, extra] };
     expect([seed, food, silent(seasoned, kitchen)]).toEqual([seed, food, []]);
   }
+});
+
+describe('what is to taste', () => {
+  const risotto = demo.get('guinea-fowl-mushroom-risotto')!;
+  const with_ = (food: string, more: Partial<Ingredient> = {}): Dish => ({
+    ...risotto,
+    ingredients: [...risotto.ingredients, { id: 'extra', food, amount: toTaste, ...more }],
+  });
+  test.each(['spice-ground', 'saffron', 'herb-fresh', 'cheese-hard', 'soy-sauce', 'garlic', 'nuts'])(
+    '%s is named in a step and moves no number',
+    (food) => {
+      const [bare, seasoned] = [plan(risotto, seaLevel), plan(with_(food), seaLevel)];
+      expect(seasoned.steps.some((s) => s.ingredients.includes('extra'))).toBe(true);
+      const numbers = ({ liquid, program, meats, grain, salt, scorch, pot }: Plan): unknown => ({
+        ...{ liquid, program, meats, grain, salt, scorch },
+        pot: pot.fillFraction,
+      });
+      expect(numbers(seasoned)).toEqual(numbers(bare));
+    },
+  );
+  test('leaves for the table are strewn there, pepper goes in with the liquid', () => {
+    const at = (food: string, more: Partial<Ingredient> = {}): string[] =>
+      plan(with_(food, more), seaLevel).steps.flatMap((s) => (s.ingredients.includes('extra') ? [s.id] : []));
+    expect(at('spice-ground')).toEqual(['stack']);
+    expect(at('herb-fresh', { joins: 'topping' })).toEqual(['finish-scatter']);
+  });
+  test('oil as needed films the base of the pan; what a plan is worked out from needs its amount', () => {
+    const dry = board(
+      'one-pot-grain',
+      { food: 'chicken-thigh', g: 400 },
+      { food: 'rice-long', g: 200 },
+      { food: 'broth' },
+    );
+    const oiled: Dish = {
+      ...dry,
+      ingredients: [...dry.ingredients, { id: 'oil', food: 'oil-olive', amount: toTaste }],
+    };
+    expect(plan(oiled, seaLevel).fry[0]).toMatchObject({ ingredient: 'oil', until: 'fat-hot' });
+    for (const food of ['rice-long', 'chicken-thigh', 'broth', 'salt'])
+      expect(() => readDish(with_(food))).toThrow(/needs an amount/);
+    expect(readDish(with_('spice-ground')).ingredients.at(-1)!.amount).toEqual(toTaste);
+    expect(scaleDish(with_('spice-ground'), 9).ingredients.at(-1)!.amount).toEqual(toTaste);
+  });
+});
+
+describe('meatballs', () => {
+  const mince = { food: 'meatball', g: 500 };
+  const rest = [
+    { food: 'egg', g: 55 },
+    { food: 'breadcrumbs', g: 50 },
+  ].map((x) => ({ ...x, joins: 'marinade' as const }));
+  const dish = board(
+    'one-pot-grain',
+    mince,
+    ...rest,
+    { food: 'rice-long', g: 300 },
+    { food: 'onion', g: 150 },
+    { food: 'broth' },
+    { food: 'oil-olive', g: 14 },
+  );
+  test('egg and crumbs are mixed in and shaped, neither scrambled nor strewn, and weigh with the balls', () => {
+    const p = plan(dish, seaLevel);
+    expect(p.steps.find((s) => s.text === 'prep-shape')).toMatchObject({
+      ingredients: ['meatball', 'egg', 'breadcrumbs'],
+      caution: 'raw-meat',
+    });
+    expect(p.fry.map((f) => f.ingredient)).toEqual(['oil-olive', 'onion']);
+    expect(p.stack.find((l) => l.ingredient === 'meatball')!.grams).toBe(605);
+    expect(p.heldBack).toEqual([]);
+  });
+});
+
+test('saffron that soaks in milk lies with it on top of a biryani; without milk it is in the liquid', () => {
+  const with_ = (...more: Thing[]): Dish =>
+    board(
+      'biryani',
+      { food: 'chicken-thigh', g: 400 },
+      { food: 'rice-basmati', g: 300 },
+      { food: 'water' },
+      { food: 'saffron', g: 0.3 },
+      ...more,
+    );
+  const milky = plan(with_({ food: 'milk', g: 30 }), seaLevel);
+  expect(milky.stack.slice(-2).map((l) => l.ingredient)).toEqual(['milk', 'saffron']);
+  expect(milky.withLiquid).toEqual([]);
+  expect(plan(with_(), seaLevel).withLiquid!.map((x) => x.ingredient)).toEqual(['saffron']);
+});
+
+test('a bay leaf is no spiced fat: the onions only turn translucent', () => {
+  const with_ = (g: number): Dish =>
+    board(
+      'one-pot-grain',
+      { food: 'beef-stew', g: 300 },
+      { food: 'onion', g: 150 },
+      { food: 'spice-whole', g },
+      { food: 'rice-long', g: 200 },
+      { food: 'broth' },
+      { food: 'oil-olive', g: 14 },
+    );
+  const until = (g: number): string => plan(with_(g), seaLevel).fry.find((f) => f.ingredient === 'onion')!.until;
+  expect([until(0.4), until(4)]).toEqual(['translucent', 'edges-brown']);
 });

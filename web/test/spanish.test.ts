@@ -73,7 +73,8 @@ test('every text of the screens is asked for somewhere', () => {
   const asked = (key: string): boolean =>
     code.includes(key) || begins.some((b) => key.startsWith(b)) || sections.some((s) => key.startsWith(`${s}.`));
   // The ways things are shown are listed by their key.
-  const fromCore = /^(?:weights|lengths|problem|reading|misfit|family-by|not-known|change|teaching|warning|ways-out|card-place)/;
+  const fromCore =
+    /^(?:weights|lengths|problem|reading|misfit|family-by|not-known|change|teaching|warning|ways-out|card-place)/;
   expect([...en.keys()].filter((k) => !fromCore.test(k) && !asked(k.replace(/\.(?:one|other)$/, '')))).toEqual([]);
 });
 

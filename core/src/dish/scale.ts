@@ -2,6 +2,7 @@ import { recordOf } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { issueAt, refusal } from '../problem';
 import { toGrams } from '../quantity/convert';
+import { isToTaste } from '../quantity/parse';
 import { measurable } from '../food/find';
 import type { Dish, Ingredient } from './schema';
 
@@ -48,6 +49,7 @@ export function scaleBy(dish: Dish, factor: number): Scaled {
       ...rest,
       serves: Math.max(1, Math.round(dish.serves * factor)),
       ingredients: dish.ingredients.map((i) => {
+        if (isToTaste(i.amount)) return i;
         const value = i.amount.value * factor ** powerOf(recordOf(i), i);
         return { ...i, amount: { ...i.amount, value: Math.max(0.01, Math.round(value * 100) / 100) } };
       }),

@@ -15,6 +15,7 @@ export function gramsPerUnit(unit: UnitId, food: Measurable): number {
   const u = units[unit];
   if (u.kind === 'mass') return u.size;
   if (u.kind === 'volume') return u.size * food.gPerMl;
+  if (u.kind === 'taste') return 0;
   const each = unit === 'piece' ? food.pieceG : food.packetG;
   if (each === undefined) throw refusal('amount-count', { unit, food: food.id });
   return each;

@@ -8,6 +8,10 @@ export interface Amount {
   unit: UnitId;
 }
 
+/** "To taste": it is named in the steps and weighed in no sum. */
+export const toTaste: Amount = { value: 1, unit: 'to-taste' };
+export const isToTaste = (amount: Amount): boolean => amount.unit === 'to-taste';
+
 /** What a kitchen can hold of anything; beyond it a number is a slip of the finger. In the unit as typed. */
 const largestValue = 100_000;
 
@@ -22,6 +26,7 @@ const largestValue = 100_000;
 export function parseAmount(text: string, fallback?: UnitId): Amount {
   const cleaned = text.trim().replace(/\s+/g, ' ');
   if (cleaned === '') throw refusal('amount-empty');
+  if (unitWords[cleaned.toLowerCase()] === 'to-taste') return toTaste;
   // The unit starts at the first letter; everything before it must read as one number.
   const split = cleaned.search(/[a-zA-Z]/);
   const numberText = (split < 0 ? cleaned : cleaned.slice(0, split)).trim();

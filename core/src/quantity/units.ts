@@ -18,12 +18,13 @@ export const unitIds = [
   'can-400',
   'can-800',
   'packet',
+  'to-taste',
 ] as const;
 export type UnitId = (typeof unitIds)[number];
 
 interface UnitRecord {
-  kind: 'mass' | 'volume' | 'count';
-  /** grams for a mass, millilitres for a volume; a count needs the food to know */
+  kind: 'mass' | 'volume' | 'count' | 'taste';
+  /** grams for a mass, millilitres for a volume; a count needs the food to know; what is to taste is weighed in no sum */
   size: number;
   source: string;
 }
@@ -46,6 +47,7 @@ export const units: Record<UnitId, UnitRecord> = {
   'can-400': { kind: 'mass', size: 400, source: 'net mass on the tin' },
   'can-800': { kind: 'mass', size: 800, source: 'net mass on the tin' },
   packet: { kind: 'count', size: 1, source: 'the food says' },
+  'to-taste': { kind: 'taste', size: 0, source: 'the cook says' },
 };
 
 /** The words cooks type, lower case and without dots. A bare "cup" is the US cup. */
@@ -112,5 +114,7 @@ export const unitWords: Record<string, UnitId> = {
   'large tins': 'can-800',
   packet: 'packet',
   packets: 'packet',
+  'to taste': 'to-taste',
+  'al gusto': 'to-taste',
 };
 for (const id of unitIds) unitWords[id] ??= id;

@@ -1,8 +1,9 @@
 import type { Ingredient } from '../dish/schema';
 import { findFood } from '../food/find';
 import { isMince } from '../food/meats';
+import { needsAmount } from '../food/plain-liquids';
 import type { FoodRecord } from '../food/record';
-import type { Amount } from '../quantity/parse';
+import { toTaste, type Amount } from '../quantity/parse';
 import { units, type UnitId } from '../quantity/units';
 import { headAmount, isContainer, sizeFactor, type HeadAmount, type Measure } from './amount';
 import type { Language } from './food-names';
@@ -279,17 +280,25 @@ function sizeBeside(f: LineFacts): (Amount & { each: boolean }) | null {
   return null;
 }
 
-/** How much of a herb or spice is meant changes no liquid and no minute. */
-const isHarmless = (food: FoodRecord): boolean => /^(?:herb|spice|saffron)/.test(food.id);
+/** How much of a herb, a spice or a green onion is meant changes no liquid and no minute. */
+const isHarmless = (food: FoodRecord): boolean => /^(?:herb|spice|saffron|spring-onion)/.test(food.id);
+
+/** It stays in the dish by its name; how much salt there is the plan works out. */
+const unweighed = (food: FoodRecord): Pick<Sized, 'amount' | 'grams'> => ({
+  amount: needsAmount(food) ? null : toTaste,
+  grams: 0,
+});
 
 function withoutNumber(f: LineFacts, food: FoodRecord): Sized {
   const taste = tasteWords.test(f.plain);
-  const seasons = food.kind === 'seasoning' || food.flags.includes('aromatic');
-  if (taste || (seasons && (!f.head.vague || isHarmless(food))))
-    return { amount: null, grams: 0, certain: taste ? 0.95 : 0.8, note: 'to-taste' };
-  if (food.id === 'water') return { amount: null, grams: 0, certain: 0.8, note: 'liquid-planned' };
   const garnish = readPrep([...f.asides, f.around].join(' , ')).joins === 'topping';
+  if (food.kind === 'fat' && !garnish && (taste || food.id.startsWith('oil-')))
+    return { ...unweighed(food), certain: 0.8, note: 'fat-planned' };
+  const seasons = food.kind === 'seasoning' || food.flags.includes('aromatic');
+  if (taste || isHarmless(food) || (seasons && !f.head.vague))
+    return { ...unweighed(food), certain: taste ? 0.95 : 0.8, note: 'to-taste' };
+  if (food.id === 'water') return { amount: null, grams: 0, certain: 0.8, note: 'liquid-planned' };
   return garnish
-    ? { amount: null, grams: 0, certain: 0.75, note: 'to-taste' }
+    ? { ...unweighed(food), certain: 0.75, note: 'to-taste' }
     : { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
 }

@@ -29,7 +29,7 @@ const headings: readonly (readonly [Section, RegExp])[] = [
   ['notes', /^(?:notes?|tips?|storage|nutrition|notas?|consejos?|trucos?)\b[^.]{0,20}$/],
 ];
 const servesWords =
-  /\b(?:serves|servings?|yields?|makes|feeds|for (?=\d+ (?:people|persons))|raciones|porciones|comensales|para (?=\d+ (?:personas|raciones|porciones)))\D{0,12}?(\d{1,2})\b|\b(\d{1,2})\s+(?:servings|people|persons|portions|raciones|porciones|personas|comensales)\b/;
+  /\b(?:serves|servings?|yields?|makes|feeds|for (?=\d+ (?:people|persons))|raciones|porciones|comensales|para (?=\d+ (?:personas|raciones|porciones)))\D{0,12}?(\d{1,2})\b|\b(\d{1,2})\s+(?:servings|people|persons|pers|pax|ppl|portions|raciones|porciones|personas|comensales)\b/;
 /** People in words: "for two", "para cuatro"; minutes in words are none. */
 const peopleWords: Readonly<Record<string, number>> = {
   ...{ two: 2, three: 3, four: 4, five: 5, six: 6, eight: 8, ten: 10 },
@@ -211,8 +211,12 @@ function looksLikeIngredient(plain: string): boolean {
   );
 }
 
+/** "Soy sauce and sesame oil, to serve": what it is for makes no longer line of it. */
+const servedWith =
+  /,?\s*(?:to|for) (?:serv(?:e|ing)|garnish(?:ing)?|finish(?:ing)?)$|,?\s*para (?:servir|decorar|terminar)$/;
+
 /** "Olive oil", "Salt and pepper": a few words without an amount, among the ingredients, one of them a food's. */
 function isBareFood(line: string, plain: string): boolean {
-  const words = wordsOf(plain);
+  const words = wordsOf(plain.replace(servedWith, ''));
   return words.length <= 6 && !/[.!?]$/.test(line) && foodsIn(words, 'en').length + foodsIn(words, 'es').length > 0;
 }

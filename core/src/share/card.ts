@@ -3,6 +3,7 @@ import type { Dish } from '../dish/schema';
 import { measurable } from '../food/find';
 import { recordOf } from '../food/own-food';
 import { toGrams } from '../quantity/convert';
+import { isToTaste } from '../quantity/parse';
 import { bandKey } from '../plan/judge/band-key';
 import type { FinishStep } from '../plan/document/steps';
 import type { Plan } from '../plan/document/document';
@@ -78,6 +79,7 @@ function takeLines({ dish, p, poured }: Card): string[] {
   const lines = dish.ingredients.map((i) => {
     const ml = poured.get(i.id);
     if (ml !== undefined) return `${millilitres(ml)}  ${ingredientName(i)}`;
+    if (isToTaste(i.amount)) return `to taste  ${ingredientName(i)}`;
     const g = toGrams(i.amount, measurable(recordOf(i), i.prep?.pieceG));
     return `${grams(g).padStart(7)}  ${ingredientName(i)}${prepWords(i.prep)}`;
   });
@@ -112,7 +114,10 @@ function layerLines({ dish, p, name, poured }: Card): string[] {
   const laid = p.stack.filter((l) => l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)));
   return [
     `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`,
-    ...(p.withLiquid ?? []).map((s) => `${grams(s.grams)} ${name(s.ingredient)}, in the liquid`),
+    ...(p.withLiquid ?? []).map(
+      (s) =>
+        `${s.grams > 0 ? `${grams(s.grams)} ` : ''}${name(s.ingredient)}, ${s.grams > 0 ? '' : 'to taste, '}in the liquid`,
+    ),
     ...(p.outerLiquidMl ? [`${p.outerLiquidMl} mL water under the bowl`] : []),
     ...laid.map(
       (l) =>

@@ -1,5 +1,6 @@
 import type { Ingredient } from '../dish/schema';
 import type { UnitId } from '../quantity/units';
+import { isToTaste } from '../quantity/parse';
 import { ingredientName } from '../recipe/food-names';
 
 /** How each unit is written in a recipe, so that it is read back as itself; a piece is a bare number. */
@@ -20,6 +21,7 @@ const words: Readonly<Record<UnitId, string>> = {
   'can-400': 'cans',
   'can-800': 'large cans',
   packet: 'packets',
+  'to-taste': '',
 };
 const joins: Readonly<Partial<Record<NonNullable<Ingredient['joins']>, string>>> = {
   marinade: 'for the marinade',
@@ -36,7 +38,7 @@ const shapes: Readonly<Partial<Record<NonNullable<NonNullable<Ingredient['prep']
 export function ingredientLine(of: Ingredient): string {
   const { amount, prep = {}, joins: use } = of;
   const name = ingredientName(of);
-  const notes = [
+  const prepNotes = [
     prep.pieceG ? `${prep.pieceG} g each` : '',
     prep.rinse ? 'rinsed' : '',
     prep.soakMin ? `soaked ${prep.soakMin} min` : '',
@@ -48,7 +50,8 @@ export function ingredientLine(of: Ingredient): string {
     prep.packetMinutes ? `packet says ${prep.packetMinutes} min` : '',
     prep.hot ? 'hot' : '',
     use ? (joins[use] ?? '') : '',
-  ].filter(Boolean);
-  const value = Math.round(amount.value * 1e4) / 1e4;
+  ];
+  const value = isToTaste(amount) ? '' : Math.round(amount.value * 1e4) / 1e4;
+  const notes = [...prepNotes, isToTaste(amount) ? 'to taste' : ''].filter(Boolean);
   return `${[value, words[amount.unit], name].filter((x) => x !== '').join(' ')}${notes.map((n) => `, ${n}`).join('')}`;
 }

@@ -105,6 +105,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
       'El envase es de "{{ packet }}" y el ingrediente de "{{ food }}". Deben ser el mismo alimento.',
     'piece-over-total':
       'Una pieza de {{ piece }} g es más que los {{ total }} g de {{ food }} en total. Mire el peso de una pieza o la cantidad.',
+    'not-to-taste': '{{ food }} necesita una cantidad: el plan se calcula con ella.',
     'more-than-a-pot': '{{ kg }} kg de {{ food }} es más de lo que cabe en una olla. Mire la cantidad y su medida.',
     'field-unknown': 'El campo "{{ field }}" no es del documento. Quítelo o mire cómo está escrito.',
     'field-missing': 'Falta este campo; debe ser {{ want }}.',

@@ -113,6 +113,7 @@ export const problemWords = {
       'The packet is of "{{ packet }}", the ingredient of "{{ food }}". They must be the same food.',
     'piece-over-total':
       'One piece of {{ piece }} g is more than the {{ total }} g of {{ food }} in all. Check the weight of a piece or the amount.',
+    'not-to-taste': '{{ food }} needs an amount: the plan is worked out from it.',
     'more-than-a-pot': '{{ kg }} kg of {{ food }} is more than any pot holds. Check the amount and its unit.',
     'field-unknown': 'The field "{{ field }}" is not part of the document. Remove it or check its spelling.',
     'field-missing': 'This field is missing; it must be {{ want }}.',

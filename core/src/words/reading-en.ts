@@ -3,6 +3,8 @@ export const readingWords = {
   reading: {
     'no-amount': 'No amount is given: say how much.',
     'to-taste': 'To taste: no amount is counted.',
+    'as-meatballs': 'It is shaped into meatballs; egg and crumbs go into them.',
+    'fat-planned': 'No amount is given: the plan takes a tablespoon, to film the base of the pan.',
     'liquid-planned': 'No amount is given: the plan works the liquid out.',
     'unknown-food': 'I do not know the food “{{ words }}”. Choose one that comes near, or leave it out.',
     'stands-in': 'Counted as {{ food }}, which comes near it in water, salt and fat.',

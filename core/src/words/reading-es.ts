@@ -6,6 +6,8 @@ export const readingWordsEs: WordsLike<typeof readingWords> = {
   reading: {
     'no-amount': 'Falta la cantidad: diga cuánto.',
     'to-taste': 'Al gusto: no se cuenta ninguna cantidad.',
+    'as-meatballs': 'Se hacen albóndigas con ella; el huevo y el pan rallado van dentro.',
+    'fat-planned': 'Falta la cantidad: el plan toma una cucharada, para cubrir el fondo.',
     'liquid-planned': 'Falta la cantidad: el plan calcula el líquido.',
     'unknown-food': 'No conozco el alimento «{{ words }}». Elija uno parecido o déjelo fuera.',
     'stands-in': 'Contado como {{ food }}, parecido en agua, sal y grasa.',

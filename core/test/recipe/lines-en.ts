@@ -262,7 +262,7 @@ export const linesEn: readonly LineFact[] = [
   ['1 cup frozen peas and carrots', 'mixed-frozen', 130],
   ['10 curry leaves', 'spice-whole', 2],
   ['2 eggs, hard boiled', 'egg', 110, { state: 'cooked' }],
-  ['5 dried shiitake mushrooms', 'mushroom-dried', null, { asks: true }],
+  ['5 dried shiitake mushrooms', 'mushroom-dried', 20],
   ['1 splash of vinegar', 'vinegar', 10.1],
   ['1 (3-pound) pork butt, cut into large chunks', 'pork-shoulder', 1360.8, { shape: 'cube' }],
   ['one 14-oz can light coconut milk', 'coconut-milk', 396.9],
@@ -298,7 +298,7 @@ export const linesEn: readonly LineFact[] = [
   ['one 2-lb butternut squash, peeled', 'squash', 907],
   ['2 smoked haddock fillets', 'white-fish', 300],
   // what is not certain asks, and what does not belong is refused
-  ['olive oil', 'oil-olive', null, { asks: true }],
+  ['olive oil', 'oil-olive', 0],
   ['some butter', 'butter', null, { asks: true }],
   ['1 jar pesto', 'pesto', null, { asks: true }],
   ['1 bag spinach', 'spinach', null, { asks: true }],

@@ -73,7 +73,7 @@ export const linesEs: readonly LineFact[] = [
   ['200 g de judías verdes', 'green-beans', 200],
   ['1 taza de maíz', 'corn', 162.5],
   ['2 cucharadas de aceite de oliva', 'oil-olive', 27],
-  ['aceite de oliva', 'oil-olive', null, { asks: true }],
+  ['aceite de oliva', 'oil-olive', 0],
   ['50 g de mantequilla', 'butter', 50],
   ['100 g de queso parmesano rallado', 'cheese-hard', 100],
   ['125 g de yogur natural', 'yogurt', 125],

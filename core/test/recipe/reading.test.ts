@@ -71,7 +71,15 @@ describe('a recipe in each format', () => {
   test('plain text: people, groups, lines, and what it says to do', () => {
     const r = readRecipe(plain);
     expect(r.dish).toMatchObject({ title: 'Weeknight chicken and rice', family: 'layered-grain', serves: 4 });
-    expect(foods(r)).toEqual(['chicken-thigh', 'oil-olive', 'onion', 'rice-long', 'broth-low-salt', 'herb-fresh']);
+    expect(foods(r)).toEqual([
+      'chicken-thigh',
+      'oil-olive',
+      'onion',
+      'rice-long',
+      'broth-low-salt',
+      'spice-ground',
+      'herb-fresh',
+    ]);
     expect(r.dish!.ingredients.at(-1)!.joins).toBe('topping');
     expect(r.cooked).toMatchObject({
       holdMin: 8,
@@ -136,7 +144,7 @@ describe('a recipe in each format', () => {
       ['300 g de arroz bomba', 'rice-medium', 300],
       ['150 g de chorizo', 'sausage-smoked', 150],
       ['1 pimiento rojo', 'bell-pepper', 150],
-      ['aceite de oliva', 'oil-olive', null],
+      ['aceite de oliva', 'oil-olive', 0],
       ['sal', 'salt', 0],
     ]);
     expect(r.cooked).toMatchObject({ holdMin: 5 });
@@ -321,4 +329,31 @@ test('the times of a recipe are said beside the reading, and of a plan of ours t
   expect(isoMinutes(data['totalTime'] as string)).toBe(
     Math.round(plan(demoDish('plain-long-grain'), hut).timeline.at(-1)!.endMin),
   );
+});
+
+test('what has no amount stays in the dish to taste, long lines of it too; salt is worked out', () => {
+  const r = readRecipe(
+    'Congee\n3/4 cup jasmine rice\n7 cups water\n3 bone-in chicken thighs\nsalt and white pepper\nscallions\n' +
+      'soy sauce and sesame oil to serve\nchicken stock as needed',
+  );
+  const unweighed = r.dish!.ingredients.filter((i) => i.amount.unit === 'to-taste');
+  expect(unweighed.map((i) => [i.food, i.joins])).toEqual([
+    ['spice-ground', undefined],
+    ['spring-onion', undefined],
+    ['soy-sauce', 'topping'],
+    ['oil-sesame', 'topping'],
+  ]);
+  expect(r.lines.find((l) => l.food === 'salt')).toMatchObject({ amount: null, grams: 0 });
+  expect(r.lines.find((l) => l.food === 'broth')).toMatchObject({ amount: null });
+});
+
+test.each([
+  ['Turkey meatballs and orzo', '500g turkey mince', 'meatball-poultry', 'marinade'],
+  ['Albóndigas con arroz', '500 g de carne picada de ternera', 'meatball', 'marinade'],
+  ['Beef and orzo', '500g beef mince', 'beef-ground', undefined],
+])('%s: the mince is %s, and what binds it goes into it', (title, line, food, joins) => {
+  const r = readRecipe(`${title}\n${line}\n1 egg\n50 g breadcrumbs\n300 g orzo\n700 ml stock`);
+  const [mince, egg, crumbs] = r.dish!.ingredients;
+  expect(mince!.food).toBe(food);
+  expect([egg!.joins, crumbs!.joins]).toEqual([joins, joins]);
 });

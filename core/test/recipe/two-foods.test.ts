@@ -274,10 +274,11 @@ test('a label before the first amount, and a list of what comes at the end, lose
   expect(readLine('1 carrot 1 onion 1 celery').map((l) => l.food)).toEqual(['carrot', 'onion', 'celery']);
 });
 
-test('"a bit of oil" under the title is a line that asks, and no note', () => {
+test('"a bit of oil" under the title is a line to taste, and no note', () => {
   const { lines, asks } = readRecipe('Chicken rice for 4\na bit of olive oil\n300 g paella rice\n500 ml stock');
   expect(lines.map((l) => l.food)).toEqual(['oil-olive', 'rice-medium', 'broth']);
-  expect(asks).toMatchObject([{ path: 'lines.0.grams' }]);
+  expect(lines[0]).toMatchObject({ amount: { unit: 'to-taste' }, said: { code: 'fat-planned' } });
+  expect(asks).toEqual([]);
 });
 
 test('five times its weight in liquid and tinned tomato is a soup, by its name too', () => {

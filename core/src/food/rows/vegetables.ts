@@ -68,7 +68,7 @@ export const vegetables: readonly WetRow[] = [
   ['chili-dried', 'vegetable', 0.13, 0, -0.6, 0.3, 2.2, 1.1, 0.15, 0.1, 2, ['aromatic']],
   ['chipotle-adobo', 'vegetable', 0.75, 0.2, 0, 0.1, 3.61, 1.08, 1, 2, 10, ['thick']],
   ['onion-fried', 'vegetable', 0.03, 0, -0.3, 0.15, 1.97, 0.9, 0.22, 1, undefined, ['crisp']],
-  ['mushroom-dried', 'vegetable', 0.1, 0, -3, 0.5, 2.13, 1.1, 0.12, 0.05],
+  ['mushroom-dried', 'vegetable', 0.1, 0, -3, 0.5, 2.13, 1.1, 0.12, 0.05, 4],
   ['pear', 'vegetable', 0.86, 0, 0.3, 0.12, 3.86, 0.95, 0.6, 0, 170],
   ['quince', 'vegetable', 0.84, 0, 0.2, 0.1, 3.82, 0.95, 0.6, 0, 250],
   ['mango', 'vegetable', 0.86, 0.02, 0.3, 0.12, 3.86, 1, 0.7, 0, 200],

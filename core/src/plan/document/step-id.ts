@@ -19,7 +19,7 @@ export const onceStepIds = [
 ] as const;
 
 /** What is done on the board before the heat goes on. */
-export const taskCodes = ['rinse', 'soak', 'dice', 'chop', 'measure'] as const;
+export const taskCodes = ['rinse', 'soak', 'dice', 'shape', 'chop', 'measure'] as const;
 export type TaskCode = (typeof taskCodes)[number];
 
 /** What is done after the lid opens, in the order of the finish. */

@@ -6,8 +6,9 @@ import { isPlainLiquid } from '../../food/plain-liquids';
 import type { FoodRecord } from '../../food/record';
 import { pastaGrain } from '../../food/pasta';
 import { toGrams } from '../../quantity/convert';
+import { isToTaste, type Amount } from '../../quantity/parse';
 import { familyRules, type FamilyRule } from './families';
-import { boardC, type Gathered, type Item } from './item';
+import { boardC, hasFlag, type Gathered, type Item } from './item';
 import { decideJoins, stateAtLid } from './joins';
 import { saucePerStarch, sauceWanted } from './sauce-wanted';
 import { pieceOf } from './shape';
@@ -15,10 +16,12 @@ import { pieceOf } from './shape';
 /** Everything on the board, weighed, with when it joins and in what state it meets the lid. */
 export function gather(dish: Dish): Gathered {
   const rule = familyRules[dish.family];
-  const hasFat = dish.ingredients.some((i) => recordOf(i).kind === 'fat');
-  const rows = dish.ingredients.map((ingredient) => weigh(ingredient, rule, hasFat));
+  const asked = dish.ingredients.map((i) => filmed(i, rule));
+  const measured = asked.filter((i) => !isToTaste(i.amount));
+  const hasFat = measured.some((i) => recordOf(i).kind === 'fat');
+  const rows = measured.map((ingredient) => weigh(ingredient, rule, hasFat));
   const inBowl = dish.family === 'pot-in-pot';
-  const items = fishOverGrain(withoutIdlePan(inOwnOrder(together(rows))), rule);
+  const items = fishOverGrain(withoutIdlePan(inOwnOrder(kneaded(together(rows)))), rule);
   // In a bowl over a stew the water to set is the bowl's own, not the stew's.
   const settable = (i: Item): boolean =>
     isPlainLiquid(i.food.id) && i.joins !== 'finish' && (!inBowl || i.ingredient.place === 'inner-bowl');
@@ -32,6 +35,7 @@ export function gather(dish: Dish): Gathered {
     dish,
     rule,
     items: all,
+    seasonedWith: asked.filter((i) => isToTaste(i.amount)).map((i) => strewn(weigh(i, rule, hasFat))),
     grain,
     main,
     poured:
@@ -48,6 +52,17 @@ export function gather(dish: Dish): Gathered {
     inBowl,
   };
 }
+
+/** Fat "as needed" films the base of the pan [common practice]. */
+const film: Amount = { value: 1, unit: 'tbsp' };
+function filmed(i: Ingredient, rule: FamilyRule): Ingredient {
+  const food = recordOf(i);
+  if (!isToTaste(i.amount) || food.kind !== 'fat') return i;
+  return (i.joins ?? decideJoins(food, i, rule, true)) === 'fry' ? { ...i, amount: film } : i;
+}
+
+/** Leaves without an amount make no layer: they are strewn over the dish. */
+const strewn = (i: Item): Item => (i.food.id === 'herb-fresh' && !i.ingredient.joins ? { ...i, joins: 'topping' } : i);
 
 /** From this much fish to the dry grain its heat cannot cook it through after the lid: 2.7 parts of rice at 95 degC and one of fish at 5 meet at 70 [derived]. */
 const heavyFish = 1;
@@ -122,6 +137,19 @@ function together(rows: readonly Item[]): Item[] {
     const piece = pieceOf(i.food, i.ingredient, i.grams);
     return { ...i, piece, thicknessMm: piece.thicknessMm };
   });
+}
+
+/** Egg and crumbs that are mixed into a mince beforehand are part of it. */
+function kneaded(items: readonly Item[]): Item[] {
+  const mince = items.filter((i) => i.food.meat?.cut === 'ground').sort((a, b) => b.grams - a.grams)[0];
+  const mixed = items.filter((i) => i.joins === 'marinade' && (i.food.meat?.cut === 'egg' || hasFlag(i, 'crisp')));
+  if (!mince || mixed.length === 0) return [...items];
+  const whole: Item = {
+    ...mince,
+    grams: mixed.reduce((g, i) => g + i.grams, mince.grams),
+    rows: [...mince.rows, ...mixed.flatMap((i) => i.rows)],
+  };
+  return items.filter((i) => !mixed.includes(i)).map((i) => (i === mince ? whole : i));
 }
 
 const sorted = (x: object): [string, unknown][] => Object.entries(x).sort(([a], [b]) => (a < b ? -1 : 1));

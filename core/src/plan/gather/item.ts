@@ -37,6 +37,8 @@ export interface Gathered {
   dish: Dish;
   rule: FamilyRule;
   items: Item[];
+  /** what is to taste: it is named in the steps and weighed in no sum */
+  seasonedWith: Item[];
   /** the starch of the dish, grain or pasta */
   grain: Item | null;
   /** the thin liquid that the planner may set; several are set in proportion */

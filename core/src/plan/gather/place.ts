@@ -39,9 +39,13 @@ export function placeOf(g: Gathered, item: Item): Place {
     return isPourable(item) ? 'liquid' : 'top';
   }
   if (item.food.kind === 'other') return 'base';
-  if (g.dish.family === 'biryani' && item.food.id === 'herb-fresh') return 'top';
-  return 'liquid';
+  return isLayered(g, item) ? 'top' : 'liquid';
 }
+
+/** Leaves are a layer of their own in a biryani, and saffron lies on top with the milk that it soaked in [common practice]. */
+export const isLayered = (g: Gathered, i: Item): boolean =>
+  g.dish.family === 'biryani' && (i.food.id === 'herb-fresh' || (i.food.id === 'saffron' && g.items.some(isMilkOnTop)));
+const isMilkOnTop = (i: Item): boolean => i.food.id === 'milk' && i.joins === 'stack';
 
 const pourable = new Set(['milk', 'cream-heavy']);
 /** Dairy that runs like a liquid. */

@@ -19,7 +19,7 @@ const classes = [
     key: 'spiced-onion',
     minutes: 7,
     until: 'edges-brown',
-    is: (i: Item, pan: readonly Item[]) => onions.has(i.food.id) && pan.some(isWholeSpice),
+    is: (i: Item, pan: readonly Item[]) => onions.has(i.food.id) && spicesOpen(pan),
   },
   { key: 'renders', minutes: 4, until: 'fat-out', is: (i: Item) => hasFlag(i, 'renders') && !isMince(i.food) },
   {
@@ -111,6 +111,10 @@ const onions = new Set(['onion', 'shallot', 'leek', 'spring-onion']);
 export const turnsTranslucent = (food: string): boolean => onions.has(food);
 const hardRoots = new Set(['carrot', 'celery', 'celeriac', 'fennel', 'parsnip', 'turnip', 'swede', 'kohlrabi']);
 const isWholeSpice = (i: Item): boolean => i.food.id === 'spice-whole';
+/** A bay leaf or two are no spiced fat; cloves, cardamom and a stick of cinnamon are, g [common practice]. */
+const leavesG = 0.8;
+const spicesOpen = (pan: readonly Item[]): boolean =>
+  pan.filter(isWholeSpice).reduce((g, i) => g + i.grams, 0) > leavesG;
 const isMushroom = (i: Item): boolean => i.food.id.startsWith('mushroom');
 const softeningRank = (i: Item): number =>
   onions.has(i.food.id) ? 0 : hardRoots.has(i.food.id) ? 1 : isMushroom(i) ? 3 : 2;

@@ -1,6 +1,6 @@
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import { goesUnderLid, hasFlag, type Gathered, type Item } from '../gather/item';
-import { isPourable, placeOf, type Place } from '../gather/place';
+import { isLayered, isPourable, placeOf, type Place } from '../gather/place';
 
 /** A layer before it is given its height: what, how much of it, and why it lies there. */
 export interface Laid {
@@ -9,6 +9,9 @@ export interface Laid {
   share: number;
   note: string;
 }
+
+/** Saffron goes with the milk that it soaked in. */
+const poursOver = (i: Item): boolean => i.food.kind === 'liquid' || i.food.kind === 'dairy' || i.food.id === 'saffron';
 
 /** One layer of sheets broken to fit covers the base, g/cm2 [common practice: about 14 g/dm2]. */
 const sheetGPerCm2 = 0.14;
@@ -34,14 +37,14 @@ export const isThick = (i: Item): boolean =>
 export function layersOf(g: Gathered, pot: PotProfile): Laid[] {
   const inPot = g.items
     .filter(goesUnderLid)
-    .filter((i) => i.food.kind !== 'fat' && (i.food.kind !== 'seasoning' || isLayeredHerb(g, i)));
+    .filter((i) => i.food.kind !== 'fat' && (i.food.kind !== 'seasoning' || isLayered(g, i)));
   const at = (p: Place): Item[] => inPot.filter((i) => placeOf(g, i) === p);
   const starch = inPot.find((i) => i.food.grain && placeOf(g, i) !== 'inner-bowl') ?? null;
   const starchAt = starch && placeOf(g, starch);
   const whole = (item: Item, note: string): Laid => ({ item, share: 1, note });
   const base = at('base').filter((i) => i !== starch);
   // Thick things are the last layer, above what pours.
-  const rank = (i: Item): number => (isThick(i) ? 2 : i.food.kind === 'liquid' || i.food.kind === 'dairy' ? 1 : 0);
+  const rank = (i: Item): number => (isThick(i) ? 2 : poursOver(i) ? 1 : 0);
   const top = at('top')
     .filter((i) => i !== starch)
     .sort((a, b) => rank(a) - rank(b));
@@ -69,10 +72,6 @@ export function layersOf(g: Gathered, pot: PotProfile): Laid[] {
     ...over.filter((l) => !between.includes(l.item)),
   ];
 }
-
-/** Fresh herbs are a layer of their own in a biryani. */
-export const isLayeredHerb = (g: Gathered, i: Item): boolean =>
-  g.dish.family === 'biryani' && i.food.id === 'herb-fresh';
 
 /** Sheets, filling and sauce in turn: the liquid lies under the first sheets, sauce covers the last. */
 function sheets(g: Gathered, pot: PotProfile, starch: Item, others: readonly Item[]): Laid[] {

@@ -2,8 +2,8 @@ import { bowlCapacityLitres, bowlLitres } from '../../grain/bowl';
 import type { PotProfile } from '../../pot/profile';
 import type { StackLayer } from '../document/document';
 import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from '../gather/item';
-import { isLayeredHerb, isThick } from './layers';
-import { placeOf } from '../gather/place';
+import { isThick } from './layers';
+import { isLayered, placeOf } from '../gather/place';
 import { bulkOf, gramsOf, solidMl, stacked, type Stacked } from './stacked';
 
 /** Sheets between sauces are wet from both sides; without so much sauce to their weight they need liquid [common practice]. */
@@ -64,11 +64,13 @@ export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl
 /** What stands in the pot for the stack: seasonings and fat take no room. */
 const takesRoom = (i: Item): boolean => goesUnderLid(i) && i.food.kind !== 'seasoning' && i.food.kind !== 'fat';
 
-/** What goes in with the liquid and takes no room; salt is told apart. */
-export const withLiquid = (g: Gathered): Item[] =>
-  g.items.filter(
-    (i) => i.joins === 'stack' && i.grams > 0 && !takesRoom(i) && i.food.id !== 'salt' && !isLayeredHerb(g, i),
-  );
+/** What goes in with the liquid and takes no room; salt is told apart. What is to taste has 0 g. */
+export const withLiquid = (g: Gathered): Item[] => [
+  ...g.items.filter(
+    (i) => i.joins === 'stack' && i.grams > 0 && !takesRoom(i) && i.food.id !== 'salt' && !isLayered(g, i),
+  ),
+  ...g.seasonedWith.filter(goesUnderLid),
+];
 
 /** The stack to scale, how full it makes the pot, and what it means for the base and for the grain. */
 export function stackPlan(x: StackInput): Geometry {

@@ -33,7 +33,7 @@ export class FinishWriter {
     private mix: Mixture,
   ) {
     this.leastC = Math.max(0, ...meatsOf(g).map(minimumC));
-    this.waiting = g.items.filter((i) => i.joins === 'finish' || i.joins === 'topping');
+    this.waiting = [...g.items, ...g.seasonedWith].filter((i) => i.joins === 'finish' || i.joins === 'topping');
   }
 
   /** What still waits and fits; it waits no longer. */

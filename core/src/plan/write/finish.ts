@@ -226,7 +226,7 @@ export function heldBack(g: Gathered): { ingredient: string; until: 'finish' | '
     if (hasFlag(i, 'crisp')) return 'stays-crisp';
     return i.food.kind === 'dairy' ? 'melts-after-pressure' : 'gone-in-minutes';
   };
-  return g.items
+  return [...g.items, ...g.seasonedWith]
     .filter((i) => i.joins === 'finish' || i.joins === 'topping')
     .flatMap((i) =>
       i.rows.map((ingredient) => ({

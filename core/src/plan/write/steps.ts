@@ -95,8 +95,8 @@ const prepSteps = (tasks: readonly Task[]): Step[] =>
   tasks.map((t) =>
     (t.handsOn ? act : wait)('prep', t.ingredient ? `prep-${t.code}-${t.ingredient}` : `prep-${t.code}`, t.minutes, {
       text: `prep-${t.code}`,
-      ingredients: t.ingredient ? [t.ingredient] : [],
-      ...(t.code === 'dice' ? { caution: 'raw-meat' } : {}),
+      ingredients: t.ingredient ? [t.ingredient, ...(t.with ?? [])] : [],
+      ...(t.code === 'dice' || t.code === 'shape' ? { caution: 'raw-meat' } : {}),
     }),
   );
 

@@ -1,13 +1,25 @@
 import { isMince } from '../../food/meats';
 import type { Gathered, Item } from '../gather/item';
+import { isBall } from '../gather/joins';
 import type { TaskCode } from '../document/step-id';
 
 /** Hands-on minutes of the board [common practice]; the cook's own pace is learned later. */
-const perTask = { rinse: 2, dicePer500g: 4, onionPer150g: 2, garlic: 1, leafy: 3, chopPer200g: 2.5, measure: 1.5 };
+const perTask = {
+  rinse: 2,
+  dicePer500g: 4,
+  shapePer500g: 8,
+  onionPer150g: 2,
+  garlic: 1,
+  leafy: 3,
+  chopPer200g: 2.5,
+  measure: 1.5,
+};
 
 export interface Task {
   code: TaskCode;
   ingredient?: string;
+  /** what is mixed into it */
+  with?: string[];
   minutes: number;
   handsOn: boolean;
 }
@@ -38,6 +50,14 @@ export function prepTasks(g: Gathered): Task[] {
 
 function taskOf(i: Item): Task | null {
   const id = i.ingredient.id;
+  if (isBall(i.food) && i.rows.length > 1)
+    return {
+      code: 'shape',
+      ingredient: id,
+      with: i.rows.slice(1),
+      minutes: (perTask.shapePer500g * i.grams) / 500,
+      handsOn: true,
+    };
   if (i.food.kind === 'meat' && !isMince(i.food) && i.food.meat?.cut !== 'cooked')
     return { code: 'dice', ingredient: id, minutes: Math.max(1, (perTask.dicePer500g * i.grams) / 500), handsOn: true };
   if (i.food.kind !== 'vegetable' || i.food.id === 'peas-frozen') return null;

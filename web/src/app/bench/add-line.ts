@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { fold, foods, readLine, showAmount, suggestFoods, type ReadLine } from '@einkorn/core';
+import { fold, foods, readLine, suggestFoods, type ReadLine } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { AutoComplete } from 'primeng/autocomplete';
@@ -183,7 +183,8 @@ export class AddLine {
     this.field().hide();
   }
   said(t: (key: string, p?: Record<string, unknown>) => string, r: WholeLine): string {
-    const amount = `${showAmount(r.amount.value, r.amount.unit, this.fmt.locale())} ${this.fmt.unit(r.amount.unit, r.amount.value)}`;
-    return [`${amount} ${this.fmt.ingredient(r)}`, ...prepWords(r.prep ?? {}, t, this.fmt)].join(', ');
+    return [`${this.fmt.amount(r.amount)} ${this.fmt.ingredient(r)}`, ...prepWords(r.prep ?? {}, t, this.fmt)].join(
+      ', ',
+    );
   }
 }

@@ -10,7 +10,7 @@ import {
   signal,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { potFactors, type Dish, calendar, scaleDish, showAmount, type Practice, type Warning } from '@einkorn/core';
+import { potFactors, type Dish, calendar, scaleDish, type Practice, type Warning } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -186,9 +186,7 @@ export class BenchPage {
       ...c.params,
       people: typeof c.params['n'] === 'number' ? this.fmt.counted('person', c.params['n']) : '',
       food: c.food ? this.fmt.food(c.food) : '',
-      amount: c.amount
-        ? `${showAmount(c.amount.value, c.amount.unit, this.fmt.locale())} ${this.fmt.unit(c.amount.unit, c.amount.value)}`
-        : '',
+      amount: c.amount ? this.fmt.amount(c.amount) : '',
     });
     return `${t(`bench.${which}`)}: ${what}`;
   }

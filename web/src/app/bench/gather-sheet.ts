@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { measurable, parseAmount, Problem, recordOf, showAmount, toGrams, type Ingredient } from '@einkorn/core';
+import { isToTaste, measurable, parseAmount, Problem, recordOf, toGrams, type Ingredient } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -169,14 +169,15 @@ export class GatherSheet {
   }
 
   amountText(i: Ingredient): string {
-    return `${showAmount(i.amount.value, i.amount.unit, this.fmt.locale())} ${this.fmt.unit(i.amount.unit, i.amount.value)}`;
+    return this.fmt.amount(i.amount);
   }
 
   /** What a measured amount weighs, where it was not weighed in the units of the kitchen; of what is only poured, nothing. */
   private weighed(i: Ingredient): string {
     const own = this.fmt.entry('weight') === entries.ounces ? ['oz', 'lb'] : ['g', 'kg'];
     const food = recordOf(i);
-    if (own.includes(i.amount.unit) || food.kind === 'liquid' || food.kind === 'seasoning') return '';
+    if (isToTaste(i.amount) || own.includes(i.amount.unit) || food.kind === 'liquid' || food.kind === 'seasoning')
+      return '';
     const grams = toGrams(i.amount, measurable(food, i.prep?.pieceG));
     return `${this.fmt.grams(grams)}, `;
   }

@@ -4,12 +4,14 @@ import {
   gPerOunce,
   nameOrFood,
   roundKitchen,
+  showAmount,
   showFraction,
   showHeight,
   showLength,
   showTemperature,
   showWeight,
   units,
+  type Amount,
   type IngredientNames,
   type FoodOf,
   type Measure,
@@ -140,6 +142,11 @@ export class Format {
     const value = ml / units[key].size;
     const shown = showFraction(value);
     return `${shown} ${this.unit(key, value)}`;
+  }
+  /** An amount as it was given: "1½ cups", "to taste". */
+  amount({ value, unit }: Amount): string {
+    const word = this.unit(unit, value);
+    return unit === 'to-taste' ? word : `${showAmount(value, unit, this.locale())} ${word}`;
   }
   /** The word for a measure: "cup" up to one, "cups" beyond. */
   unit(unit: UnitId, value: number): string {

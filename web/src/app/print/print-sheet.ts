@@ -61,8 +61,7 @@ export class PrintSheet {
   amount(i: Ingredient): string {
     const ml = this.poured().get(i.id);
     if (ml !== undefined) return this.fmt.ml(ml);
-    const { value, unit } = i.amount;
-    return `${this.fmt.number(value, 1)} ${this.fmt.unit(unit, value)}`;
+    return this.fmt.amount(i.amount);
   }
   prep(t: Translate, i: Ingredient): string {
     return i.prep ? prepWords(i.prep, t, this.fmt).join(', ') : '';

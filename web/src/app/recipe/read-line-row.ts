@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { askedBelow, showAmount, type Reading, type UnitId } from '@einkorn/core';
+import { askedBelow, type Reading, type UnitId } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { readingSentence } from '../i18n/reading-words';
@@ -81,11 +81,8 @@ export class ReadLineRow {
     const { grams, amount } = this.line();
     if (grams === null) return this.line().refused ? '–' : '?';
     if (grams === 0 || !amount) return t('recipe.to-taste');
-    return amount.unit === 'g' || amount.unit === 'kg' ? this.fmt.grams(grams) : this.shown(amount.value, amount.unit);
-  }
-  private shown(value: number, unit: string): string {
-    const id = unit as UnitId;
-    return `${showAmount(value, id, this.fmt.locale())} ${this.fmt.unit(id, value)}`;
+    const isWeighed = amount.unit === 'g' || amount.unit === 'kg';
+    return isWeighed ? this.fmt.grams(grams) : this.fmt.amount({ value: amount.value, unit: amount.unit as UnitId });
   }
   prep(t: (key: string, p?: Record<string, unknown>) => string): string[] {
     const { prep: p = {}, joins, grams, amount } = this.line();

@@ -1,0 +1,26 @@
+import { isMince } from '../food/meats';
+import { recordOf } from '../food/own-food';
+import type { Language } from './food-names';
+import type { ReadLine } from './line';
+import { nameIn, said } from './said';
+import type { RecipeParts } from './sections';
+import { fold } from './words';
+
+const balls =
+  /\bmeat ?balls?\b|\balbondig|\bko(?:f|p)t[ae]s?\b|\bkefta\b|\bpolpett|\b(?:into|en|formar|shape) (?:\w+ )?(?:balls|bolas|bolitas)\b/;
+/** What binds a mince into balls. */
+const binders = new Set(['egg', 'breadcrumbs']);
+
+/** Mince that its title or its steps make into balls is no crumbs in the pan, and what binds it goes into it. */
+export function shapeMeatballs(read: ReadLine[], { title, steps }: RecipeParts, language: Language): void {
+  const foodOf = (l: ReadLine) => (l.food === null ? null : recordOf({ ...l, food: l.food }));
+  const mince = read.filter((l) => !l.refused && foodOf(l) !== null && isMince(foodOf(l)!));
+  if (mince.length === 0 || ![title, ...steps].some((t) => balls.test(fold(t)))) return;
+  for (const line of mince) {
+    line.name ??= nameIn(line.food!, language);
+    line.food = foodOf(line)!.meat!.species === 'poultry' ? 'meatball-poultry' : 'meatball';
+    line.said ??= said('as-meatballs');
+    delete line.prep;
+  }
+  for (const line of read) if (line.food !== null && binders.has(line.food)) line.joins ??= 'marinade';
+}
