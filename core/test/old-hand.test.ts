@@ -489,3 +489,39 @@ test('a bay leaf is no spiced fat: the onions only turn translucent', () => {
   const until = (g: number): string => plan(with_(g), seaLevel).fry.find((f) => f.ingredient === 'onion')!.until;
   expect([until(0.4), until(4)]).toEqual(['translucent', 'edges-brown']);
 });
+
+describe('dry seeds beside a starch that is done sooner', () => {
+  const soup = (...more: Thing[]): Dish =>
+    board('noodle-soup', { food: 'lentils-whole', g: 300 }, { food: 'broth', g: 1500 }, ...more);
+  test.each(['rice-long', 'ditalini'])(
+    'lentils get a lid of their own before the %s of a soup, and are soft',
+    (food) => {
+      const p = plan(soup({ food, g: 100 }), seaLevel);
+      expect(p.firstStage).toMatchObject({ slow: ['lentils-whole'] });
+      expect(p.firstStage!.holdMin).toBeGreaterThanOrEqual(4);
+      expect(p.firstStage!.holdMin).toBeLessThanOrEqual(10);
+      expect(p.plants).toMatchObject([{ verdict: 'done' }]);
+      expect((p.grain ?? p.pasta)!.band).toMatch(/fluffy|tender/);
+    },
+  );
+  test('split ones are soft in the minutes of the rice, by one lid', () => {
+    const p = plan(
+      board('one-pot-grain', { food: 'lentils-split', g: 150 }, { food: 'rice-long', g: 150 }, { food: 'water' }),
+      seaLevel,
+    );
+    expect(p.firstStage).toBeNull();
+    expect(p.plants).toMatchObject([{ verdict: 'done' }]);
+  });
+  test('a first stage that the cook asks for begins with them, with the water that they drink', () => {
+    const dish = board(
+      'coated-grain',
+      { food: 'lentils-whole', g: 200 },
+      { food: 'rice-basmati', g: 200 },
+      { food: 'water' },
+    );
+    const p = plan({ ...dish, overrides: { firstStage: true } }, seaLevel);
+    expect(p.firstStage).toMatchObject({ slow: ['lentils-whole'] });
+    expect(p.firstStage!.liquidMl).toBeGreaterThan(1.5 * 200);
+    expect(p.plants).toMatchObject([{ verdict: 'done' }]);
+  });
+});

@@ -18,7 +18,9 @@ export function amountOf(line: string): HeadAmount {
     .replace(/^(zumo|jugo) (?=\d|medio|un )/, '$1 de ')
     // Of zest and juice the juice is what is counted.
     .replace(/\b(lemon|lime|orange)s?,? (?:zest(?:ed)?|rind) (?:and|&|\+) juiced?\b/, '$1 juice')
-    .replace(/\b(lemon|lime|orange)s?,? juiced? (?:and|&|\+) zest(?:ed)?\b/, '$1 juice');
+    .replace(/\b(lemon|lime|orange)s?,? juiced? (?:and|&|\+) zest(?:ed)?\b/, '$1 juice')
+    .replace(/\b(lemon|lime|orange)s?,? (?:freshly )?(?:juiced|squeezed)\b/, '$1 juice')
+    .replace(/\bnaranjas?,? exprimidas?\b/, 'zumo de naranja');
   const juice =
     /^(?:the |el |la )?(?:(?:zest|ralladura) (?:and|y) )?(juice|zest|zumo|jugo|ralladura)(?: (?:and|y) (?:zest|ralladura))? (of|from|de) (.+)$/.exec(
       bare,

@@ -134,6 +134,9 @@ function readOne(plain: string, language: Language): ReadLine {
   return settle({ plain, bare, asides, head, language, ...named });
 }
 
+/** "2 … cubes": what comes in cubes by a name that nobody knows may be stock. */
+const isCube = (words: string): boolean => /\b(?:cubes?|cubitos?|pastillas?)$/.test(words.trim());
+
 function unknown(nothing: Omit<ReadLine, 'certain'>, words: string, language: Language): ReadLine {
   const left = wordsOf(words).filter((w) => !isPlain(w));
   const named = [...new Set(wordsOf(words).flatMap((w) => headFood(w, language)?.food ?? []))];
@@ -142,7 +145,7 @@ function unknown(nothing: Omit<ReadLine, 'certain'>, words: string, language: La
     left,
     certain: 0.2,
     doubt: 'food',
-    choices: named.length > 0 ? named.slice(0, 3) : nearFoods(left, language),
+    choices: isCube(words) ? ['stock-concentrate'] : named.length > 0 ? named.slice(0, 3) : nearFoods(left, language),
     said: said('unknown-food', { words: words.slice(0, 60) }),
   };
 }
@@ -168,7 +171,7 @@ function settle(f: LineFacts): ReadLine {
     amount,
     grams,
     ...(Object.keys(prep).length > 0 ? { prep } : {}),
-    ...(read.joins ? { joins: read.joins } : {}),
+    ...joinsOf(read.joins, f),
     left,
     certain: Math.round(certain * 100) / 100,
     ...(note ? { said: said(note, paramsOf(note, f)) } : {}),
@@ -178,6 +181,13 @@ function settle(f: LineFacts): ReadLine {
     choices,
     refused: false,
   };
+}
+
+/** Leaves that are tough and give their taste slowly cook with the rest, where the line says nothing else [common practice]. */
+const hardyHerbs = /\b(?:rosemary|thyme|sage|curry lea(?:f|ves)|romero|tomillo|salvia)\b/;
+function joinsOf(read: ReadLine['joins'], f: LineFacts): Pick<ReadLine, 'joins'> {
+  const joins = read ?? (f.food === 'herb-fresh' && hardyHerbs.test(f.plain) ? 'stack' : undefined);
+  return joins ? { joins } : {};
 }
 
 function paramsOf(note: ReadingCode, f: LineFacts): Params {

@@ -299,6 +299,11 @@ export const linesEn: readonly LineFact[] = [
   ['2 smoked haddock fillets', 'white-fish', 300],
   // what is not certain asks, and what does not belong is refused
   ['olive oil', 'oil-olive', 0],
+  ['ghee, as needed', 'ghee', 0],
+  ['1 orange, juiced', 'orange-juice', 75],
+  ['2 limes juiced', 'lemon-juice', 90],
+  ['2 sprigs rosemary', 'herb-fresh', 2, { joins: 'stack' }],
+  ['2 tbsp chopped fresh thyme, to serve', 'herb-fresh', 3.55, { joins: 'topping' }],
   ['some butter', 'butter', null, { asks: true }],
   ['1 jar pesto', 'pesto', null, { asks: true }],
   ['1 bag spinach', 'spinach', null, { asks: true }],

@@ -35,7 +35,7 @@ export function gather(dish: Dish): Gathered {
     dish,
     rule,
     items: all,
-    seasonedWith: asked.filter((i) => isToTaste(i.amount)).map((i) => strewn(weigh(i, rule, hasFat))),
+    seasonedWith: together(asked.filter((i) => isToTaste(i.amount)).map((i) => strewn(weigh(i, rule, hasFat)))),
     grain,
     main,
     poured:

@@ -44,6 +44,12 @@ export const plantsOf = (g: Gathered): Item[] =>
       (i.food.plant.staysHard === true || g.rule.starch === 'none' || i.ingredient.prep?.thicknessMm !== undefined),
   );
 
+/** Dry seeds that cook beside the starch of the dish. */
+export const seedsOf = (g: Gathered): Item[] => plantsOf(g).filter((i) => i.food.plant!.staysHard === true);
+
+/** Old seeds and hard water ask for up to a third more than their least [common practice]. */
+export const seedTimes = 1.3;
+
 /** What the pieces have been through before the lid locks on the last stage: temperatures, `dtS` seconds apart, by ingredient. */
 export interface Earlier {
   dtS: number;

@@ -47,7 +47,7 @@ export function runOf(h: Heated, holdMin: number, release: Release, pieces = tru
     equivalentMin: outcome?.clock.equivalentMin ?? 0,
     outcome,
     meats: pieces ? runMeats(g, potRun, piecesOf(h)) : [],
-    plants: pieces ? runPlants(g, potRun) : [],
+    plants: pieces ? runPlants(g, potRun, piecesOf(h)) : [],
     ...(temps ? { temps } : {}),
   });
 }

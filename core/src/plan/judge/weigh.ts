@@ -5,7 +5,7 @@ import { chanceOf, piecesChance, sprayChance, textureChance } from './chance';
 import type { PlantVerdict } from '../document/verdicts';
 import type { Heated } from '../simulate/heated';
 import type { Gathered } from '../gather/item';
-import { wantedCollagenMin } from '../gather/pieces';
+import { seedTimes, wantedCollagenMin } from '../gather/pieces';
 import type { MeatRun } from '../simulate/meat';
 import type { Run } from './run';
 import { targetE, wantedBand } from '../setup/target';
@@ -37,8 +37,6 @@ const price = {
 const largeMm = 25;
 /** Roots are aimed at so many times their least softening, where they bear it [common practice: potato core 3 minutes]. */
 const plantTimes = 3.4;
-/** Old seeds and hard water ask for up to a third more [common practice]. */
-const seedTimes = 1.3;
 
 /** The better of two: fewer stops, then more points; of equals the first. */
 export const better = (best: Run | null, c: Run): Run =>

@@ -274,7 +274,7 @@ export class Search {
       coarse: true,
       surely: this.surely,
     });
-    const plants = runPlants(this.leading, bare.potRun, true, h.ways);
+    const plants = runPlants(this.leading, bare.potRun, { ...piecesOf(h), coarse: true, ways: h.ways });
     return meats.length + plants.length === 0 ? bare : weighed({ ...bare, meats, plants });
   }
 }

@@ -3,12 +3,13 @@ import { isSlowCut } from '../../food/meats';
 import { equivalentMin } from '../../grain/clock';
 import type { Texture } from '../../grain/texture';
 import type { PotRun, Release } from '../../pot/program';
+import type { PlantVerdict } from '../document/verdicts';
 import type { Setup, FirstStage } from '../setup/setup';
 import { heat, piecesOf, type Heated } from '../simulate/heated';
 import type { Run } from '../judge/run';
 import type { Gathered, Item } from '../gather/item';
-import { isTenderAim, meatsOf } from '../gather/pieces';
-import { type MeatRun, runMeats } from '../simulate/meat';
+import { isTenderAim, meatsOf, seedsOf } from '../gather/pieces';
+import { type MeatRun, runMeats, runPlants } from '../simulate/meat';
 import type { Near } from './search';
 import { firstGuessMl, inFull, type OneLid, searchDtS, servedFrom, type Solved, solveOnce } from './solve-once';
 import { firstStage, type Then, withFirst } from '../simulate/stages';
@@ -19,8 +20,8 @@ import { starchTemps } from '../simulate/outcome';
 export type Stages = 'open' | 'one' | Pick<FirstStage, 'slow' | 'holdMin' | 'liquidMl'>;
 
 /**
- * Liquid and program together. Where the program that the starch wants leaves a piece under its minimum or tough, the
- * pieces get a stage of their own first, if that serves both better than one program for all.
+ * Liquid and program together. Where the program that the starch wants leaves a piece under its minimum or tough, or dry
+ * seeds hard, they get a stage of their own first, if that serves both better than one program for all.
  */
 export function solveBoth(setup: Setup, texture: Texture, near: Near | null = null, stages: Stages = 'open'): Solved {
   const solve = (one: Setup): OneLid => solveOnce(one, texture, near);
@@ -30,18 +31,18 @@ export function solveBoth(setup: Setup, texture: Texture, near: Near | null = nu
     return inFull(solve(withFirst(setup, firstStage(setup, again, { addMl: stages.liquidMl }, stages))));
   }
   const asked = setup.g.dish.overrides?.firstStage;
-  const may = (asked ?? setup.g.rule.twoStage) && setup.g.grain !== null && !setup.first && meatsOf(setup.g).length > 0;
+  const pieces = [...meatsOf(setup.g), ...seedsOf(setup.g)];
+  const may = (asked ?? setup.g.rule.twoStage) && setup.g.grain !== null && !setup.first && pieces.length > 0;
   if (!may) return inFull(solve(setup));
   const twice = (slow: readonly Item[], addMl: number): OneLid => {
     const then = secondLid(setup, slow, addMl, texture);
     return solve(withFirst(setup, firstStage(setup, slow, { addMl, then })));
   };
-  const slow = asked ? slowestFirst(setup) : slowMeats(setup);
+  const slow = asked ? slowestFirst(setup) : slowParts(setup);
   if (slow.length > 0) {
     const addMl = setup.g.dish.overrides?.liquidMl ?? firstGuessMl(setup, texture);
     const h = heat(setup, { addMl, pressure: setup.g.dish.overrides?.pressure ?? 'high', texture, dtS: searchDtS });
-    const most = collagenWithin(h, slow);
-    const tough = asked ? slow : slow.filter((i, k) => !isTenderAim(i, most[k]!));
+    const tough = asked ? slow : toughWithin(h, slow);
     // No time that the starch bears makes these tender: one program for all is not looked for.
     if (tough.length > 0) return inFull(twice(tough, addMl));
   }
@@ -51,41 +52,54 @@ export function solveBoth(setup: Setup, texture: Texture, near: Near | null = nu
   const two = twice(left, one.perfect.addMl);
   return inFull(worthTwo(one.best, two.best) ? two : one);
 }
-const serves = (c: Run): boolean =>
-  c.stops === 0 && c.chance.texture >= servedFrom && !c.meats.some((m) => m.verdict.texture === 'tough');
+const serves = (c: Run): boolean => c.stops === 0 && c.chance.texture >= servedFrom && toughIn(c) === 0;
+/** How many cuts stay tough and how many dry seeds hard. */
+const toughIn = ({ meats, plants, h }: Run): number =>
+  meats.filter((m) => m.verdict.texture === 'tough').length + hardSeeds(h.setup.g, plants).length;
 /** A second lid is work: it must be better by so many points, or make tender what was tough at no more than this price [from memory]. */
 const worthOf = { better: 8, tenderWorth: 12 } as const;
 
 function worthTwo(one: Run, two: Run): boolean {
   if (one.stops !== two.stops) return two.stops < one.stops;
-  const tough = (c: Run): number => c.meats.filter((m) => m.verdict.texture === 'tough').length;
-  return two.score > one.score + (tough(two) < tough(one) ? -worthOf.tenderWorth : worthOf.better);
+  return two.score > one.score + (toughIn(two) < toughIn(one) ? -worthOf.tenderWorth : worthOf.better);
 }
 
-/** Raw pieces that the starch's own best program leaves under their minimum or tough. */
+/** Raw pieces that the starch's own best program leaves under their minimum or tough, and seeds that it leaves hard. */
 function unserved({ perfect: { h, potRun } }: OneLid): Item[] {
-  return runMeats(h.setup.g, potRun, { ...piecesOf(h), ways: h.ways, coarse: true })
+  const { g } = h.setup;
+  const options = { ...piecesOf(h), ways: h.ways, coarse: true };
+  const left = runMeats(g, potRun, options)
     .filter((m) => m.item.state !== 'cooked' && (!m.verdict.ok || isTough(m)))
     .map((m) => m.item);
+  return [...left, ...hardSeeds(g, runPlants(g, potRun, options))];
 }
+const hardSeeds = (g: Gathered, plants: readonly PlantVerdict[]): Item[] => {
+  const hard = new Set(plants.flatMap((p) => (p.verdict === 'hard' ? [p.ingredient] : [])));
+  return seedsOf(g).filter((i) => hard.has(i.ingredient.id));
+};
 const isTough = (m: MeatRun): boolean => isSlowCut(m.item.food) && !isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0);
 
-/** Slow cuts under pressure that have not been cooked before. */
-const slowMeats = (setup: Setup): Item[] => meatsOf(setup.g).filter((i) => isSlowCut(i.food) && i.state !== 'cooked');
+/** Slow cuts under pressure that have not been cooked before, and dry seeds. */
+const slowParts = ({ g }: Setup): Item[] => [
+  ...meatsOf(g).filter((i) => isSlowCut(i.food) && i.state !== 'cooked'),
+  ...seedsOf(g),
+];
 
-/** What a cook who asks for a first stage means: the stew cuts, or else the thickest raw meat. */
+/** What a cook who asks for a first stage means: the stew cuts and the dry seeds, or else the thickest raw meat. */
 export function slowestFirst(setup: Setup): Item[] {
-  const stew = slowMeats(setup);
-  if (stew.length > 0) return stew;
+  const slow = slowParts(setup);
+  if (slow.length > 0) return slow;
   const raw = meatsOf(setup.g).filter((i) => i.state !== 'cooked');
   return raw.sort((a, c) => c.thicknessMm - a.thicknessMm).slice(0, 1);
 }
 
-/** Collagen minutes in the core of each slow meat at the longest hold that the starch bears. */
-function collagenWithin(h: Heated, items: Item[]): number[] {
+/** What stays tough or hard at the longest hold that the starch bears. */
+function toughWithin(h: Heated, items: Item[]): Item[] {
   const run = runWithin(h, targetE(h.setup.g, h.texture, h.addMl).most, { kind: 'timed', naturalMin: 5 });
   const slow: Gathered = { ...h.setup.g, items };
-  return runMeats(slow, run, { depthCm: h.depthCm, coarse: true, ways: h.ways }).map((m) => m.nominal.collagenCoreMin);
+  const options = { depthCm: h.depthCm, coarse: true, ways: h.ways };
+  const tough = runMeats(slow, run, options).filter((m) => !isTenderAim(m.item, m.nominal.collagenCoreMin));
+  return [...tough.map((m) => m.item), ...hardSeeds(slow, runPlants(slow, run, options))];
 }
 
 /** The run of the longest hold, in whole minutes, after which the starch has not had more than so many minutes at 100 degC. */

@@ -256,10 +256,17 @@ function quality(item: Item, r: PieceResult): MeatVerdict['texture'] {
   return oc <= by.juicy ? 'juicy' : oc <= by.firm ? 'firm' : 'dry';
 }
 
-/** How soft each plant piece gets along the run. */
-export function runPlants(g: Gathered, run: PotRun, coarse = false, ways?: Ways): PlantVerdict[] {
+/** How soft each plant piece gets along the run, and along what it has been through before this lid. */
+export function runPlants(
+  g: Gathered,
+  run: PotRun,
+  { earlier = null, coarse = false, ways }: Pick<PieceOptions, 'earlier' | 'coarse' | 'ways'> = {},
+): PlantVerdict[] {
+  const dtS = run.history.dtS;
   return plantsOf(g).map((item) => {
     const p = item.food.plant!;
+    const history = earlier?.tempC.get(item.ingredient.id);
+    const before = history ? inSteps(history, earlier!.dtS, dtS) : null;
     const [water, protein, fat, carb, fibre, ash] = p.composition;
     const r = cookPiece({
       composition: { water, protein, fat, carb, fibre, ash },
@@ -269,9 +276,9 @@ export function runPlants(g: Gathered, run: PotRun, coarse = false, ways?: Ways)
       exponent: item.piece.exponent,
       startC: item.startC,
       pre: [],
-      tempC: run.history.tempC,
-      dtS: run.history.dtS,
-      releaseAt: run.history.releaseAt,
+      tempC: joined(before, run.history.tempC),
+      dtS,
+      releaseAt: run.history.releaseAt + (before?.length ?? 0),
       place: placementOf(g, item),
       restS,
       coarse,

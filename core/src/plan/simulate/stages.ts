@@ -7,8 +7,8 @@ import type { Setup, FirstStage } from '../setup/setup';
 import { hasFlag, juiceLeft, type Gathered, type Item } from '../gather/item';
 import { leastThinMl } from '../setup/bounds';
 import { depthCm, loadOf } from '../setup/load';
-import { isTenderAim, type Earlier } from '../gather/pieces';
-import { runMeats, type MeatRun, type Ways } from './meat';
+import { isTenderAim, seedTimes, type Earlier } from '../gather/pieces';
+import { runMeats, runPlants, type Ways } from './meat';
 import { placeOf } from '../gather/place';
 import { steamG } from './outcome';
 
@@ -80,10 +80,11 @@ export function firstStage(
   };
 }
 
-/** A soup boils whole; elsewhere the first stage gets what its steam needs, and the starch gets the rest fresh, mL. */
+/** A soup boils whole; elsewhere the first stage gets what its steam needs and what its seeds drink, and the starch gets the rest fresh, mL. */
 function ownLiquidMl(setup: Setup, items: readonly Item[], addMl: number): number {
   const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], 0);
-  const neededMl = Math.max(0, leastThinMl(setup.pot.minimumLiquidMl[0]) - others);
+  const drunkG = items.reduce((s, i) => s + i.grams * Math.max(0, -i.food.released[0]), 0);
+  const neededMl = Math.max(0, leastThinMl(setup.pot.minimumLiquidMl[0]) - others) + drunkG;
   return setup.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
 }
 
@@ -95,7 +96,7 @@ interface FirstPieces {
   depthCm: number;
 }
 
-/** The shortest hold after which every piece is safe and tender at the end of both lids, min. */
+/** The shortest hold after which every piece is safe and tender, and every seed soft, at the end of both lids, min. */
 function shortestHoldMin(
   setup: Setup,
   heated: HeatedPot,
@@ -103,17 +104,18 @@ function shortestHoldMin(
   then: Then | null,
 ) {
   const ways: Ways = new Map();
-  const followed = (holdMin: number): MeatRun[] => {
+  const enough = (holdMin: number): boolean => {
     const run = heated.finish(holdMin, { kind: 'quick' });
-    if (!then) return runMeats({ ...g, items: [...tough] }, run, { depthCm: depth, coarse: true, ways });
-    return runMeats({ ...setup.g, items: [...tough] }, then.run, {
-      depthCm: then.depthCm,
-      earlier: earlierOf(run.history, ids),
-      coarse: true,
-    });
+    const pieces: Gathered = { ...(then ? setup.g : g), items: [...tough] };
+    const options = then
+      ? { depthCm: then.depthCm, earlier: earlierOf(run.history, ids), coarse: true }
+      : { depthCm: depth, coarse: true, ways };
+    const last = then?.run ?? run;
+    return (
+      runMeats(pieces, last, options).every((m) => isTenderAim(m.item, m.nominal.collagenCoreMin) && m.verdict.ok) &&
+      runPlants(pieces, last, options).every((p) => p.doneTimes >= seedTimes)
+    );
   };
-  const enough = (holdMin: number): boolean =>
-    followed(holdMin).every((m) => isTenderAim(m.item, m.nominal.collagenCoreMin) && m.verdict.ok);
   return firstWhole(1, mostHoldMin, enough);
 }
 
