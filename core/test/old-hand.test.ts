@@ -525,3 +525,32 @@ describe('dry seeds beside a starch that is done sooner', () => {
     expect(p.plants).toMatchObject([{ verdict: 'done' }]);
   });
 });
+
+test('the stack is said by what must lie under the liquid, and pours none where there is none', () => {
+  const said = (dish: Dish): unknown[] => {
+    const { text, params } = plan(dish, seaLevel).steps.find((s) => s.id === 'stack')!;
+    return [text, params['under']];
+  };
+  const milky = board('porridge', { food: 'rice-short', g: 200 }, { food: 'milk', g: 1030 });
+  expect(said(milky)).toEqual(['stack-dry', 'grain']);
+  expect(
+    said(board('casserole', { food: 'beef-stew', g: 600 }, { food: 'potato', g: 400 }, { food: 'broth' })),
+  ).toEqual(['stack', 'nothing']);
+  expect(said(demo.get('pork-fennel-bean-rigatoni')!)[1]).toBe('pasta');
+  expect(said(demo.get('aubergine-lamb-sheets')!)[1]).toBe('sheets');
+});
+
+test('a quarter of milk in a porridge is no pot of milk', () => {
+  const base = (milkG: number): number =>
+    plan(board('porridge', { food: 'oats-steel-cut', g: 170 }, { food: 'milk', g: milkG }, { food: 'water' }), seaLevel)
+      .scorch.index;
+  expect(base(200)).toBeLessThan(0.25);
+  expect(base(800)).toBeGreaterThan(1.5 * base(200));
+});
+
+test('roots that are cut up by no size are cut to an inch: potatoes are a matter of minutes', () => {
+  const cubes = board('steamed-side', { food: 'potato', g: 800, prep: { shape: 'cube' } }, { food: 'water' });
+  expect(itemOf(gather(cubes), 'potato').thicknessMm).toBe(25);
+  // Tables of makers: 5 min, 8 for a mash.
+  expect(plan(cubes, seaLevel).program.holdMin).toBeLessThanOrEqual(8);
+});

@@ -103,7 +103,12 @@ const byContents: readonly Rule[] = [
   },
   { family: 'pot-in-pot', because: 'inner-bowl', when: (d) => inBowl.test(d.does) },
   { family: 'risotto', because: 'risotto-rice', when: (d) => d.hasRisottoRice && d.liquid > 2 * d.grain },
-  { family: 'casserole', because: 'title', when: (d) => /casserole|guiso|estofado|stew|cazuela/.test(d.title) },
+  {
+    family: 'casserole',
+    because: 'title',
+    when: (d) =>
+      /casserole|guiso|estofado|stew|cazuela|\bchill?i\b(?! (?:pepper|oil|rice))|tagine|goulash/.test(d.title),
+  },
   { family: 'noodle-soup', because: 'soup', when: (d) => d.thin > grainIn.soup * (d.grain + d.seeds) },
   { family: 'casserole', because: 'soup', when: (d) => d.meat > 0 && d.thin > grainIn.stew * (d.grain + d.seeds) },
   {

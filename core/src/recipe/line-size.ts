@@ -280,8 +280,8 @@ function sizeBeside(f: LineFacts): (Amount & { each: boolean }) | null {
   return null;
 }
 
-/** How much of a herb, a spice or a green onion is meant changes no liquid and no minute. */
-const isHarmless = (food: FoodRecord): boolean => /^(?:herb|spice|saffron|spring-onion)/.test(food.id);
+/** How much of a herb, a spice, a green onion or cheese to grate over is meant changes no liquid and no minute. */
+const isHarmless = (food: FoodRecord): boolean => /^(?:herb|spice|saffron|spring-onion|cheese-hard)/.test(food.id);
 
 /** It stays in the dish by its name; how much salt there is the plan works out. */
 const unweighed = (food: FoodRecord): Pick<Sized, 'amount' | 'grams'> => ({

@@ -10,7 +10,7 @@ import { asksOf, remark, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { languages, namesOf, type Language } from './food-names';
 import { readLine, type ReadLine } from './line';
-import { crumbledInSteps, cutInSteps } from './cut-in-steps';
+import { crumbledInSheets, crumbledInSteps, cutInSteps } from './cut-in-steps';
 import { shapeMeatballs } from './meatballs';
 import { readMethod, type Method } from './method';
 import { withoutMarkup } from './page';
@@ -126,6 +126,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
     ...parts.steps,
     ...parts.lines.map((l) => l.text),
   ]);
+  if (family === 'layered-pasta') read.forEach(crumbledInSheets);
   const serves = parts.serves ?? peopleFor(weighed, family);
   if (parts.serves === null) tell('serves-by-amounts', { serves });
   const dish = dishOf(parts, read, { method, family, serves, language });

@@ -84,7 +84,8 @@ function takeLines({ dish, p, poured }: Card): string[] {
     return `${grams(g).padStart(7)}  ${ingredientName(i)}${prepWords(i.prep)}`;
   });
   const written = dish.ingredients.some((i) => poured.has(i.id));
-  return written ? lines : [`${millilitres(p.liquid.addMl + p.topUpMl)}  ${liquidName(dish, p.liquid.food)}`, ...lines];
+  const addMl = p.liquid.addMl + p.topUpMl;
+  return written || addMl === 0 ? lines : [`${millilitres(addMl)}  ${liquidName(dish, p.liquid.food)}`, ...lines];
 }
 
 function fryLines({ p, name }: Card): string[] {
@@ -112,8 +113,9 @@ function layerLines({ dish, p, name, poured }: Card): string[] {
       : '';
   const inAll = p.firstStage || p.deglaze ? ' in all' : '';
   const laid = p.stack.filter((l) => l.kind !== 'liquid' || !(poured.has(l.ingredient) || inPan.has(l.ingredient)));
+  const first = `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`;
   return [
-    `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`,
+    ...(p.liquid.addMl > 0 ? [first] : []),
     ...(p.withLiquid ?? []).map(
       (s) =>
         `${s.grams > 0 ? `${grams(s.grams)} ` : ''}${name(s.ingredient)}, ${s.grams > 0 ? '' : 'to taste, '}in the liquid`,

@@ -300,6 +300,9 @@ export const linesEn: readonly LineFact[] = [
   // what is not certain asks, and what does not belong is refused
   ['olive oil', 'oil-olive', 0],
   ['ghee, as needed', 'ghee', 0],
+  ['parmesan', 'cheese-hard', 0],
+  ['peel of 1 lemon', 'citrus-zest', 6],
+  ['rind of 2 limes', 'citrus-zest', 12],
   ['1 orange, juiced', 'orange-juice', 75],
   ['2 limes juiced', 'lemon-juice', 90],
   ['2 sprigs rosemary', 'herb-fresh', 2, { joins: 'stack' }],

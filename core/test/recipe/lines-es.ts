@@ -74,6 +74,8 @@ export const linesEs: readonly LineFact[] = [
   ['1 taza de maíz', 'corn', 162.5],
   ['2 cucharadas de aceite de oliva', 'oil-olive', 27],
   ['aceite de oliva', 'oil-olive', 0],
+  ['piel de 1 limón', 'citrus-zest', 6],
+  ['1 naranja exprimida', 'orange-juice', 75],
   ['50 g de mantequilla', 'butter', 50],
   ['100 g de queso parmesano rallado', 'cheese-hard', 100],
   ['125 g de yogur natural', 'yogurt', 125],

@@ -357,3 +357,14 @@ test.each([
   expect(mince!.food).toBe(food);
   expect([egg!.joins, crumbs!.joins]).toEqual([joins, joins]);
 });
+
+test('a chili is a stew, and the sausage of a lasagne is broken up', () => {
+  const chili = readRecipe(
+    'Veggie quinoa chili\n1 cup quinoa\n2 cans kidney beans\n28 oz can diced tomatoes\n3 cups broth',
+  );
+  expect(chili.dish!.family).toBe('casserole');
+  const sheets = readRecipe(
+    'Lasagna\n6 lasagna noodles\n1 lb italian sausage\n24 oz marinara\n15 oz ricotta\n1 cup water',
+  );
+  expect(sheets.dish!.ingredients.map((i) => i.food)).toContain('sausage-meat');
+});

@@ -1,9 +1,10 @@
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
+import { uptakeGPerG } from '../../grain/uptake';
 import type { ScorchReason } from '../document/verdicts';
 import { goesUnderLid, hasFlag, type Gathered, type Item } from '../gather/item';
 import { cooksUnderLid } from '../gather/joins';
 import { minimumSlack } from '../setup/bounds';
-import { placeOf } from '../gather/place';
+import { isPourable, placeOf } from '../gather/place';
 import { deglazeMl } from '../setup/fry';
 import { logistic } from '../../normal';
 import type { Geometry } from '../setup/stack';
@@ -148,12 +149,25 @@ function ofFood(g: Gathered, pot: PotProfile, geo: Geometry): ScorchReason[] {
   else if (tomato === 'diced') out.push(layer('diced-tomato-at-base', pot, stagnantMm.dicedTomato));
   const atBase = (i: Item): boolean => !['top', 'rack', 'inner-bowl'].includes(placeOf(g, i));
   const dairy = g.items.filter((i) => i.food.kind === 'dairy' && goesUnderLid(i) && atBase(i));
-  if (dairy.some((i) => !isMarinade(g, i))) out.push(layer('dairy-at-base', pot, stagnantMm.dairy));
+  if (dairy.some((i) => !isMarinade(g, i)))
+    out.push(layer('dairy-at-base', pot, dairyShare(g, dairy) * stagnantMm.dairy));
   else if (dairy.length > 0) out.push(layer('marinade-at-base', pot, stagnantMm.marinade));
   if (g.items.some((i) => hasFlag(i, 'thickener') && i.joins === 'stack'))
     out.push(layer('thickener-at-base', pot, stagnantMm.thickener));
   if (g.items.some((i) => hasFlag(i, 'sugary') && i.joins !== 'finish')) out.push(reason('sugary', points.sugary));
   return out;
+}
+
+/**
+ * Milk that water thins leaves a thinner skin of its protein on the base: it goes with the square root of its share of what
+ * the starch drinks [from memory: a layer that grows by what diffuses to it]; 1 where the milk is thick or laid on the base.
+ */
+function dairyShare(g: Gathered, dairy: readonly Item[]): number {
+  const starch = g.grain?.food.grain;
+  if (!starch || !dairy.every((i) => isPourable(i) && placeOf(g, i) === 'liquid')) return 1;
+  const milkG = dairy.reduce((s, i) => s + i.grams, 0);
+  const drunkG = g.grain!.grams * uptakeGPerG(starch.rawMoisture[0], starch.aimMoisture[0]);
+  return Math.sqrt(milkG / Math.max(milkG, drunkG));
 }
 
 /** The starch where it lies on the base: a film of fat or a rinse lets the liquid move under it. */

@@ -77,6 +77,9 @@ export function programPart({ run, setup: { g, pot } }: Result): Plan['program']
   };
 }
 
+const underOf = ({ grain, dish }: Gathered): StepInput['under'] =>
+  !grain ? 'nothing' : dish.family === 'layered-pasta' ? 'sheets' : grain.food.kind === 'pasta' ? 'pasta' : 'grain';
+
 /** What the steps are written from, but for the finish and what goes in with the liquid. */
 export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 'finish' | 'withLiquid'> {
   const { setup, run } = r;
@@ -87,6 +90,7 @@ export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 
     stack: r.geo.layers,
     addMl: Math.round(run.addMl),
     liquidFood: setup.g.main.ingredient.food,
+    under: underOf(setup.g),
     holdMin: run.holdMin,
     release: run.release.kind,
     valve: potRun.valveS !== null,

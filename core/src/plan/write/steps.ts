@@ -12,6 +12,8 @@ export interface StepInput {
   finish: FinishStep[];
   addMl: number;
   liquidFood: string;
+  /** what has to lie under the liquid when the lid locks */
+  under: 'grain' | 'pasta' | 'sheets' | 'nothing';
   holdMin: number;
   release: 'quick' | 'natural' | 'timed';
   /** the valve is opened by hand: the pin is still up when the natural minutes are over */
@@ -138,20 +140,25 @@ function firstStageSteps(x: StepInput): Step[] {
   ];
 }
 
+/** How the stack is said: by what went before it, and without a liquid where none is poured any more. */
+function stackText({ outerMl, first, fry }: StepInput, ml: number): string {
+  if (outerMl > 0) return 'stack-bowl';
+  if (first) return ml > 0 ? 'stack-second' : 'stack-second-dry';
+  if (ml === 0) return 'stack-dry';
+  return fry.length > 0 ? 'stack' : 'stack-cold';
+}
+
 /** What goes in before the lid, layer by layer where the order shows on the plate, and the lid itself. */
 function stackSteps(x: StepInput): Step[] {
   const inPot = x.first?.ingredients ?? [];
   const layers = layersInTurn(x.stack, inPot);
   // What seasons the liquid went in with the first of it.
   const fresh = x.withLiquid.filter((i) => !inPot.includes(i));
+  const ml = x.first ? Math.max(0, x.addMl - firstMl(x.first)) : x.addMl;
   return [
     act('stack', 'stack', stackMin, {
-      text: x.outerMl > 0 ? 'stack-bowl' : x.first ? 'stack-second' : x.fry.length > 0 ? 'stack' : 'stack-cold',
-      params: {
-        ml: x.first ? Math.max(0, x.addMl - firstMl(x.first)) : x.addMl,
-        food: x.liquidFood,
-        outer: x.outerMl,
-      },
+      text: stackText(x, ml),
+      params: { ml, food: x.liquidFood, outer: x.outerMl, under: x.under },
       ingredients: [...new Set([...fresh, ...x.stack.map((l) => l.ingredient)])],
     }),
     ...layers.map(({ ingredients, grams }, i) =>

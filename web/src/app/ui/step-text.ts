@@ -18,6 +18,7 @@ export function stepParams(
     foods: foods.join(', '),
     food: typeof p['food'] === 'string' ? t(`food.${p['food']}`) : (foods[0] ?? ''),
     liquid: typeof p['ml'] === 'number' ? `${fmt.ml(p['ml'])} (${fmt.mlOther(p['ml'])})` : '',
+    under: t(`under.${typeof p['under'] === 'string' ? p['under'] : 'grain'}`),
     until: typeof p['until'] === 'string' ? t(`until.${p['until']}`) : '',
     amounts: amountsOf(p['grams'], foods, fmt),
     counted: typeof p['whistles'] === 'number' ? fmt.counted('whistle', p['whistles']) : '',
