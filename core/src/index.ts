@@ -20,6 +20,8 @@ export { type PotRun as CookRun, type Program, type Release } from './pot/progra
 export { PotState, type Load } from './pot/state';
 export { step as stepPot } from './pot/step';
 export { Recorder } from './pot/history';
+export { pieceOf } from './plan/gather/shape';
+export { isMince } from './food/meats';
 export { bandKey } from './plan/judge/band-key';
 export { turnsTranslucent } from './plan/setup/fry';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';

@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { isToTaste, measurable, parseAmount, Problem, recordOf, toGrams, type Ingredient } from '@einkorn/core';
+import {
+  isMince,
+  isToTaste,
+  measurable,
+  pieceOf,
+  parseAmount,
+  Problem,
+  recordOf,
+  toGrams,
+  type Ingredient,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -147,11 +157,23 @@ export class GatherSheet {
     })),
   );
   readonly cuts = computed(() => {
-    const own = this.dish()?.ingredients.map((i) => i.prep?.thicknessMm ?? 25) ?? [];
+    const own = this.dish()?.ingredients.flatMap((i) => (this.isCut(i) ? [this.thicknessMm(i)] : [])) ?? [];
     return [...new Set([8, 12, 15, 20, 25, 30, 40, 50, ...own])]
       .sort((a, b) => a - b)
       .map((value) => ({ value, label: this.fmt.length(value) }));
   });
+
+  /** Meat that comes in pieces of some thickness: neither mince nor an egg. */
+  isCut(i: Ingredient): boolean {
+    const food = recordOf(i);
+    return food.kind === 'meat' && food.meat?.cut !== 'egg' && !isMince(food);
+  }
+  /** As the cook measured it, or as the plan takes it, mm. */
+  thicknessMm(i: Ingredient): number {
+    const food = recordOf(i);
+    const grams = toGrams(i.amount, measurable(food, i.prep?.pieceG));
+    return i.prep?.thicknessMm ?? Math.round(pieceOf(food, i, grams).thicknessMm);
+  }
 
   /** Minutes that stand on packets of pasta, with those of this dish. */
   readonly packets = computed(() => {
