@@ -2,7 +2,7 @@ import { problemOf } from '../zod-problem';
 import { issueAt, Problem, refusal, refusalAt, type Issue } from '../problem';
 import { measurable } from '../food/find';
 import { recordOf } from '../food/own-food';
-import { needsAmount } from '../food/plain-liquids';
+import { needsAmount } from '../food/needs-amount';
 import { toGrams } from '../quantity/convert';
 import { isToTaste } from '../quantity/parse';
 import { kitchenSchema, type Kitchen } from './kitchen';

@@ -4,7 +4,7 @@ import { headAmount } from './amount';
 import { amountOf } from './amount-place';
 import { foodsIn, languages } from './food-names';
 import { foodOf } from './line-food';
-import { tasteWords } from './line-size';
+import { tasteWords } from './line-unweighed';
 import { headFood } from './name-head';
 import { withoutBrackets, wordsOf } from './words';
 

@@ -2,7 +2,8 @@ import type { Ingredient } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
 import { pieceByName } from './measures';
 import { isJointed } from './kinds';
-import { comesInJoints, mostPieceG, type LineFacts } from './line-size';
+import { comesInJoints, mostPieceG } from './line-pieces';
+import type { LineFacts } from './line-size';
 import { numberWords } from './number';
 
 type Prep = NonNullable<Ingredient['prep']>;
