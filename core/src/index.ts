@@ -32,6 +32,7 @@ export * from './dish/schema';
 export * from './dish/kitchen';
 export * from './dish/learned';
 export { learn, mostCooks } from './learn/learn';
+export { observedSd } from './learn/parameters';
 export { inSteps, ratingEdges } from './learn/ordinal';
 export { nextTime, withNextTime, type NextTime } from './learn/next-time';
 export { starter } from './dish/starters';

@@ -1,6 +1,6 @@
 import { plan, readDish, summaryOf, kitchenSchema, type Cook, type CookSummary } from '@einkorn/core';
 import { demoDishes } from '../../server/src/demo/dishes';
-import { lastMissed, missedOf } from '../src/app/log/forecasts-figure';
+import { lastMissed, lastWithin, missedOf } from '../src/app/log/forecasts-figure';
 import { LogActions, logFeature, type LogState } from '../src/app/log/log.slice';
 import { remindersOf, waveAway } from '../src/app/shelf/reminders';
 
@@ -69,6 +69,15 @@ test('how far plans were off: of this pot, with a tapped pin, without trouble, o
     ['old', expect.closeTo(-0.1, 9)],
     ['new', expect.closeTo(0.2, 9)],
   ]);
+  // Of plans that knew no spread nothing was expected; of one that did, eight of ten such pins: 1.28 sd, with the tap's own .3 min.
+  const { toPinSdMin: _, ...before } = row('a', 9).planned;
+  const unsure = [9, 10, 11].map((min) => missedOf([row('a', min, { planned: before })], 'electric-5.7')[0]!);
+  expect(unsure[0]!.expected).toBeUndefined();
+  const planned = { ...row('a', 9).planned, toPinMin: 10, toPinSdMin: 0.4 };
+  const [sure] = missedOf([row('a', 10.5, { planned }), row('b', 9)], 'electric-5.7').filter((m) => m.id === 'a');
+  expect(sure!.expected).toBeCloseTo(0.0641, 4);
+  expect(lastWithin([sure!, { ...sure!, share: 0.07 }, { ...sure!, share: -0.06 }])).toEqual({ within: 2, of: 3 });
+  expect(lastWithin(unsure)).toBeNull();
   expect(lastMissed(missed)).toBeNull();
   expect(lastMissed([...missed, { id: 'x', atMs: 4, share: 0 }])).toBeCloseTo(0.1, 9);
 });

@@ -19,6 +19,8 @@ export const cookSummarySchema = z.strictObject({
   liquidMl: z.number(),
   planned: z.strictObject({
     toPinMin: minutes,
+    /** one standard deviation of it, min; not known of plans of before 30 Nov 2026 */
+    toPinSdMin: minutes.optional(),
     servedMs: momentSchema,
     /** texture of the grain or pasta; null without one */
     band: z.string().nullable(),
@@ -75,6 +77,7 @@ export function summaryOf(cook: Cook): CookSummary {
     liquidMl: plan.liquid.addMl,
     planned: {
       toPinMin: plan.program.pinUpMin,
+      ...(plan.program.pinUpSdMin === undefined ? {} : { toPinSdMin: plan.program.pinUpSdMin }),
       servedMs: Math.round(cook.startedMs + plannedMs),
       band: (plan.grain ?? plan.pasta)?.band ?? null,
       coreC: plan.meats[0]?.coreC ?? null,

@@ -1,4 +1,4 @@
-import { eveningHeatSd } from '../pot/factors';
+import { eveningHeatSd, eveningLoad } from '../pot/factors';
 import type { PotProfile } from '../pot/profile';
 import type { Kinetics } from '../food/record';
 
@@ -68,8 +68,8 @@ export const classLike = (k: Kinetics): CookParameter => `like:${k}`;
 export const scatterSd = {
   heat: eveningHeatSd,
   flameHeat: 0.08,
-  startK: 4,
-  load: 0.04,
+  startK: eveningLoad.startK,
+  load: eveningLoad.massSd,
   scoop: 0.025,
   jug: 0.02,
   speed: 0.03,

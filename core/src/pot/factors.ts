@@ -30,6 +30,8 @@ export const factorNames = [
 
 /** What a pot still heats otherwise from evening to evening when it is known, ln [from memory]. */
 export const eveningHeatSd = 0.03;
+/** What is poured and cut is weighed and comes from the fridge otherwise from evening to evening: K of its start, ln of its mass [from memory]. */
+export const eveningLoad = { startK: 4, massSd: 0.04 } as const;
 
 /** The pot with its factors in it. */
 export function withFactors(pot: PotProfile, f: PotFactors): PotProfile {

@@ -112,6 +112,8 @@ export const planSchema = z.object({
     release: releasePlanSchema,
     minutesToPressure: num,
     pinUpMin: num,
+    /** one standard deviation of it, min; not in plans of before 30 Nov 2026 */
+    pinUpSdMin: num.optional(),
     naturalFullMin: num,
     steamC: num,
     /** how many of a hundred cooks come out as wanted, and of its four parts; not in plans of before 29 Nov 2026 */

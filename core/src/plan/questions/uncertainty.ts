@@ -7,11 +7,10 @@ import { halton, primes } from '../../halton';
 import { pieceSd } from '../../meat/cautious';
 import { normalDeviate } from '../../normal';
 import type { PotRun } from '../../pot/program';
-import { eveningHeatSd } from '../../pot/factors';
 import { setUp, type Setup } from '../setup/setup';
 import { textureSd } from '../judge/chance';
 import type { Plan } from '../document/document';
-import { learnedIn } from '../setup/learned';
+import { heatUpSd } from '../setup/learned';
 import type { Gathered } from '../gather/item';
 import { minimumC } from '../gather/pieces';
 import { runMeats } from '../simulate/meat';
@@ -34,16 +33,10 @@ export interface Uncertainty {
 
 /** One standard deviation of each input that is not in the ledger [derived; heat-up and thickness common practice]. */
 const sd = {
-  heatUp: pieceSd.heatUp,
   kinetics: textureSd.kinetics,
   uptake: 0.04,
   thickness: pieceSd.thickness,
   steamG: 12,
-};
-/** A pot that is known heats up less uncertainly than one of the table. */
-const heatUpSdOf = (kitchen: Kitchen): number => {
-  const heat = learnedIn(kitchen)?.pots[kitchen.potId]?.['heat'];
-  return heat ? Math.min(sd.heatUp, Math.hypot(heat.sd, eveningHeatSd)) : sd.heatUp;
 };
 /** Heat-ups that are simulated; draws take the nearest. */
 const heatUps = [0.8, 0.9, 1, 1.1, 1.25];
@@ -64,12 +57,12 @@ export function uncertainty(
   { draws = 1000, seed = 1 }: { draws?: number; seed?: number } = {},
 ): Uncertainty {
   const setup = setupOfPlan(setUp(dish, kitchen), chosen);
+  const heatSd = heatUpSd(kitchen);
   const cooks = heatUps.map((f) => cookAt(setup, f, chosen));
   const asPlanned = cooks[heatUps.indexOf(1)]!;
   const inputs = inputsOf(setup);
   const starch = starchOf(asPlanned);
   const meats = setup.g.items.filter((i) => i.food.kind === 'meat' && asPlanned.cores.has(i.ingredient.id));
-  const heatUpSd = heatUpSdOf(kitchen);
   const bands = new Map<string, number>();
   const texture: number[] = [];
   const drawn: number[][] = inputs.map(() => []);
@@ -77,7 +70,7 @@ export function uncertainty(
   for (let n = 1; n <= draws; n++) {
     const z = inputs.map((_, k) => normalDeviate(halton(n, primes[k % primes.length]!, seed + k)));
     z.forEach((v, k) => drawn[k]!.push(v));
-    const cook = nearest(cooks, 1 + heatUpSd * z[0]!);
+    const cook = nearest(cooks, 1 + heatSd * z[0]!);
     if (starch) {
       const { band, at } = drawnTexture(starch, cook, z);
       bands.set(band, (bands.get(band) ?? 0) + 1);

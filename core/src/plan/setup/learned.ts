@@ -3,7 +3,8 @@ import { potInUse, type Kitchen } from '../../dish/kitchen';
 import type { Dish } from '../../dish/schema';
 import { recordOf } from '../../food/own-food';
 import type { FoodRecord, GrainRecord } from '../../food/record';
-import { withFactors, factorNames, type PotFactors } from '../../pot/factors';
+import { pieceSd } from '../../meat/cautious';
+import { eveningHeatSd, eveningLoad, withFactors, factorNames, type PotFactors } from '../../pot/factors';
 import { potProfile } from '../../pot/own-pot';
 import type { PotProfile } from '../../pot/profile';
 import { units } from '../../quantity/units';
@@ -45,6 +46,21 @@ export function potFactors(kitchen: Kitchen): PotFactors | undefined {
   const own = learnedIn(kitchen)?.pots[kitchen.potId];
   return own && Object.fromEntries(factorNames.map((n) => [n, valueOf(own, n)]));
 }
+
+/** One standard deviation of the minutes of a heat-up, a share of them: a pot that is known is less uncertain than one of the table. */
+export function heatUpSd(kitchen: Kitchen): number {
+  const heat = learnedIn(kitchen)?.pots[kitchen.potId]?.['heat'];
+  return heat ? Math.min(pieceSd.heatUp, Math.hypot(heat.sd, eveningHeatSd)) : pieceSd.heatUp;
+}
+
+/** From the tap to the boil, K [derived: 20 to 100 degC]. */
+const toBoilK = 80;
+/**
+ * One standard deviation of the minutes to the pin, a share of them: the pot, and what is in it that evening. Minutes go with
+ * the mass and with the way to the boil: d ln t = d ln m + dT / (100 - 20).
+ */
+export const pinSd = (kitchen: Kitchen): number =>
+  Math.hypot(heatUpSd(kitchen), eveningLoad.massSd, eveningLoad.startK / toBoilK);
 
 /** The dish as these hands measure it: a cup of grain holds what they scoop. */
 export function asMeasured(dish: Dish, kitchen: Kitchen): Dish {

@@ -14,6 +14,7 @@ import { roundMl } from '../search/solve-once';
 import type { Geometry } from '../setup/stack';
 import { betweenMin } from '../simulate/stages';
 import type { StepInput, timelineOf } from './steps';
+import { pinSd } from '../setup/learned';
 import { prepTasks } from './tasks';
 import type { GrainOutcome } from '../simulate/outcome';
 
@@ -56,18 +57,20 @@ export function liquidPart(
 }
 
 /** Pressure, minutes, release and its advice; a pot that never sealed has no pressure. */
-export function programPart({ run, setup: { g, pot } }: Result): Plan['program'] {
+export function programPart({ run, setup: { g, pot, kitchen } }: Result): Plan['program'] {
   const { pressure, state } = run.h.heated;
   const { potRun } = run;
   const setKpa = potRun.neverSealed ? 0 : pressure === 'low' && pot.lowKpa !== null ? pot.lowKpa : pot.highKpa;
   const naturalFullMin = naturalFull(run);
+  const pinUpMin = (potRun.pinUpS ?? potRun.releaseS) / 60;
   return {
     pressure: setKpa === pot.lowKpa ? 'low' : 'high',
     gaugeKpa: setKpa,
     holdMin: run.holdMin,
     release: run.release,
     minutesToPressure: (potRun.countdownS ?? potRun.releaseS) / 60,
-    pinUpMin: (potRun.pinUpS ?? potRun.releaseS) / 60,
+    pinUpMin,
+    pinUpSdMin: pinUpMin * pinSd(kitchen),
     naturalFullMin,
     steamC: potRun.history.tempC[potRun.history.releaseAt]!,
     chance: chanceIn100(run.chance),

@@ -9,7 +9,7 @@ import { learnedWords } from '../i18n/learned-words';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { bell } from './bell';
-import { forecastsFigure, lastMissed, missedOf } from './forecasts-figure';
+import { forecastsFigure, lastMissed, lastWithin, missedOf } from './forecasts-figure';
 import { logFeature } from './log.slice';
 import { PotNamePipe } from '../ui/pot-name';
 
@@ -65,8 +65,11 @@ export class Taught {
   }
 
   private readonly history = this.store.selectSignal(logFeature.selectHistory);
-  readonly missed = computed(() => missedOf(this.history(), this.kitchen().potId));
+  readonly missed = computed(() =>
+    missedOf(this.history(), this.kitchen().potId, this.learned()?.cook['tap']?.value ?? 0),
+  );
   readonly lastMissed = computed(() => lastMissed(this.missed()));
+  readonly lastWithin = computed(() => lastWithin(this.missed()));
   readonly drawing = computed((): (() => Figure) => {
     this.fmt.locale();
     const missed = this.missed();
