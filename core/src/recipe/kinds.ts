@@ -55,6 +55,10 @@ const spoons = new Set<Measure | null>(['tsp', 'tbsp', 'pinch', 'dash']);
 const tins = new Set<Measure | null>(['can-400', 'can-800', 'jar', 'carton', 'box']);
 export const isTin = (m: Measure | null): boolean => tins.has(m);
 
+/** Steaks of long fibres are tender as thin slices across them; in one piece they are braised [common practice]. */
+const longFibred = /\b(?:flank|skirt|entrana|arrachera|vacio)\b/;
+const thinlySliced = /\b(?:thin(?:ly)?|strips?|sliced|shaved|tiras|laminas|fin[oa]s?)\b/;
+
 /** What else in the line says which food of a near kind it is: "low-sodium", "canned", "dried", "leftover". */
 export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: string, measure: Measure | null): string {
   const says = (re: RegExp): boolean => re.test(line);
@@ -70,6 +74,7 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   )
     return 'broth-low-salt';
   if (food === 'sausage-fresh' && says(outOfCasing)) return 'sausage-meat';
+  if (food === 'beef-stew' && longFibred.test(name) && says(thinlySliced)) return 'beef-steak';
   if (isJointed(name, line)) return jointChoices[0];
   if (food === 'chicken-thigh' && says(onBone)) return 'chicken-thigh-bone';
   if (food === 'turkey-thigh' && says(onBone)) return 'turkey-leg';

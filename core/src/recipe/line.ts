@@ -72,7 +72,7 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
   const { parts, ownWords } = partsOfLine(plain);
   const texts = ownWords ? splitLine(text) : [];
   return parts.map((part, i) => {
-    const read = readInEither(withCutApart(withSizeApart(withAmountFirst(part))), language);
+    const read = readInEither(withKindFirst(withCutApart(withSizeApart(withAmountFirst(part)))), language);
     const named = read.name ? { ...read, name: asTyped(read.name, text) } : read;
     // Each food of several has its own words, so that an answer is written to them alone.
     return noted({ ...named, text: texts.length === parts.length ? texts[i]!.trim() : text }, language);
@@ -106,6 +106,18 @@ function withSizeApart(plain: string): string {
   const before = m ? headAmount(m[1]!) : null;
   return before && before.value !== null && /\p{L}{3}/u.test(before.rest) ? `${m![1]}, ${m![2]}` : plain;
 }
+
+/** "1 jar 24 oz pasta sauce": the size of the jar stands in brackets. "Rice, arborio" is arborio rice. */
+const withKindFirst = (plain: string): string =>
+  plain
+    .replace(
+      /^((?:\d+|an?|one|two) (?:jars?|cans?|tins?|cartons?|box(?:es)?|bottles?|packets?|packages?|bags?)) (\d[\d.]*\s?(?:g|ml|oz|lbs?))\b(?! ?\))/,
+      '$1 ($2)',
+    )
+    .replace(
+      /\brice,\s*(arborio|carnaroli|basmati|jasmine|brown|wild|red|sushi|(?:long|short|medium)[\s-]grain)(?: rice)?(?=,|$)/,
+      '$1 rice',
+    );
 
 /** "Mutton curry cut with bone": how it is cut is no part of its name. */
 const withCutApart = (plain: string): string => plain.replace(/(?<=\p{L})\s+(?=curry[\s-]cut\b)/u, ', ');

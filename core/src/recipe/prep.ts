@@ -58,7 +58,10 @@ const joins: readonly (readonly [RegExp, NonNullable<Ingredient['joins']>])[] = 
     /\b(?:(?:for|to) finish(?:ing)?(?: the dish)?|to stir in(?: at the end)?|stirred in at the end|para terminar|al final)\b/,
     'finish',
   ],
-  [/\b(?:for (?:the )?marinade|to marinate|para (?:la marinada|marinar|el adobo))\b/, 'marinade'],
+  [
+    /\b(?:for (?:the )?marinade|to marinate|para (?:la marinada|marinar|el adobo)|(?:for|to) (?:dredg|dust|coat)(?:e|ing)?|para (?:rebozar|enharinar))\b/,
+    'marinade',
+  ],
   [
     /\b(?:(?:for|to) (?:the )?(?:serving|serve|garnish(?:ing)?|topping|decorate)|for (?:sprinkling|scattering) on top|as (?:a )?(?:garnish|topping)|para (?:servir|decorar|adornar|espolvorear|acompanar)|on top|al gusto para servir)\b/,
     'topping',

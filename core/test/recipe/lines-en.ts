@@ -300,6 +300,11 @@ export const linesEn: readonly LineFact[] = [
   // what is not certain asks, and what does not belong is refused
   ['olive oil', 'oil-olive', 0],
   ['ghee, as needed', 'ghee', 0],
+  ['1 jar 24oz pasta sauce', 'tomato-sauce', 680],
+  ['1/2 cup rice, arborio', 'rice-arborio', 100],
+  ['2 lb flank steak', 'beef-stew', 907],
+  ['1 lb flank steak, thinly sliced', 'beef-steak', 454, { shape: 'slab' }],
+  ['2 tbsp flour, for dredging', 'flour', 15.7, { joins: 'marinade' }],
   ['parmesan', 'cheese-hard', 0],
   ['peel of 1 lemon', 'citrus-zest', 6],
   ['rind of 2 limes', 'citrus-zest', 12],

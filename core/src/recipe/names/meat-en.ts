@@ -26,9 +26,9 @@ export const meatEn: Readonly<Record<string, string>> = {
   'beef-ground':
     'ground beef, beef mince, minced beef, beef ground, mince, ground meat, ground chuck, lean ground beef, ground round, ground sirloin, keema, mincemeat, minced meat, hamburger, hamburger meat, burger meat',
   'beef-stew':
-    'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek, beef chuck roast, beef roast, pot roast, beef pot roast, rump roast, beef shoulder, beef joint, ox cheek, topside, silverside',
+    'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek, beef chuck roast, beef roast, pot roast, beef pot roast, rump roast, beef shoulder, beef joint, ox cheek, topside, silverside, flank steak, beef flank, skirt steak',
   'beef-steak':
-    'beef steak, steak, sirloin, sirloin steak, beef sirloin, rump steak, beef rump, ribeye, rib eye, ribeye steak, fillet steak, beef fillet, beef tenderloin, flank steak, beef flank, skirt steak, flat iron steak, minute steak, frying steak, stir fry beef, beef strip, bavette, top round, strip steak, ~steak tip',
+    'beef steak, steak, sirloin, sirloin steak, beef sirloin, rump steak, beef rump, ribeye, rib eye, ribeye steak, fillet steak, beef fillet, beef tenderloin, flat iron steak, minute steak, frying steak, stir fry beef, beef strip, bavette, top round, strip steak, ~steak tip',
   'pork-ground': 'ground pork, pork mince, minced pork, pork ground',
   'pork-shoulder':
     'pork shoulder, pork butt, boston butt, country style rib, country style pork rib, pork, diced pork, pork stew meat, pork collar, pork neck, carnitas meat, pork shoulder roast, pork roast, pork joint, pork shoulder joint, ~pork cheek',

@@ -22,9 +22,9 @@ export const meatEs: Readonly<Record<string, string>> = {
   'beef-ground':
     'carne picada, carne molida, carne picada de ternera, carne molida de res, ternera picada, res molida, carne picada de res, carne picada de vaca, carne molida de vacuno',
   'beef-steak':
-    'bistec, bistec de res, bistec de ternera, bife, filete de ternera, filete de res, solomillo de ternera, solomillo de res, lomo de res, lomo fino, lomo liso, entrecot, entrana, arrachera, vacio, churrasco, tira de res, punta de anca',
+    'bistec, bistec de res, bistec de ternera, bife, filete de ternera, filete de res, solomillo de ternera, solomillo de res, lomo de res, lomo fino, lomo liso, entrecot, churrasco, tira de res, punta de anca',
   'beef-stew':
-    'carne de res, ternera, ternera para guisar, carne para guisar, res, carne de vaca, morcillo, carne de ternera, aguja de ternera, falda de res, carne para estofar, carne, jarrete',
+    'carne de res, ternera, ternera para guisar, carne para guisar, res, carne de vaca, morcillo, carne de ternera, aguja de ternera, falda de res, carne para estofar, carne, jarrete, entrana, arrachera, vacio',
   'pork-ground': 'cerdo picado, carne picada de cerdo, carne molida de cerdo, cerdo molido, puerco molido',
   'pork-shoulder':
     'paleta de cerdo, cerdo, carne de cerdo, puerco, aguja de cerdo, magro de cerdo, carne de puerco, ~cabeza de lomo, magra de cerdo, ~carrillada de cerdo, ~carrillera de cerdo, ~carrillada iberica, ~secreto iberico, ~secreto de cerdo',
