@@ -3,7 +3,7 @@ import type { Amount } from '../quantity/parse';
 import { units } from '../quantity/units';
 import { headAmount } from './amount';
 import { isTin } from './kinds';
-import type { LineFacts } from './line-size';
+import type { LineFacts } from './line-facts';
 import type { ReadingCode } from './said';
 
 /** Of a tin of these, the share that is not brine; the brine is poured off unless the line keeps it [common practice: 240 g of 400 g]. */

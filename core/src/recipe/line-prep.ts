@@ -3,7 +3,7 @@ import type { FoodRecord } from '../food/record';
 import { pieceByName } from './measures';
 import { isJointed } from './kinds';
 import { comesInJoints, mostPieceG } from './line-pieces';
-import type { LineFacts } from './line-size';
+import type { LineFacts } from './line-facts';
 import { numberWords } from './number';
 
 type Prep = NonNullable<Ingredient['prep']>;

@@ -4,9 +4,8 @@ import type { FoodRecord } from '../food/record';
 import type { Amount } from '../quantity/parse';
 import { units, type UnitId } from '../quantity/units';
 import { headAmount, isContainer, sizeFactor, type HeadAmount } from './amount';
-import type { Language } from './food-names';
 import { isUncounted } from './kinds';
-import type { Named } from './line-food';
+import type { LineFacts, Sized } from './line-facts';
 import { measured, measures, pieceByName, type MeasureId } from './measures';
 import { shareOfTotal, sizeOfEach, timesEach } from './line-pieces';
 import { withoutNumber } from './line-unweighed';
@@ -14,15 +13,6 @@ import type { ReadingCode } from './said';
 import { numberSource } from './number';
 
 type Prep = NonNullable<Ingredient['prep']>;
-
-/** A line with its food found: what its amount is settled from. */
-export interface LineFacts extends Named {
-  plain: string;
-  bare: string;
-  asides: string[];
-  head: HeadAmount;
-  language: Language;
-}
 
 /** What each doubt leaves of the certainty [derived: one clear doubt must ask, a small one must not]. */
 export const trust = {
@@ -39,13 +29,6 @@ export const eachWords = /\b(?:each|apiece|per piece|cada un[oa]|c\/u)\b/;
 export const sizeInside = new RegExp(
   String.raw`(?:about |approx\.? |unos |de )?(${numberSource})(?:\s*(?:-|to|a)\s*(${numberSource}))?[\s-]*(kg|g|gr|gramos?|grams?|ml|l|litres?|liters?|litros?|oz|ounces?|fl oz|lbs?|pounds?|onzas?|libras?)\b`,
 );
-
-export interface Sized {
-  amount: Amount | null;
-  grams: number | null;
-  certain: number;
-  note?: ReadingCode;
-}
 
 /** How much of the food it is, in a unit that the dish document holds. Of "1 cup 200 g rice" it must be asked which is meant. */
 export function sizedAmount(f: LineFacts, food: FoodRecord, prep: Prep): Sized {

@@ -1,7 +1,7 @@
 import { needsAmount } from '../food/needs-amount';
 import type { FoodRecord } from '../food/record';
 import { toTaste } from '../quantity/parse';
-import type { LineFacts, Sized } from './line-size';
+import type { LineFacts, Sized } from './line-facts';
 import { readPrep } from './prep';
 
 export const tasteWords =
