@@ -19,7 +19,7 @@ test('a new kitchen: four answers, without the demo, and the cook stands before 
   await expect(page.getByRole('textbox', { name: /Pegue una receta/ })).toBeVisible();
 
   await page.goto(`${hut.url}/shelf`);
-  await expect(page.getByRole('heading', { name: 'Estante' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Estante', exact: true })).toBeVisible();
   await expect(enBlanco).toHaveCount(0);
   const get = async (path: string): Promise<unknown> => (await fetch(`${hut.url}${path}`)).json();
   expect(await get('/api/dishes')).toEqual([]);

@@ -151,14 +151,14 @@ test.describe('a browser that reads Spanish', () => {
 
 test('the language is switched without a reload, and stays', async ({ page }) => {
   await page.goto(`${hut.url}/kitchen`);
-  await expect(page.getByRole('heading', { name: 'Kitchen' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Kitchen', exact: true })).toBeVisible();
   await page.getByText('español').click();
-  await expect(page.getByRole('heading', { name: 'Cocina' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Cocina', exact: true })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Estante', exact: true })).toBeVisible();
   await expect(page.getByRole('status').first()).toHaveText('guardado');
   await page.goto(`${hut.url}/shelf`);
-  await expect(page.getByRole('heading', { name: 'Estante' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Estante', exact: true })).toBeVisible();
   await page.goto(`${hut.url}/kitchen`);
   await page.getByText('como el navegador').click();
-  await expect(page.getByRole('heading', { name: 'Kitchen' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Kitchen', exact: true })).toBeVisible();
 });
