@@ -27,6 +27,7 @@ export { turnsTranslucent } from './plan/setup/fry';
 export { bandEdges, bandOf, type GrainBand, type Texture } from './grain/texture';
 export { ranged } from './ranged';
 export { ingredientNames, nameOrFood, withFood, type IngredientNames } from './dish/ingredient-names';
+export { checkToTaste, ingredientGrams } from './dish/ingredient-grams';
 export { fields } from './dish/fields';
 export * from './dish/schema';
 export * from './dish/kitchen';

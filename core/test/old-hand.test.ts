@@ -426,7 +426,8 @@ describe('what is to taste', () => {
     };
     expect(plan(oiled, seaLevel).fry[0]).toMatchObject({ ingredient: 'oil', until: 'fat-hot' });
     for (const food of ['rice-long', 'chicken-thigh', 'broth', 'salt'])
-      expect(() => readDish(with_(food))).toThrow(/needs an amount/);
+      for (const asked of [readDish, (dish: Dish) => plan(dish, seaLevel)])
+        expect(() => asked(with_(food))).toThrow(/needs an amount/);
     expect(readDish(with_('spice-ground')).ingredients.at(-1)!.amount).toEqual(toTaste);
     expect(scaleDish(with_('spice-ground'), 9).ingredients.at(-1)!.amount).toEqual(toTaste);
   });

@@ -52,6 +52,12 @@ describe('reading an amount', () => {
   });
 });
 
+test('a number alone, where it was to taste, asks for its measure; the words make it so', () => {
+  expect(() => parseAmount('2', 'to-taste')).toThrow(/Which measure/);
+  expect(parseAmount('2 tsp', 'to-taste')).toEqual({ value: 2, unit: 'tsp' });
+  expect(parseAmount('To taste', 'g')).toEqual({ value: 1, unit: 'to-taste' });
+});
+
 describe('converting', () => {
   // Cup weights of food-composition tables, g per 236.6 mL (from memory; spread 6 to 12 g, see docs/engine.md).
   test.each([

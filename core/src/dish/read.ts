@@ -2,9 +2,8 @@ import { problemOf } from '../zod-problem';
 import { issueAt, Problem, refusal, refusalAt, type Issue } from '../problem';
 import { measurable } from '../food/find';
 import { recordOf } from '../food/own-food';
-import { needsAmount } from '../food/needs-amount';
 import { toGrams } from '../quantity/convert';
-import { isToTaste } from '../quantity/parse';
+import { checkToTaste } from './ingredient-grams';
 import { kitchenSchema, type Kitchen } from './kitchen';
 import { dishFormat, dishSchema, type Dish } from './schema';
 
@@ -63,10 +62,8 @@ function checkIngredients(dish: Dish): void {
       issues.push(issueAt(`${at}.ownFood.id`, 'packet-of-another-food', { packet: ownFood.id, food }));
     try {
       const pieceG = prep?.pieceG;
-      const record = recordOf(ingredient, `${at}.food`);
-      if (isToTaste(ingredient.amount) && needsAmount(record))
-        issues.push(issueAt(`${at}.amount`, 'not-to-taste', { food }));
-      const grams = toGrams(ingredient.amount, measurable(record, pieceG));
+      const grams = toGrams(ingredient.amount, measurable(recordOf(ingredient, `${at}.food`), pieceG));
+      checkToTaste(ingredient, at);
       if (pieceG !== undefined && pieceG > 1.1 * grams) {
         const params = { piece: Math.round(pieceG), total: Math.round(grams), food };
         issues.push(issueAt(`${at}.prep.pieceG`, 'piece-over-total', params));

@@ -35,7 +35,8 @@ export function parseAmount(text: string, fallback?: UnitId): Amount {
   if (!Number.isFinite(value)) throw refusal('amount-number', { text: clip(text) });
   if (value <= 0 || value > largestValue) throw refusal('amount-range', { text: clip(text) });
   if (word === '') {
-    if (!fallback) throw refusal('amount-unit', { text: clip(text) });
+    // A number is no taste: it needs its measure.
+    if (!fallback || fallback === 'to-taste') throw refusal('amount-unit', { text: clip(text) });
     return { value, unit: fallback };
   }
   const unit = Object.hasOwn(unitWords, word) ? unitWords[word] : undefined;

@@ -1,6 +1,5 @@
-import { recordOf } from '../food/own-food';
 import type { Language } from './food-names';
-import { askedBelow, type ReadLine } from './line';
+import { askedBelow, foodIn, type ReadLine } from './line';
 import type { Method } from './method';
 import { said, saidIn, type Said } from './said';
 
@@ -50,7 +49,7 @@ export function remarks(l: ReadLine, line: number, language: Language): Remark[]
 export function asksOf(read: readonly ReadLine[], method: Method, language: Language): Ask[] {
   const asked = (what: Said) => ({ question: saidIn(what, language), said: what });
   const rank = (l: ReadLine): number => {
-    const kind = l.food ? recordOf({ ...l, food: l.food }).kind : 'other';
+    const kind = foodIn(l)?.kind ?? 'other';
     return kind === 'grain' || kind === 'pasta' ? 0 : kind === 'meat' ? 1 : l.food ? 3 : 2;
   };
   const asks = read

@@ -1,5 +1,4 @@
 import type { Ingredient } from '../dish/schema';
-import type { ReadLine } from './line';
 import { readPrep } from './prep';
 import { fold, singulars } from './words';
 
@@ -19,11 +18,6 @@ export const crumbledInSteps = (steps: readonly string[]): boolean =>
       .split(/[.;]/)
       .some((part) => /\bsausages?\b|\bsalchicha|\blonganiza|\bit\b/.test(part) && brokenUp.test(part)),
   );
-
-/** Sausage between sheets is broken up, where its line says no shape [common practice]. */
-export function crumbledInSheets(line: ReadLine): void {
-  if (line.food === 'sausage-fresh' && line.prep?.shape === undefined) line.food = 'sausage-meat';
-}
 
 /**
  * How the steps of a recipe cut a meat whose own line does not say it: "Cut the pork into 2 inch chunks". Null where they

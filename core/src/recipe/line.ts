@@ -57,6 +57,9 @@ export interface ReadLine {
   refused: boolean;
 }
 
+/** The record of the food of a line; null where none was understood. */
+export const foodIn = (l: ReadLine): FoodRecord | null => (l.food === null ? null : recordOf({ ...l, food: l.food }));
+
 /** Below this a line asks. */
 export const askedBelow = 0.7;
 /**
@@ -73,7 +76,10 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
   const { parts, ownWords } = partsOfLine(plain);
   const texts = ownWords ? splitLine(text) : [];
   return parts.map((part, i) => {
-    const read = readInEither(withKindFirst(withCutApart(withSizeApart(withAmountFirst(part)))), language);
+    const read = readInEither(
+      withKindFirst(withSizeInBrackets(withCutApart(withSizeApart(withAmountFirst(part))))),
+      language,
+    );
     const named = read.name ? { ...read, name: asTyped(read.name, text) } : read;
     // Each food of several has its own words, so that an answer is written to them alone.
     return noted({ ...named, text: texts.length === parts.length ? texts[i]!.trim() : text }, language);
@@ -108,17 +114,19 @@ function withSizeApart(plain: string): string {
   return before && before.value !== null && /\p{L}{3}/u.test(before.rest) ? `${m![1]}, ${m![2]}` : plain;
 }
 
-/** "1 jar 24 oz pasta sauce": the size of the jar stands in brackets. "Rice, arborio" is arborio rice. */
+/** "1 jar 24 oz pasta sauce": the size of the jar stands in brackets. */
+const withSizeInBrackets = (plain: string): string =>
+  plain.replace(
+    /^((?:\d+|an?|one|two) (?:jars?|cans?|tins?|cartons?|box(?:es)?|bottles?|packets?|packages?|bags?)) (\d[\d.]*\s?(?:g|ml|oz|lbs?))\b(?! ?\))/,
+    '$1 ($2)',
+  );
+
+/** "Rice, arborio" is arborio rice. */
 const withKindFirst = (plain: string): string =>
-  plain
-    .replace(
-      /^((?:\d+|an?|one|two) (?:jars?|cans?|tins?|cartons?|box(?:es)?|bottles?|packets?|packages?|bags?)) (\d[\d.]*\s?(?:g|ml|oz|lbs?))\b(?! ?\))/,
-      '$1 ($2)',
-    )
-    .replace(
-      /\brice,\s*(arborio|carnaroli|basmati|jasmine|brown|wild|red|sushi|(?:long|short|medium)[\s-]grain)(?: rice)?(?=,|$)/,
-      '$1 rice',
-    );
+  plain.replace(
+    /\brice,\s*(arborio|carnaroli|basmati|jasmine|brown|wild|red|sushi|(?:long|short|medium)[\s-]grain)(?: rice)?(?=,|$)/,
+    '$1 rice',
+  );
 
 /** "Mutton curry cut with bone": how it is cut is no part of its name. */
 const withCutApart = (plain: string): string => plain.replace(/(?<=\p{L})\s+(?=curry[\s-]cut\b)/u, ', ');

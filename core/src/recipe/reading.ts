@@ -2,16 +2,15 @@ import * as z from 'zod';
 import { freeId } from '../dish/free-id';
 import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ingredient } from '../dish/schema';
 import { ownFoodSchema, recordOf, type OwnFood } from '../food/own-food';
-import type { FoodRecord } from '../food/record';
 import { isPlainLiquid } from '../food/plain-liquids';
 import { issueAt, refusal } from '../problem';
 import type { Params } from '../words/sentence';
 import { asksOf, remark, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { languages, namesOf, type Language } from './food-names';
-import { readLine, type ReadLine } from './line';
-import { crumbledInSheets, crumbledInSteps, cutInSteps } from './cut-in-steps';
-import { shapeMeatballs } from './meatballs';
+import { foodIn, readLine, type ReadLine } from './line';
+import { crumbledInSteps, cutInSteps } from './cut-in-steps';
+import { crumbleInSheets, shapeMeatballs } from './mince';
 import { readMethod, type Method } from './method';
 import { withoutMarkup } from './page';
 import { nameIn, said, saidIn, saidSchema, type ReadingCode } from './said';
@@ -126,7 +125,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
     ...parts.steps,
     ...parts.lines.map((l) => l.text),
   ]);
-  if (family === 'layered-pasta') read.forEach(crumbledInSheets);
+  if (family === 'layered-pasta') read.forEach(crumbleInSheets);
   const serves = parts.serves ?? peopleFor(weighed, family);
   if (parts.serves === null) tell('serves-by-amounts', { serves });
   const dish = dishOf(parts, read, { method, family, serves, language });
@@ -166,9 +165,6 @@ function asStepsCutIt(line: ReadLine, steps: readonly string[]): void {
   const { pieceG: _, ...rest } = said;
   line.prep = { ...rest, ...cut };
 }
-
-/** The record of the food of a line; null where none was understood. */
-const foodIn = (l: ReadLine): FoodRecord | null => (l.food === null ? null : recordOf({ ...l, food: l.food }));
 
 function pouredMl(l: ReadLine): number {
   const food = foodIn(l);

@@ -1,8 +1,6 @@
+import { ingredientGrams } from '../dish/ingredient-grams';
 import { ingredientNames } from '../dish/ingredient-names';
 import type { Dish } from '../dish/schema';
-import { measurable } from '../food/find';
-import { recordOf } from '../food/own-food';
-import { toGrams } from '../quantity/convert';
 import { isToTaste } from '../quantity/parse';
 import { bandKey } from '../plan/judge/band-key';
 import type { FinishStep } from '../plan/document/steps';
@@ -80,8 +78,7 @@ function takeLines({ dish, p, poured }: Card): string[] {
     const ml = poured.get(i.id);
     if (ml !== undefined) return `${millilitres(ml)}  ${ingredientName(i)}`;
     if (isToTaste(i.amount)) return `to taste  ${ingredientName(i)}`;
-    const g = toGrams(i.amount, measurable(recordOf(i), i.prep?.pieceG));
-    return `${grams(g).padStart(7)}  ${ingredientName(i)}${prepWords(i.prep)}`;
+    return `${grams(ingredientGrams(i)).padStart(7)}  ${ingredientName(i)}${prepWords(i.prep)}`;
   });
   const written = dish.ingredients.some((i) => poured.has(i.id));
   const addMl = p.liquid.addMl + p.topUpMl;
@@ -116,9 +113,8 @@ function layerLines({ dish, p, name, poured }: Card): string[] {
   const first = `${p.liquid.addMl} mL ${liquidName(dish, p.liquid.food)}${inAll}${parts}`;
   return [
     ...(p.liquid.addMl > 0 ? [first] : []),
-    ...(p.withLiquid ?? []).map(
-      (s) =>
-        `${s.grams > 0 ? `${grams(s.grams)} ` : ''}${name(s.ingredient)}, ${s.grams > 0 ? '' : 'to taste, '}in the liquid`,
+    ...(p.withLiquid ?? []).map(({ ingredient, grams: g }) =>
+      g > 0 ? `${grams(g)} ${name(ingredient)}, in the liquid` : `${name(ingredient)}, to taste, in the liquid`,
     ),
     ...(p.outerLiquidMl ? [`${p.outerLiquidMl} mL water under the bowl`] : []),
     ...laid.map(

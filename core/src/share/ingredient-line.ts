@@ -38,7 +38,7 @@ const shapes: Readonly<Partial<Record<NonNullable<NonNullable<Ingredient['prep']
 export function ingredientLine(of: Ingredient): string {
   const { amount, prep = {}, joins: use } = of;
   const name = ingredientName(of);
-  const prepNotes = [
+  const notes = [
     prep.pieceG ? `${prep.pieceG} g each` : '',
     prep.rinse ? 'rinsed' : '',
     prep.soakMin ? `soaked ${prep.soakMin} min` : '',
@@ -50,8 +50,8 @@ export function ingredientLine(of: Ingredient): string {
     prep.packetMinutes ? `packet says ${prep.packetMinutes} min` : '',
     prep.hot ? 'hot' : '',
     use ? (joins[use] ?? '') : '',
-  ];
+    isToTaste(amount) ? 'to taste' : '',
+  ].filter(Boolean);
   const value = isToTaste(amount) ? '' : Math.round(amount.value * 1e4) / 1e4;
-  const notes = [...prepNotes, isToTaste(amount) ? 'to taste' : ''].filter(Boolean);
   return `${[value, words[amount.unit], name].filter((x) => x !== '').join(' ')}${notes.map((n) => `, ${n}`).join('')}`;
 }

@@ -16,6 +16,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
       'Este plato lo escribió un Einkorn más nuevo (versión {{ version }}); este lee {{ format }}. Actualice Einkorn y ábralo otra vez.',
     'format-unknown': 'El campo "format" debe ser "{{ format }}", para que el archivo se lea siempre.',
     'dish-invalid': 'El plato no se puede leer.',
+    'not-to-taste': '{{ food }} necesita una cantidad: el plan se calcula con ella.',
     'dish-garbled': 'Demasiado de este archivo no se entiende. Expórtelo otra vez.',
     'kitchen-invalid': 'Los ajustes de la cocina no se pueden leer.',
     'not-a-number':
@@ -105,7 +106,6 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
       'El envase es de "{{ packet }}" y el ingrediente de "{{ food }}". Deben ser el mismo alimento.',
     'piece-over-total':
       'Una pieza de {{ piece }} g es más que los {{ total }} g de {{ food }} en total. Mire el peso de una pieza o la cantidad.',
-    'not-to-taste': '{{ food }} necesita una cantidad: el plan se calcula con ella.',
     'more-than-a-pot': '{{ kg }} kg de {{ food }} es más de lo que cabe en una olla. Mire la cantidad y su medida.',
     'field-unknown': 'El campo "{{ field }}" no es del documento. Quítelo o mire cómo está escrito.',
     'field-missing': 'Falta este campo; debe ser {{ want }}.',

@@ -18,6 +18,7 @@ export const problemWords = {
       'This dish was written by a newer Einkorn (version {{ version }}); this one reads {{ format }}. Update Einkorn, then open it again.',
     'format-unknown': 'The field "format" must be "{{ format }}", so that the file can be read for ever.',
     'dish-invalid': 'The dish cannot be read.',
+    'not-to-taste': '{{ food }} needs an amount: the plan is worked out from it.',
     'dish-garbled': 'Too much of this file is not understood. Export it again.',
     'kitchen-invalid': 'The kitchen settings cannot be read.',
     // plans
@@ -113,7 +114,6 @@ export const problemWords = {
       'The packet is of "{{ packet }}", the ingredient of "{{ food }}". They must be the same food.',
     'piece-over-total':
       'One piece of {{ piece }} g is more than the {{ total }} g of {{ food }} in all. Check the weight of a piece or the amount.',
-    'not-to-taste': '{{ food }} needs an amount: the plan is worked out from it.',
     'more-than-a-pot': '{{ kg }} kg of {{ food }} is more than any pot holds. Check the amount and its unit.',
     'field-unknown': 'The field "{{ field }}" is not part of the document. Remove it or check its spelling.',
     'field-missing': 'This field is missing; it must be {{ want }}.',

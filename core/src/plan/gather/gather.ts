@@ -1,3 +1,4 @@
+import { checkToTaste } from '../../dish/ingredient-grams';
 import { rowKey } from '../../dish/ingredient-names';
 import type { Dish, Ingredient } from '../../dish/schema';
 import { findFood, measurable } from '../../food/find';
@@ -13,9 +14,10 @@ import { decideJoins, stateAtLid } from './joins';
 import { saucePerStarch, sauceWanted } from './sauce-wanted';
 import { pieceOf } from './shape';
 
-/** Everything on the board, weighed, with when it joins and in what state it meets the lid. */
+/** Everything on the board, weighed, with when it joins and in what state it meets the lid. Throws Problem `not-to-taste`. */
 export function gather(dish: Dish): Gathered {
   const rule = familyRules[dish.family];
+  dish.ingredients.forEach((i, at) => checkToTaste(i, `ingredients.${at}`));
   const asked = dish.ingredients.map((i) => filmed(i, rule));
   const measured = asked.filter((i) => !isToTaste(i.amount));
   const hasFat = measured.some((i) => recordOf(i).kind === 'fat');
@@ -56,8 +58,9 @@ export function gather(dish: Dish): Gathered {
 /** Fat "as needed" films the base of the pan [common practice]. */
 const film: Amount = { value: 1, unit: 'tbsp' };
 function filmed(i: Ingredient, rule: FamilyRule): Ingredient {
+  if (!isToTaste(i.amount)) return i;
   const food = recordOf(i);
-  if (!isToTaste(i.amount) || food.kind !== 'fat') return i;
+  if (food.kind !== 'fat') return i;
   return (i.joins ?? decideJoins(food, i, rule, true)) === 'fry' ? { ...i, amount: film } : i;
 }
 

@@ -71,7 +71,7 @@ function unserved({ perfect: { h, potRun } }: OneLid): Item[] {
   const left = runMeats(g, potRun, options)
     .filter((m) => m.item.state !== 'cooked' && (!m.verdict.ok || isTough(m)))
     .map((m) => m.item);
-  return [...left, ...hardSeeds(g, runPlants(g, potRun, options))];
+  return [...left, ...hardSeeds(g, runPlants({ ...g, items: seedsOf(g) }, potRun, options))];
 }
 const hardSeeds = (g: Gathered, plants: readonly PlantVerdict[]): Item[] => {
   const hard = new Set(plants.flatMap((p) => (p.verdict === 'hard' ? [p.ingredient] : [])));

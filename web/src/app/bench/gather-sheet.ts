@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
+  checkToTaste,
+  ingredientGrams,
   isMince,
   isToTaste,
-  measurable,
   pieceOf,
   parseAmount,
   Problem,
   recordOf,
-  toGrams,
   type Ingredient,
 } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -170,9 +170,7 @@ export class GatherSheet {
   }
   /** As the cook measured it, or as the plan takes it, mm. */
   thicknessMm(i: Ingredient): number {
-    const food = recordOf(i);
-    const grams = toGrams(i.amount, measurable(food, i.prep?.pieceG));
-    return i.prep?.thicknessMm ?? Math.round(pieceOf(food, i, grams).thicknessMm);
+    return i.prep?.thicknessMm ?? Math.round(pieceOf(recordOf(i), i, ingredientGrams(i)).thicknessMm);
   }
 
   /** Minutes that stand on packets of pasta, with those of this dish. */
@@ -190,18 +188,13 @@ export class GatherSheet {
     return recordOf(i).kind;
   }
 
-  amountText(i: Ingredient): string {
-    return this.fmt.amount(i.amount);
-  }
-
   /** What a measured amount weighs, where it was not weighed in the units of the kitchen; of what is only poured, nothing. */
   private weighed(i: Ingredient): string {
     const own = this.fmt.entry('weight') === entries.ounces ? ['oz', 'lb'] : ['g', 'kg'];
     const food = recordOf(i);
     if (isToTaste(i.amount) || own.includes(i.amount.unit) || food.kind === 'liquid' || food.kind === 'seasoning')
       return '';
-    const grams = toGrams(i.amount, measurable(food, i.prep?.pieceG));
-    return `${this.fmt.grams(grams)}, `;
+    return `${this.fmt.grams(ingredientGrams(i))}, `;
   }
 
   /** What it weighs, and where it goes, as the planner decided. */
@@ -228,6 +221,7 @@ export class GatherSheet {
   private amount(i: Ingredient, text: string): void {
     try {
       const amount = parseAmount(text, i.amount.unit);
+      checkToTaste({ ...i, amount }, 'ingredients');
       this.store.dispatch(BenchActions.clearDraft({ field: i.id }));
       const dish = this.dish();
       if (dish && (amount.value !== i.amount.value || amount.unit !== i.amount.unit))

@@ -1,7 +1,6 @@
 import { isMince } from '../food/meats';
-import { recordOf } from '../food/own-food';
 import type { Language } from './food-names';
-import type { ReadLine } from './line';
+import { foodIn, type ReadLine } from './line';
 import { nameIn, said } from './said';
 import type { RecipeParts } from './sections';
 import { fold } from './words';
@@ -13,14 +12,21 @@ const binders = new Set(['egg', 'breadcrumbs']);
 
 /** Mince that its title or its steps make into balls is no crumbs in the pan, and what binds it goes into it. */
 export function shapeMeatballs(read: ReadLine[], { title, steps }: RecipeParts, language: Language): void {
-  const foodOf = (l: ReadLine) => (l.food === null ? null : recordOf({ ...l, food: l.food }));
-  const mince = read.filter((l) => !l.refused && foodOf(l) !== null && isMince(foodOf(l)!));
+  const mince = read.filter((l) => {
+    const food = foodIn(l);
+    return !l.refused && food !== null && isMince(food);
+  });
   if (mince.length === 0 || ![title, ...steps].some((t) => balls.test(fold(t)))) return;
   for (const line of mince) {
     line.name ??= nameIn(line.food!, language);
-    line.food = foodOf(line)!.meat!.species === 'poultry' ? 'meatball-poultry' : 'meatball';
+    line.food = foodIn(line)!.meat!.species === 'poultry' ? 'meatball-poultry' : 'meatball';
     line.said ??= said('as-meatballs');
     delete line.prep;
   }
   for (const line of read) if (line.food !== null && binders.has(line.food)) line.joins ??= 'marinade';
+}
+
+/** Sausage between sheets is broken up, where its line says no shape [common practice]. */
+export function crumbleInSheets(line: ReadLine): void {
+  if (line.food === 'sausage-fresh' && line.prep?.shape === undefined) line.food = 'sausage-meat';
 }
