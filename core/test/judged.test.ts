@@ -9,7 +9,8 @@ import { thresholds } from '../src/meat/tenderness';
 import { gather } from '../src/plan/gather/gather';
 import { type Gathered } from '../src/plan/gather/item';
 import { meatsOf, placementOf, plantsOf } from '../src/plan/gather/pieces';
-import { runMeats, runPlants } from '../src/plan/simulate/meat';
+import { runMeats } from '../src/plan/simulate/meat';
+import { runPlants } from '../src/plan/simulate/plants';
 import type { PotRun } from '../src/pot/program';
 import { board, itemOf, type Thing } from './helpers/board';
 

@@ -6,7 +6,7 @@ import { saturationC } from '../water/saturation';
 import { waterJPerKgK } from '../water/steam';
 import { beforeOf, type Setup } from '../plan/setup/setup';
 import type { Plan } from '../plan/document/document';
-import { joined } from '../plan/simulate/meat';
+import { joined } from '../plan/simulate/joined';
 import type { Earlier } from '../plan/gather/pieces';
 import { heat } from '../plan/simulate/heated';
 import { starchTemps, steamG } from '../plan/simulate/outcome';

@@ -9,7 +9,7 @@ import { potCurve } from '../plan/write/curve';
 import type { MeatVerdict } from '../plan/document/verdicts';
 import type { Plan } from '../plan/document/document';
 import type { PotCurve } from '../plan/document/curve';
-import { joined } from '../plan/simulate/meat';
+import { joined } from '../plan/simulate/joined';
 import { heat, type Heated } from '../plan/simulate/heated';
 import type { Run } from '../plan/judge/run';
 import { outcomeOf, runOf } from '../plan/judge/runs';

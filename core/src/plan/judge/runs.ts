@@ -1,7 +1,8 @@
 import type { Texture } from '../../grain/texture';
 import { naturalMinOf, type PotRun, type Program, type Release } from '../../pot/program';
 import { heat, piecesOf, type Heated } from '../simulate/heated';
-import { runMeats, runPlants } from '../simulate/meat';
+import { runMeats } from '../simulate/meat';
+import { runPlants } from '../simulate/plants';
 import type { Run } from './run';
 import { beforeOf, type Setup } from '../setup/setup';
 import { grainOutcome, starchTemps, type GrainOutcome, type Known } from '../simulate/outcome';

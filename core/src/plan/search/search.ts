@@ -9,7 +9,8 @@ import type { Run } from '../judge/run';
 import { outcomeOf } from '../judge/runs';
 import { holdsOf } from './holds';
 import { liquidFor, type Miss } from './liquid';
-import { areSafe, runMeats, runPlants, type Sure } from '../simulate/meat';
+import { areSafe, runMeats, type Sure } from '../simulate/meat';
+import { runPlants } from '../simulate/plants';
 import { isTenderAim, meatsOf, plantsOf } from '../gather/pieces';
 import { leadingPieces } from './leading';
 import { keyOf, releasesFor, sameRelease } from './releases';
@@ -197,6 +198,7 @@ export class Search {
     for (const direction of [1, -1]) {
       let moved = false;
       for (let i = start + direction; i >= 0 && i < this.grid.length; i += direction) {
+        if (pieces && this.isBeaten(i, release, best)) break;
         const next = this.at(i, release, pieces);
         if (better(best, next) !== next) break;
         best = next;
@@ -205,6 +207,11 @@ export class Search {
       if (moved) break;
     }
     return best;
+  }
+
+  /** Not even with perfect pieces is this program better: they need not be followed. */
+  private isBeaten(i: number, release: Release, best: Run): boolean {
+    return best.stops === 0 && this.at(i, release, false).score <= best.score;
   }
 
   private indexOf(holdMin: number): number {

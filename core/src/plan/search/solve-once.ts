@@ -37,8 +37,9 @@ export function firstGuessMl(setup: Setup, texture: Texture): number {
 
 /** Step of the pot while searching, s: within 1 % of the fine one; what is shown is cooked at 1 s. */
 export const searchDtS = 2;
-/** The liquid that a program wants has come to rest within this, mL. */
+/** The liquid that a program wants has come to rest within this, mL, or this share of it: it moves the heat-up by a second. */
 const settledMl = 4;
+const settledShare = 0.005;
 const mostRounds = 5;
 
 /** Without a starch the liquid is what the pot needs to make steam, the sauce wanted, and what pasta drinks at the end. */
@@ -125,6 +126,7 @@ function solveWithin(setup: Setup, texture: Texture, near: Near | null, bounds: 
       : liquidWithoutStarch(setup, bounds));
   let found: Found | null = null;
   let perfect: Run | null = null;
+  const seen: Run[] = [];
   for (let round = 0; round < mostRounds; round++) {
     const from: Run | null = found && found.best;
     const pressures: readonly ('high' | 'low')[] = from ? [from.h.heated.pressure] : pressuresOf(setup);
@@ -137,9 +139,12 @@ function solveWithin(setup: Setup, texture: Texture, near: Near | null, bounds: 
     found = won;
     perfect ??= won.perfect;
     const { best } = won;
-    const same = from !== null && best.holdMin === from.holdMin && sameRelease(best.release, from.release);
     const moved = Math.abs(best.addMl - addMl);
-    if (o.liquidMl !== undefined || !setup.g.grain || (same && moved < settledMl) || (round > 0 && moved < 1)) break;
+    const settled = Math.max(settledMl, settledShare * addMl);
+    // A program that comes back after another goes round in a circle.
+    const again = seen.some((r) => r.holdMin === best.holdMin && sameRelease(r.release, best.release));
+    if (o.liquidMl !== undefined || !setup.g.grain || (again && moved < settled) || moved < 1) break;
+    seen.push(best);
     addMl = best.addMl;
   }
   const { best } = found!;

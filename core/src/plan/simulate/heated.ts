@@ -4,9 +4,9 @@ import { baseAreaCm2 } from '../../pot/profile';
 import { geometryOf } from '../setup/bounds';
 import { depthCm, loadOf } from '../setup/load';
 import type { Earlier } from '../gather/pieces';
-import type { Ways } from './meat';
 import { scorchRisk, type ScorchRisk } from './scorch';
 import { beforeOf, type Setup } from '../setup/setup';
+import { Ways } from './ways';
 
 /** A setup brought to pressure with so much liquid: what every pair of hold and release is tried on. */
 export interface Heated {
@@ -54,6 +54,6 @@ export function heat(setup: Setup, { addMl, pressure, texture = 'fluffy', dtS = 
     depthCm: depthCm(g, load, baseAreaCm2(pot)),
     fill: geo.fillFraction,
     scorch: scorchRisk(g, pot, geo, heated.minutesFrom(hotFromC)),
-    ways: new Map(),
+    ways: new Ways(),
   };
 }

@@ -3,19 +3,22 @@ import { bedLagS, grainTemps } from '../../grain/clock';
 import { cautiousVariation } from '../../meat/cautious';
 import { lethalityLaw } from '../../meat/lethality';
 import { compositionOf } from '../../meat/properties';
-import { Way } from '../../meat/way';
+import type { Way } from '../../meat/way';
 import { cookPiece, type PieceInput, type PieceResult, type PreStage } from '../../meat/piece';
 import { thresholds } from '../../meat/tenderness';
 import { naturalMinOf, type PotRun } from '../../pot/program';
-import type { MeatVerdict, PlantVerdict } from '../document/verdicts';
+import type { MeatVerdict } from '../document/verdicts';
 import { brownOf, searMinutes } from '../setup/fry';
 import type { Gathered, Item } from '../gather/item';
 import { normal } from '../../normal';
-import { meatsOf, minimumC, mustReach, placementOf, plantsOf, type Earlier } from '../gather/pieces';
+import { meatsOf, minimumC, mustReach, placementOf, type Earlier } from '../gather/pieces';
+import { inSteps, joined } from './joined';
+import type { Ways } from './ways';
 
 /** Tossed pieces in a hot pan, a quarter of the surface in contact [tuned]. */
 const searEnv = { envC: 92.8, hWPerM2K: 73.75 };
-const restS = 180;
+/** A piece rests in the open pot before anybody bites into it, s. */
+export const restS = 180;
 /** Slits to the bone let the heat in: a slit piece counts as so much of its thickness, unless ice is in it [tuned]. */
 const slitShare = 0.75;
 /** Heat-up that a piece is weighed by where its own run has none, s [derived]. */
@@ -29,33 +32,6 @@ export interface MeatRun {
   safeChance: number;
   verdict: MeatVerdict;
   trace: { minutes: number[]; coreC: number[] };
-}
-
-/** The history of an earlier stage set before this one. */
-export function joined(before: Float64Array | null, now: Float64Array): Float64Array {
-  if (!before) return now;
-  const out = new Float64Array(before.length + now.length);
-  out.set(before);
-  out.set(now, before.length);
-  return out;
-}
-
-const restepped = new WeakMap<Float64Array, Map<number, Float64Array>>();
-
-/** A history in steps of other seconds: the temperature that stood at each of their moments. */
-function inSteps(tempC: Float64Array, fromS: number, toS: number): Float64Array {
-  if (fromS === toS) return tempC;
-  const known = restepped.get(tempC)?.get(toS);
-  if (known) return known;
-  const made = steppedAs(tempC, fromS, toS);
-  restepped.set(tempC, (restepped.get(tempC) ?? new Map<number, Float64Array>()).set(toS, made));
-  return made;
-}
-
-function steppedAs(tempC: Float64Array, fromS: number, toS: number): Float64Array {
-  const length = Math.round((tempC.length * fromS) / toS);
-  const last = tempC.length - 1;
-  return Float64Array.from({ length }, (_, i) => tempC[Math.min(last, Math.floor((i * toS) / fromS))]!);
 }
 
 /** How the pieces of a dish are followed. */
@@ -87,15 +63,6 @@ export const holdAndNatural = (run: PotRun): { holdS: number; naturalS: number }
   naturalS: 60 * naturalMinOf(run),
 });
 
-/** Snapshots of every piece along one heat-up and hold, by ingredient and run. */
-export type Ways = Map<string, Way>;
-const wayOf = (ways: Ways | undefined, key: string): { way?: Way } => {
-  if (!ways) return {};
-  const way = ways.get(key) ?? new Way();
-  ways.set(key, way);
-  return { way };
-};
-
 /** Thickness that the heat has to cross, m: a slit lets it in, but not into ice. */
 const crossedM = (item: Item): number => {
   const slit = item.ingredient.prep?.slit === true && item.startC >= 0;
@@ -111,7 +78,7 @@ interface Followed {
 }
 
 /** Places and times of the pieces along one run. */
-function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse = false }: PieceOptions) {
+function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse = false, ways }: PieceOptions) {
   const dtS = run.history.dtS;
   // On a rack a piece sees the steam itself; in or under an unstirred bed the bed's own temperature.
   let bed: Float64Array | null = null;
@@ -136,16 +103,22 @@ function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse =
     };
     return { item, common, before };
   };
-  const cautiously = ({ item, common, before }: Followed, ways: Ways | undefined): PieceResult => {
+  const cautiously = (followed: Followed): PieceResult =>
+    ways
+      ? ways.endOf(run, `${followed.item.ingredient.id} cautious`, (way) => cautiousRun(followed, { way }))
+      : cautiousRun(followed, {});
+  const cautiousRun = ({ item, common, before }: Followed, shared: { way?: Way }): PieceResult => {
     const { place } = common;
     const own = place === 'steam' || !g.grain || g.rule.stirred || g.inBowl ? run.history.tempC : bedTemps();
     return cookPiece({
       ...common,
       exponent: item.piece.cautiousExponent,
       pre: [],
+      // While searching only safety is asked of it, and that is decided at the opening.
+      restS: coarse ? 0 : restS,
       tempC: joined(before, own),
       vary: cautiousVariation(crossedM(item) / 2, place, run.countdownS ?? usualHeatUpS, item.piece.guessed),
-      ...wayOf(ways, `${item.ingredient.id} cautious`),
+      ...shared,
     });
   };
   return { piece, cautiously };
@@ -171,12 +144,12 @@ export function runMeats(g: Gathered, run: PotRun, options: PieceOptions): MeatR
       exponent: item.piece.exponent,
       pre,
       tempC: joined(before, run.history.tempC),
-      ...wayOf(ways, `${id} likely`),
+      ...(ways ? { way: ways.of(`${id} likely`) } : {}),
       ...(ways ? {} : { trace }),
     });
     const program = holdAndNatural(run);
     const safe = surely?.get(id)?.find((s) => s.holdS <= program.holdS && s.naturalS <= program.naturalS);
-    const cautious = safe?.cautious ?? cautiously(followed, ways);
+    const cautious = safe?.cautious ?? cautiously(followed);
     const offset = ((before?.length ?? 0) * common.dtS) / 60;
     if (offset > 0 && trace.minutes.length > 0) {
       const from = trace.minutes.findIndex((m) => m >= offset);
@@ -193,7 +166,7 @@ export function runMeats(g: Gathered, run: PotRun, options: PieceOptions): MeatR
 /** Is every piece over its minimum, by its cautious run alone? For looking for a hold: it costs half of `runMeats`. */
 export function areSafe(g: Gathered, run: PotRun, options: PieceOptions): boolean {
   const { piece, cautiously } = following(g, run, options);
-  return meatsOf(g).every((item) => isSafe(item, cautiously(piece(item), options.ways)));
+  return meatsOf(g).every((item) => isSafe(item, cautiously(piece(item))));
 }
 
 /** Is a piece that ended like this at its minimum, with the reduction that is asked of what is cooked from raw? */
@@ -254,48 +227,6 @@ function quality(item: Item, r: PieceResult): MeatVerdict['texture'] {
   if (rec.cut === 'ground' || rec.cut === 'cured' || rec.cut === 'cooked')
     return oc > thresholds.fallingApart ? 'dry' : 'tender';
   return oc <= by.juicy ? 'juicy' : oc <= by.firm ? 'firm' : 'dry';
-}
-
-/** How soft each plant piece gets along the run, and along what it has been through before this lid. */
-export function runPlants(
-  g: Gathered,
-  run: PotRun,
-  { earlier = null, coarse = false, ways }: Pick<PieceOptions, 'earlier' | 'coarse' | 'ways'> = {},
-): PlantVerdict[] {
-  const dtS = run.history.dtS;
-  return plantsOf(g).map((item) => {
-    const p = item.food.plant!;
-    const history = earlier?.tempC.get(item.ingredient.id);
-    const before = history ? inSteps(history, earlier!.dtS, dtS) : null;
-    const [water, protein, fat, carb, fibre, ash] = p.composition;
-    const r = cookPiece({
-      composition: { water, protein, fat, carb, fibre, ash },
-      freezeC: p.freezeC[0],
-      species: 'red',
-      thicknessM: item.thicknessMm / 1000,
-      exponent: item.piece.exponent,
-      startC: item.startC,
-      pre: [],
-      tempC: joined(before, run.history.tempC),
-      dtS,
-      releaseAt: run.history.releaseAt + (before?.length ?? 0),
-      place: placementOf(g, item),
-      restS,
-      coarse,
-      ...wayOf(ways, `${item.ingredient.id} plant`),
-    });
-    const done = r.softCoreMin >= p.softCoreMin[0] && r.softMeanMin >= p.softMeanMin[0];
-    return {
-      ingredient: item.ingredient.id,
-      coreC: round1(r.openCoreC),
-      softCoreMin: round1(r.softCoreMin),
-      softMeanMin: round1(r.softMeanMin),
-      verdict: !done ? 'hard' : r.softMeanMin > p.softMostMin[0] ? 'soft' : 'done',
-      /** how often over the least in core and mean, and how near its limit: what the search aims between */
-      doneTimes: Math.min(r.softCoreMin / p.softCoreMin[0], r.softMeanMin / p.softMeanMin[0]),
-      softShare: r.softMeanMin / p.softMostMin[0],
-    };
-  });
 }
 
 const round1 = (x: number): number => Math.round(x * 10) / 10;

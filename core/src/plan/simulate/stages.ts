@@ -8,7 +8,9 @@ import { hasFlag, juiceLeft, type Gathered, type Item } from '../gather/item';
 import { leastThinMl } from '../setup/bounds';
 import { depthCm, loadOf } from '../setup/load';
 import { isTenderAim, seedTimes, type Earlier } from '../gather/pieces';
-import { runMeats, runPlants, type Ways } from './meat';
+import { runMeats } from './meat';
+import { runPlants } from './plants';
+import { Ways } from './ways';
 import { placeOf } from '../gather/place';
 import { steamG } from './outcome';
 
@@ -103,7 +105,7 @@ function shortestHoldMin(
   { g, tough, ids, depthCm: depth }: FirstPieces,
   then: Then | null,
 ) {
-  const ways: Ways = new Map();
+  const ways = new Ways();
   const enough = (holdMin: number): boolean => {
     const run = heated.finish(holdMin, { kind: 'quick' });
     const pieces: Gathered = { ...(then ? setup.g : g), items: [...tough] };
