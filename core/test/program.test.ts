@@ -16,6 +16,7 @@ import { runOf } from '../src/plan/judge/runs';
 import { better } from '../src/plan/judge/weigh';
 import { heat, type Heated } from '../src/plan/simulate/heated';
 import { targetE } from '../src/plan/setup/target';
+import { pots } from '../src/pot/profile';
 import type { Release } from '../src/pot/program';
 import { board } from './helpers/board';
 import { demoDish } from './helpers/demo';
@@ -244,6 +245,18 @@ describe('the search', () => {
     const found = searched(h);
     expect(whole.some((x) => Math.abs(x - found.holdMin) < 1e-9)).toBe(true);
     expect(['natural', 'quick']).toContain(found.release.kind);
+  });
+  // A fact of the trade: a weight that has lifted falls back at its own lower pressure, flame or no flame.
+  test('a whistle that is heard as the flame goes off blows until it shuts, in steps of one and of two seconds', () => {
+    const { openPa, closePa } = pots.find((p) => p.id === 'whistle-5')!.whistle!;
+    const setup = setUp(turkeyRice(), { ...hut, potId: 'whistle-5' });
+    const opened = [1, 2].map((dtS) => {
+      const run = heat(setup, { addMl: 390, pressure: 'high', dtS }).heated.finish(0, { kind: 'natural' });
+      expect(Math.max(...run.history.gaugeKpa) * 1000).toBeGreaterThan(0.99 * openPa);
+      expect(run.history.gaugeKpa[run.history.releaseAt]! * 1000).toBeLessThanOrEqual(closePa);
+      return run.openS - run.releaseS;
+    });
+    expect(opened[1]! / opened[0]!).toBeCloseTo(1, 1);
   });
   test('without a starch the pieces decide: tender with something to spare, and not a long while more', () => {
     const stew = board(

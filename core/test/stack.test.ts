@@ -161,6 +161,9 @@ describe('thin liquid at the base', () => {
     ['tomato-sauce', 0.1],
     ['tomato-paste', 0],
     ['spinach', 0],
+    // Fat makes no steam and wets no starch: it never stands for water.
+    ['oil-olive', 0],
+    ['butter', 0],
   ])('of %s on top %d runs down', (food, share) => {
     const d = board('one-pot-grain', rice, water, { food, g: 200, joins: 'stack' });
     const bare = stack(board('one-pot-grain', rice, water), 300).thinLiquidMl;

@@ -76,11 +76,12 @@ export class HeatedPot {
   }
 
   private advance(heaterW: number, samples = 1): void {
-    const s = this.state;
-    if (samples > 1) {
-      leap(s, this.recorder, { dtS: this.dtS, samples, heaterW });
-      return;
-    }
+    if (samples > 1) leap(this.state, this.recorder, { dtS: this.dtS, samples, heaterW });
+    else this.shortStep(this.state, this.recorder, heaterW);
+  }
+
+  /** One sample, in parts where something happens within it. */
+  private shortStep(s: PotState, recorder: Recorder, heaterW: number): void {
     const whistle = s.pot.whistle;
     // A pop valve empties the head space within a second: finer steps while it is open or about to. So does the last of
     // the purge: a coarse step could lift the pin on a single overshoot and shut the air in.
@@ -88,7 +89,7 @@ export class HeatedPot {
     const purging = !s.pinUp && s.gauge > purgePa;
     const parts = popping ? popParts : purging ? Math.ceil(this.dtS / purgeStepS) : 1;
     for (let i = 0; i < parts; i++) step(s, this.dtS / parts, heaterW);
-    this.recorder.push(s.tempC, s.gauge / 1000);
+    recorder.push(s.tempC, s.gauge / 1000);
   }
 
   private holdW(stepS: number): number {
@@ -135,8 +136,10 @@ export class HeatedPot {
     if (!r) {
       const start = this.at(halfMinutes);
       const state = start.state.clone();
-      state.whistleOpen = false;
-      r = new NaturalRelease(state, this.recorder.branch(start.samples), this.dtS);
+      const samples = this.recorder.branch(start.samples);
+      // The flame goes off, and a valve that pops still blows until it shuts.
+      while (state.whistleOpen && state.pinUp) this.shortStep(state, samples, 0);
+      r = new NaturalRelease(state, samples, this.dtS);
       this.releases.set(halfMinutes, r);
     }
     return r;

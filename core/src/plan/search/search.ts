@@ -25,6 +25,8 @@ const clockS = 8;
 const doubtful = 0.5;
 /** A neighbour's program stays unless another is better by more than this, points. */
 const worthChanging = 2;
+/** Steps of the grid by which a neighbour's hold may grow where its own is no longer safe. */
+const mostLonger = 2;
 
 /** What a search is held to. */
 export interface Fixed {
@@ -135,13 +137,15 @@ export class Search {
     return near ? this.stay(best!, near) : best!;
   }
 
-  /** The neighbour's program, if it is as safe and nearly as good. */
+  /** The neighbour's program, or with its release a hold a little longer, if it is as safe and nearly as good. */
   private stay(best: Run, near: Near): Run {
     const holdMin = this.asked.fixed.holdMin ?? this.settableNear(near.holdMin);
     const release = this.asked.fixed.release ?? near.release;
     if (holdMin === null) return best;
-    const c = this.judge(holdMin, release);
-    return c.stops <= best.stops && c.score >= best.score - worthChanging ? c : best;
+    const from = this.grid.indexOf(holdMin);
+    const holds = this.asked.fixed.holdMin === undefined ? this.grid.slice(from, from + 1 + mostLonger) : [holdMin];
+    const asGood = (c: Run): boolean => c.stops <= best.stops && c.score >= best.score - worthChanging;
+    return holds.map((min) => this.judge(min, release)).find(asGood) ?? best;
   }
 
   /** A neighbour's hold on this grid; the minutes of as many whistles move a little with what is in the pot. Null where it cannot be set. */

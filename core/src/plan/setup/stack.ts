@@ -48,7 +48,7 @@ export const fillLimits = { foam: 0.5, solvedOfMost: 0.945 } as const;
 /** Swollen grain takes about three times its dry room [common practice]. */
 const swelling = 3;
 
-/** Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above. */
+/** Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above. Fat makes no steam and wets no starch. */
 export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl: number): number {
   let ml = outerMl + (g.inBowl ? 0 : clingG);
   for (const i of g.items) {
@@ -56,7 +56,8 @@ export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl
     const place = placeOf(g, i);
     if (place === 'inner-bowl') continue;
     const grams = gramsOf(i, addMl);
-    ml += place === 'liquid' && i.food.kind !== 'seasoning' ? grams / i.food.densityGPerMl[0] : grams * i.food.thin[0];
+    const isPoured = place === 'liquid' && i.food.kind !== 'seasoning' && i.food.kind !== 'fat';
+    ml += isPoured ? grams / i.food.densityGPerMl[0] : grams * i.food.thin[0];
   }
   return ml;
 }
