@@ -55,7 +55,8 @@ describe('what joins when, and in what state it meets the lid', () => {
     ['one-pot-grain', { food: 'carrot' }, 'fry', 'sweated'],
     ['one-pot-grain', { food: 'zucchini' }, 'stack', 'raw'],
     ['one-pot-grain', { food: 'okra' }, 'stack', 'raw'],
-    ['one-pot-grain', { food: 'garlic' }, 'fry', 'sweated'],
+    // Garlic alone in a dry pan would only burn.
+    ['one-pot-grain', { food: 'garlic' }, 'stack', 'raw'],
     ['one-pot-grain', { food: 'spice-ground' }, 'stack', 'raw'],
     ['one-pot-grain', { food: 'spice-whole' }, 'stack', 'raw'],
     ['one-pot-grain', { food: 'wine-white' }, 'fry', 'raw'],
@@ -123,6 +124,8 @@ describe('what joins when, and in what state it meets the lid', () => {
     expect(spice().joins).toBe('stack');
     expect(spice({ food: 'oil-olive' }).joins).toBe('fry');
     expect(spice({ food: 'onion' }).joins).toBe('fry');
+    expect(spice({ food: 'garlic' }).joins).toBe('stack');
+    expect(spice({ food: 'garlic' }, { food: 'oil-olive' }).joins).toBe('fry');
   });
   test('rice is turned in fat for a risotto and a pilaf, and where the cook says so; pasta never', () => {
     const joins = (family: Family, thing: Thing): string =>

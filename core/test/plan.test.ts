@@ -165,7 +165,10 @@ describe('properties', () => {
       fc.property(grams, fc.constantFrom('firm' as const, 'fluffy' as const, 'soft' as const), (g, texture) => {
         const a = plan(turkeyRice({ texture }, g), hut);
         const b = plan(turkeyRice({ texture }, g + 60), hut);
-        if (b.liquid.addMl <= a.liquid.addMl) bad.push(`liquid at ${g} g`);
+        // A little rice stands in what the pot needs for its steam, and a little more brings some of that from its rinsing.
+        const onLeast = b.liquid.addMl <= b.liquid.bounds!.leastMl + 5;
+        const more = onLeast ? b.pot.thinLiquidMl > a.pot.thinLiquidMl - 5 : b.liquid.addMl > a.liquid.addMl;
+        if (!more) bad.push(`liquid at ${g} g`);
         if (Math.abs(a.liquid.ledger.reduce((s, r) => s + r.grams, 0)) > 1e-6) bad.push(`ledger at ${g} g`);
         const free = a.liquid.addMl > a.liquid.bounds!.leastMl + 5;
         if (free && Math.abs(a.grain!.textureIndex - a.grain!.aimIndex) > 0.6) bad.push(`aim at ${g} g ${texture}`);

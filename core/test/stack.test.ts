@@ -1,6 +1,9 @@
+import { kitchenSchema } from '../src/dish/kitchen';
 import type { Dish, Family, Ingredient } from '../src/dish/schema';
 import { findFood } from '../src/food/find';
 import { gather } from '../src/plan/gather/gather';
+import { geometryOf } from '../src/plan/setup/bounds';
+import { setUp } from '../src/plan/setup/setup';
 import { stackPlan, type Geometry } from '../src/plan/setup/stack';
 import { moistureSpread } from '../src/plan/simulate/outcome';
 import { slowingOf } from '../src/plan/setup/sauce';
@@ -168,6 +171,20 @@ describe('thin liquid at the base', () => {
     const d = board('one-pot-grain', rice, water, { food, g: 200, joins: 'stack' });
     const bare = stack(board('one-pot-grain', rice, water), 300).thinLiquidMl;
     expect(stack(d, 300).thinLiquidMl - bare).toBeCloseTo(200 * share, 6);
+  });
+  // Half of the wine leaves the pan before the lid locks: it makes no steam under it.
+  test('what the pan boils off is not there any more', () => {
+    const d = board(
+      'risotto',
+      { food: 'oil-olive', g: 15 },
+      { food: 'wine-white', g: 200 },
+      { food: 'rice-arborio' },
+      water,
+    );
+    const setup = setUp(d, kitchenSchema.parse({}));
+    expect(setup.src.reducedG).toBeGreaterThan(100);
+    const poured = stack(d, 600).thinLiquidMl;
+    expect(poured - geometryOf(setup, 600).thinLiquidMl).toBeCloseTo(setup.src.reducedG, 6);
   });
 });
 

@@ -1,4 +1,5 @@
 import type { FoodOf } from '../food/own-food';
+import { isToTaste } from '../quantity/parse';
 import { stableJson } from '../stable-json';
 import type { Ingredient } from './schema';
 
@@ -8,9 +9,12 @@ export type IngredientNames = Readonly<Partial<Record<string, readonly string[]>
 /** The cook's own words for an ingredient, or the id of its food. */
 export const nameOrFood = ({ food, ownFood, name }: FoodOf): string => ownFood?.name ?? name ?? food;
 
-/** Rows with the same key are one food that is handled in one way: how often it is written down does not matter. */
-export const rowKey = ({ food, joins, place, back, prep }: Ingredient): string =>
-  stableJson([food, joins, place, back, prep ?? {}]);
+/**
+ * Rows with the same key are one food that is handled in one way: how often it is written down does not matter. What is
+ * to taste is strewn apart from what was weighed.
+ */
+export const rowKey = ({ food, joins, place, back, prep, amount }: Ingredient): string =>
+  stableJson([food, joins, place, back, prep ?? {}, isToTaste(amount)]);
 
 /**
  * What the rows of a dish are called where they are cooked. Rows that are one food are cooked together, so that each has the

@@ -57,6 +57,9 @@ export const isTin = (m: Measure | null): boolean => tins.has(m);
 
 /** Steaks of long fibres are tender as thin slices across them; in one piece they are braised [common practice]. */
 const longFibred = /\b(?:flank|skirt|entrana|arrachera|vacio)\b/;
+const anyBeef = /^(?:beef|ternera|res|carne de (?:res|ternera|vaca))$/;
+/** Nobody cuts stewing meat for the wok [common practice]. */
+const forTheWok = /\b(?:thin(?:ly)?|strips?|stir[\s-]?fry|tiras)\b/;
 const thinlySliced = /\b(?:thin(?:ly)?|strips?|sliced|shaved|tiras|laminas|fin[oa]s?)\b/;
 
 /** What else in the line says which food of a near kind it is: "low-sodium", "canned", "dried", "leftover". */
@@ -75,6 +78,7 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
     return 'broth-low-salt';
   if (food === 'sausage-fresh' && says(outOfCasing)) return 'sausage-meat';
   if (food === 'beef-stew' && longFibred.test(name) && says(thinlySliced)) return 'beef-steak';
+  if (food === 'beef-stew' && anyBeef.test(name) && says(forTheWok)) return 'beef-steak';
   if (isJointed(name, line)) return jointChoices[0];
   if (food === 'chicken-thigh' && says(onBone)) return 'chicken-thigh-bone';
   if (food === 'turkey-thigh' && says(onBone)) return 'turkey-leg';

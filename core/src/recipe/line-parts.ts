@@ -63,7 +63,7 @@ function amountsInARow(plain: string): string[] | null {
 const namesFood = (part: string): boolean =>
   languages.some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
 
-/** "Salt, pepper and cumin to taste", "oil, salt": seasonings and fats without a number, each of them a line; null for anything else. */
+/** "Salt, pepper and cumin to taste", "oil, salt", "dill and lemon": seasonings or fats among foods without a number, each of them a line; null for anything else. */
 function seasoningsOf(plain: string): string[] | null {
   if (/\d/.test(plain)) return null;
   const taste = tasteWords.exec(plain)?.[0] ?? '';
@@ -71,7 +71,9 @@ function seasoningsOf(plain: string): string[] | null {
     .replace(taste, '')
     .split(/\s*(?:,|&|\+|\/|\band\b|\by\b)\s*/)
     .filter((p) => p !== '');
-  return parts.length > 1 && parts.every(isSeasoning) ? parts.map((p) => `${p} ${taste}`.trim()) : null;
+  return parts.length > 1 && parts.some(isSeasoning) && parts.every(isFood)
+    ? parts.map((p) => `${p} ${taste}`.trim())
+    : null;
 }
 
 const isSeasoning = (part: string): boolean =>

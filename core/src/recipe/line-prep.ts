@@ -50,12 +50,21 @@ function statesOf(food: FoodRecord): readonly (Prep['state'] & string)[] {
 export function asPiece(prep: Prep, f: LineFacts, food: FoodRecord, grams: number | null): void {
   const namedG = food.kind === 'meat' ? pieceByName(f.hit.name) : undefined;
   if (namedG && !prep.shape) prep.pieceG ??= namedG;
-  // A bird in joints is not diced.
-  if (prep.shape === 'cube' && isJointed(f.hit.name, f.plain)) delete prep.shape;
+  // A bird or a rabbit in joints is not diced, and one animal is not one piece.
+  if (isInJoints(f)) {
+    if (prep.shape === 'cube') delete prep.shape;
+    if (piecesNamed(f) === 1) delete prep.pieceG;
+  }
   const chunkG = food.meat?.cut === 'stew' && prep.state !== 'cooked' ? chunkOf(f, grams, prep) : null;
   if (chunkG !== null) Object.assign(prep, { shape: 'whole', pieceG: chunkG });
   else if (isInOnePiece(f, food, prep)) Object.assign(prep, wholePrep(f, grams));
 }
+
+/** Animals that are bought whole and cooked in joints, and the words for that. */
+const smallAnimal = /^(?:duck|pato|rabbit|conejo|guinea[\s-]?fowl|pintada)\b/;
+const cutUp = /\b(?:jointed|cut up|in pieces|trocead[oa]s?|despresad[oa]s?|en trozos)\b/;
+const isInJoints = ({ hit, plain }: LineFacts): boolean =>
+  isJointed(hit.name, plain) || (smallAnimal.test(hit.name) && cutUp.test(plain));
 
 /** Words for a piece of meat that nobody has cut yet. */
 const joint =
@@ -79,7 +88,7 @@ const intoPieces = new RegExp(
 /** Grams of one of the few large pieces that a line speaks of: "cut into 3 chunks", "2 lamb necks (1 kg)"; null where they are cubes. */
 function chunkOf(f: LineFacts, grams: number | null, { shape = 'whole' }: Prep): number | null {
   const into = intoPieces.exec(f.plain)?.[1];
-  const named = shape === 'whole' ? piecesNamed(f) : null;
+  const named = shape === 'whole' && !isInJoints(f) ? piecesNamed(f) : null;
   const count = into ? (numberWords[into] ?? Number(into)) : named;
   const pieceG = grams === null || !count ? 0 : Math.round(grams / count);
   return pieceG >= chunkFromG && pieceG <= mostPieceG ? pieceG : null;

@@ -7,8 +7,9 @@ import { readPrep } from './prep';
 export const tasteWords =
   /\b(?:to taste|as (?:needed|required|desired)|as much as you like|al gusto|cantidad necesaria|c\/n|a gusto|if needed)\b/;
 
-/** How much of a herb, a spice, a green onion or cheese to grate over is meant changes no liquid and no minute. */
-const isHarmless = (food: FoodRecord): boolean => /^(?:herb|spice|saffron|spring-onion|cheese-hard)/.test(food.id);
+/** How much of a herb, a spice, a green onion, a lemon or cheese to grate over is meant changes no liquid and no minute. */
+const isHarmless = (food: FoodRecord): boolean =>
+  /^(?:herb|spice|saffron|spring-onion|lemon|cheese-hard)/.test(food.id);
 
 /** It stays in the dish by its name; how much salt there is the plan works out. */
 const unweighed = (food: FoodRecord): Pick<Sized, 'amount' | 'grams'> => ({

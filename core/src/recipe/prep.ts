@@ -29,7 +29,7 @@ const namedSizes: readonly (readonly [RegExp, Prep])[] = [
 ];
 const shapes: readonly (readonly [RegExp, Prep['shape']])[] = [
   [
-    /\b(?:cubed?|cubes|diced?|dice|chunks?|chunky|stew(?:ing)? pieces|en (?:cubos|dados|trozos)|cubos|dados|troceados?|troceadas?)\b/,
+    /\b(?:cubed?|cubes|diced?|dice|chunk(?:s|ed|y)?|stew(?:ing)? pieces|en (?:cubos|dados|trozos)|cubos|dados|troceados?|troceadas?)\b/,
     'cube',
   ],
   [/\b(?:strips?|en tiras|tiras)\b/, 'strip'],
@@ -68,6 +68,11 @@ const joins: readonly (readonly [RegExp, NonNullable<Ingredient['joins']>])[] = 
   ],
 ];
 
+/** Slices and strips that somebody calls thin, and how thick they are at most [common practice]. */
+const thinly =
+  /\b(?:thin(?:ly)?[\s-]?(?:slices?d?|strips?|shaved)|thinly cut|(?:slices?d?|cut|shaved) (?:very |really )?thin(?:ly)?|(?:slices?d?|cut) into (?:very |really )?thin (?:slices|strips)|(?:tiras|rodajas|laminas|lonchas|filetes) (?:muy )?fin[oa]s)\b/;
+const thinMm = 8;
+
 /** Takes what is understood of cut, size, state and use out of a folded text (lower case, no accents). */
 export function readPrep(folded: string): ReadPrep {
   const prep: Prep = {};
@@ -88,6 +93,7 @@ export function readPrep(folded: string): ReadPrep {
   take(/\b(?:drained|(?:and )?drain(?:ed)? and rinsed|escurrid[oa]s?)\b/);
   for (const [re, p] of namedSizes) if (take(re)) Object.assign(prep, p);
   takeLength();
+  if (thinly.test(text)) prep.thicknessMm ??= thinMm;
   for (const [re, s] of states) if (take(re)) prep.state ??= s;
   for (const [re, s] of shapes) if (take(re)) prep.shape ??= s;
   // Pieces of a given size are as thick as they are wide.

@@ -303,7 +303,15 @@ export const linesEn: readonly LineFact[] = [
   ['1 jar 24oz pasta sauce', 'tomato-sauce', 680],
   ['1/2 cup rice, arborio', 'rice-arborio', 100],
   ['2 lb flank steak', 'beef-stew', 907],
-  ['1 lb flank steak, thinly sliced', 'beef-steak', 454, { shape: 'slab' }],
+  ['1 lb flank steak, thinly sliced', 'beef-steak', 454, { shape: 'slab', thicknessMm: 8 }],
+  // "Thin" slices and strips are 8 mm at most [common practice]; a thin-cut chop is as it is sold.
+  ['1.5 lbs sirloin steak, sliced thin', 'beef-steak', 680, { shape: 'slab', thicknessMm: 8 }],
+  ['1 lb beef, cut into thin strips', 'beef-steak', 454, { shape: 'strip', thicknessMm: 8 }],
+  ['4 thin-cut pork chops', 'pork-loin', 600],
+  ['1 lb chicken thighs, chunked', 'chicken-thigh', 454, { shape: 'cube' }],
+  // One animal in joints is no piece of 1.2 kg.
+  ['1 rabbit, jointed (1.2 kg)', 'rabbit', 1200],
+  ['1 rabbit (1.2 kg), cut into 8 pieces', 'rabbit', 1200, { shape: 'whole', pieceG: 150 }],
   ['2 tbsp flour, for dredging', 'flour', 15.7, { joins: 'marinade' }],
   ['parmesan', 'cheese-hard', 0],
   ['peel of 1 lemon', 'citrus-zest', 6],

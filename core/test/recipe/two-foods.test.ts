@@ -92,6 +92,21 @@ test.each([
       ['salt', 0, undefined],
     ],
   ],
+  [
+    'dill, lemon',
+    [
+      ['herb-fresh', 0, undefined],
+      ['lemon-juice', 0, undefined],
+    ],
+  ],
+  // What needs a weight asks for it, and is not lost behind the herb.
+  [
+    'parsley, olives',
+    [
+      ['herb-fresh', 0, undefined],
+      ['olives', null, undefined],
+    ],
+  ],
 ])('"%s" is two lines', (text, lines) => {
   expect(read(text)).toEqual(lines);
 });

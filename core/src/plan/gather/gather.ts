@@ -87,13 +87,19 @@ function fishOverGrain(items: Item[], rule: FamilyRule): Item[] {
   );
 }
 
-/** Fat alone is nothing to fry, and herbs and spices without fat would only burn: they go in with the rest. */
+/** Fat alone is nothing to fry, and garlic, herbs and spices without fat would only burn: they go in with the rest. */
 function withoutIdlePan(items: Item[]): Item[] {
   const inPan = items.filter((i) => i.joins === 'fry' || i.panOnly);
   const hasFat = inPan.some((i) => i.food.kind === 'fat');
   const asked = inPan.some((i) => i.food.kind !== 'fat' && i.ingredient.joins === 'fry');
-  const fries = inPan.some((i) => i.food.kind !== 'fat' && (hasFat || i.food.kind !== 'seasoning'));
-  return fries || asked ? items : items.map((i) => (i.joins === 'fry' ? { ...i, joins: 'stack' as const } : i));
+  const burns = ({ food }: Item): boolean => food.kind === 'seasoning' || food.flags.includes('aromatic');
+  const fries = inPan.some((i) => i.food.kind !== 'fat' && (hasFat || !burns(i)));
+  const asItIs = (i: Item): Item => ({
+    ...i,
+    joins: 'stack',
+    state: stateAtLid(i.food, i.ingredient, 'stack', i.thicknessMm),
+  });
+  return fries || asked ? items : items.map((i) => (i.joins === 'fry' ? asItIs(i) : i));
 }
 
 function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {

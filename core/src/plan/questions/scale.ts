@@ -3,7 +3,7 @@ import type { Kitchen } from '../../dish/kitchen';
 import { scaleBy, type Scaled } from '../../dish/scale';
 import type { Dish } from '../../dish/schema';
 import { setUp } from '../setup/setup';
-import { stackPlan } from '../setup/stack';
+import { geometryOf } from '../setup/bounds';
 import { solveBoth } from '../search/solve';
 
 /** Sizes looked at, times the dish as it stands, and how near the limit is near enough. */
@@ -21,13 +21,7 @@ export function scaleToPot(dish: Dish, kitchen: Kitchen): Scaled & { fits: boole
   const fits = (k: number): boolean => {
     const setup = setUp(scaleBy(dish, k).dish, kitchen);
     const { run } = solveBoth(setup, dish.texture ?? 'fluffy');
-    const geo = stackPlan({
-      g: setup.g,
-      pot: setup.pot,
-      addMl: run.addMl,
-      clingG: setup.src.clingG,
-      outerMl: setup.outerMl,
-    });
+    const geo = geometryOf(setup, run.addMl);
     return geo.fillFraction <= geo.limitFraction && geo.bowlFraction <= 2 / 3;
   };
   if (!fits(range.least)) return { ...scaleBy(dish, range.least), fits: false };

@@ -1,7 +1,7 @@
 import { turnBetween } from '../../bisect';
 import { bowlCapacityLitres } from '../../grain/bowl';
 import { beforeOf, type Setup } from './setup';
-import { fillLimits, stackPlan, thinAtBaseMl, type Geometry } from './stack';
+import { fillLimits, stackPlan, thinAtBaseMl, type Geometry, type StackInput } from './stack';
 
 /** How little and how much liquid may be added, mL, and what sets each. */
 export interface LiquidBounds {
@@ -29,8 +29,15 @@ export const bowlLimit = 2 / 3;
 const leastInBowlMl = 50;
 const closeMl = 1;
 
-export const geometryOf = (setup: Setup, addMl: number): Geometry =>
-  stackPlan({ g: setup.g, pot: setup.pot, addMl, clingG: setup.src.clingG, outerMl: setup.outerMl });
+const stackOf = ({ g, pot, src, outerMl }: Setup, addMl: number): StackInput => ({
+  g,
+  pot,
+  addMl,
+  clingG: src.clingG,
+  reducedG: src.reducedG,
+  outerMl,
+});
+export const geometryOf = (setup: Setup, addMl: number): Geometry => stackPlan(stackOf(setup, addMl));
 
 /**
  * Bounds of the liquid while it is solved: never under the pot's minimum less what is thin at the base, never under what
@@ -43,7 +50,7 @@ export function liquidBounds(setup: Setup): LiquidBounds {
     const mostMl = bowlLimit * bowlCapacityLitres * 1000 - (g.grain ? g.grain.grams / 1.45 : 0);
     return { leastMl: leastInBowlMl, leastBy: 'nothing', mostMl: Math.max(leastInBowlMl, mostMl), mostBy: 'bowl' };
   }
-  const thinElse = thinAtBaseMl(g, 0, setup.src.clingG, setup.outerMl);
+  const thinElse = thinAtBaseMl(stackOf(setup, 0));
   const perMl = g.main.food.bulkGPerMl[0] / g.main.food.densityGPerMl[0];
   const minimumMl = Math.max(0, (leastThinMl(pot.minimumLiquidMl[0]) - thinElse) / perMl);
   const limit = g.grain?.food.kind === 'pasta' ? dryLimits.pasta : dryLimits.grain;

@@ -16,6 +16,8 @@ export interface StackInput {
   addMl: number;
   /** water that clings to rinsed grain, g */
   clingG: number;
+  /** boiled off in the pan before the lid, g */
+  reducedG?: number;
   /** water under an inner bowl, mL */
   outerMl?: number;
 }
@@ -48,9 +50,9 @@ export const fillLimits = { foam: 0.5, solvedOfMost: 0.945 } as const;
 /** Swollen grain takes about three times its dry room [common practice]. */
 const swelling = 3;
 
-/** Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above. Fat makes no steam and wets no starch. */
-export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl: number): number {
-  let ml = outerMl + (g.inBowl ? 0 : clingG);
+/** Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above, less what the pan boiled off. Fat makes no steam and wets no starch. */
+export function thinAtBaseMl({ g, addMl, clingG, reducedG = 0, outerMl = 0 }: Omit<StackInput, 'pot'>): number {
+  let ml = outerMl + (g.inBowl ? 0 : clingG) - reducedG;
   for (const i of g.items) {
     if (!goesUnderLid(i)) continue;
     const place = placeOf(g, i);
@@ -59,7 +61,7 @@ export function thinAtBaseMl(g: Gathered, addMl: number, clingG: number, outerMl
     const isPoured = place === 'liquid' && i.food.kind !== 'seasoning' && i.food.kind !== 'fat';
     ml += isPoured ? grams / i.food.densityGPerMl[0] : grams * i.food.thin[0];
   }
-  return ml;
+  return Math.max(0, ml);
 }
 
 /** What stands in the pot for the stack: seasonings and fat take no room. */
@@ -75,9 +77,8 @@ export const withLiquid = (g: Gathered): Item[] => [
 
 /** The stack to scale, how full it makes the pot, and what it means for the base and for the grain. */
 export function stackPlan(x: StackInput): Geometry {
-  const { g, pot, addMl, clingG } = x;
-  const outerMl = x.outerMl ?? 0;
-  const thinLiquidMl = thinAtBaseMl(g, addMl, clingG, outerMl);
+  const { g, pot, addMl } = x;
+  const thinLiquidMl = thinAtBaseMl(x);
   const s = stacked({ g, pot, addMl, thinLiquidMl, items: g.items.filter(takesRoom) });
   const grainItem = s.starch;
   const swollen =

@@ -84,7 +84,7 @@ export function firstStage(
 
 /** A soup boils whole; elsewhere the first stage gets what its steam needs and what its seeds drink, and the starch gets the rest fresh, mL. */
 function ownLiquidMl(setup: Setup, items: readonly Item[], addMl: number): number {
-  const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], 0);
+  const others = items.filter((i) => !i.main).reduce((s, i) => s + i.grams * i.food.thin[0], -setup.src.reducedG);
   const drunkG = items.reduce((s, i) => s + i.grams * Math.max(0, -i.food.released[0]), 0);
   const neededMl = Math.max(0, leastThinMl(setup.pot.minimumLiquidMl[0]) - others) + drunkG;
   return setup.g.rule.stirred ? Math.max(addMl, neededMl) : neededMl;
