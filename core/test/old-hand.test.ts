@@ -223,6 +223,38 @@ test('a soup that its recipe makes a little thick is not made with four times as
   expect(p.liquid.addMl + p.topUpMl).toBeLessThan(2200);
 });
 
+// Cheese does not melt in a dish that a tin of cold milk has cooled to 50 degC.
+test('much cold milk is warmed in the dish before the cheese of its sauce', () => {
+  const mac = board(
+    'one-pot-pasta',
+    { food: 'rotini', g: 340 },
+    { food: 'milk-evaporated', g: 340 },
+    { food: 'cheese-hard', g: 280 },
+    { food: 'peas-frozen', g: 140 },
+    { food: 'water', g: 700 },
+  );
+  const finish = plan(mac, seaLevel).finish;
+  const [milk, cheese] = finish.filter((f) => f.code === 'dairy');
+  expect([milk!.ingredients, milk!.heat]).toEqual([['milk-evaporated'], 'saute']);
+  expect([cheese!.ingredients, cheese!.heat]).toEqual([['cheese-hard'], undefined]);
+  expect(cheese!.tempC!).toBeGreaterThan(65);
+});
+// A first stage of ribs leaves their juice in the pot: it covers the pasta too.
+test('the second lid reckons with the juice of the first, and its liquid with the wine that boiled away', () => {
+  const ragu = board(
+    'one-pot-pasta',
+    { food: 'beef-short-rib', g: 1300 },
+    { food: 'wine-red', g: 235 },
+    { food: 'fettuccine', g: 340 },
+    { food: 'oil-olive', g: 20 },
+    { food: 'broth' },
+  );
+  const p = plan(ragu, seaLevel);
+  expect(p.firstStage).not.toBeNull();
+  const wineLeft = 0.5 * 235;
+  expect(p.firstStage!.liquidMl! + wineLeft).toBeGreaterThan(0.9 * p.pot.minimumLiquidMl);
+  expect(p.pot.thinLiquidMl).toBeGreaterThan(p.liquid.addMl + wineLeft);
+});
 test('cream and yogurt at the end do not take the water from the rice of a tomato dish', () => {
   const dish = board(
     'one-pot-grain',

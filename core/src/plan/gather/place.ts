@@ -47,6 +47,6 @@ export const isLayered = (g: Gathered, i: Item): boolean =>
   g.dish.family === 'biryani' && (i.food.id === 'herb-fresh' || (i.food.id === 'saffron' && g.items.some(isMilkOnTop)));
 const isMilkOnTop = (i: Item): boolean => i.food.id === 'milk' && i.joins === 'stack';
 
-const pourable = new Set(['milk', 'cream-heavy']);
+const pourable = new Set(['milk', 'milk-evaporated', 'buttermilk', 'cream-single', 'cream-heavy']);
 /** Dairy that runs like a liquid. */
 export const isPourable = (item: Item): boolean => pourable.has(item.food.id);

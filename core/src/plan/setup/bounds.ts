@@ -1,5 +1,6 @@
 import { turnBetween } from '../../bisect';
 import { bowlCapacityLitres } from '../../grain/bowl';
+import { juiceLeft } from '../gather/item';
 import { beforeOf, type Setup } from './setup';
 import { fillLimits, stackPlan, thinAtBaseMl, type Geometry, type StackInput } from './stack';
 
@@ -29,14 +30,24 @@ export const bowlLimit = 2 / 3;
 const leastInBowlMl = 50;
 const closeMl = 1;
 
-const stackOf = ({ g, pot, src, outerMl }: Setup, addMl: number): StackInput => ({
-  g,
-  pot,
+const stackOf = (setup: Setup, addMl: number): StackInput => ({
+  g: setup.g,
+  pot: setup.pot,
   addMl,
-  clingG: src.clingG,
-  reducedG: src.reducedG,
-  outerMl,
+  clingG: setup.src.clingG,
+  reducedG: setup.src.reducedG - gravyGainG(setup),
+  outerMl: setup.outerMl,
 });
+
+/** What the things of a first stage gave or drank, less its steam and with what the cook measured: it stands in the pot before the second lid, g. */
+function gravyGainG({ g, src, first }: Setup): number {
+  if (!first) return 0;
+  const given = g.items
+    .filter((i) => first.items.has(i.ingredient.id) && !i.main)
+    .reduce((s, i) => s + i.grams * i.food.released[0] * juiceLeft[i.state], 0);
+  return given - first.steamG + src.gravyG;
+}
+
 export const geometryOf = (setup: Setup, addMl: number): Geometry => stackPlan(stackOf(setup, addMl));
 
 /**

@@ -7,6 +7,7 @@ import type { FinishStep } from '../document/steps';
 import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from '../setup/finish-minutes';
 import { FinishWriter, mostWarmMin } from './finish-writer';
 import { crusted, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from '../gather/item';
+import { isPourable } from '../gather/place';
 import { minimumC } from '../gather/pieces';
 import { openedMixture } from './mixing';
 
@@ -138,6 +139,10 @@ function vegetables(w: FinishWriter): void {
   }
 }
 
+/** A dish must be so hot for the cheese of a sauce to melt; much cold milk or cream is warmed in it first until it steams, degC [common practice]. */
+const meltsC = 70;
+const steamsC = 80;
+
 /** What binds the sauce, what must not boil, and what was fried and taken out. */
 function bound(w: FinishWriter, g: Gathered): void {
   const slurry = w.take((i) => hasFlag(i, 'thickener'));
@@ -146,9 +151,13 @@ function bound(w: FinishWriter, g: Gathered): void {
     w.add('slurry', minutes.slurry + upMin, slurry, { heat: 'saute' });
   }
   const dairy = w.take((i) => (i.food.kind === 'dairy' && !meltsOver(i, g)) || isFinishSauce(i));
-  if (dairy.length > 0) {
-    w.stirIn(dairy);
-    w.add('dairy', minutes.dairy, dairy);
+  const milks = dairy.filter(isPourable);
+  const warmed = milks.length > 0 && w.wouldBeC(milks) < meltsC ? milks : [];
+  if (warmed.length > 0) w.cookIn('dairy', warmed, { aimC: steamsC, ownMin: minutes.dairy });
+  const rest = dairy.filter((i) => !warmed.includes(i));
+  if (rest.length > 0) {
+    w.stirIn(rest);
+    w.add('dairy', minutes.dairy, rest);
     w.warmAgain();
   }
   const back = w.take((i) => i.panOnly);
