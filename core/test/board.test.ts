@@ -177,6 +177,9 @@ describe('where it lies', () => {
     ['one-pot-grain', { food: 'tomato-sauce' }, 'top'],
     ['one-pot-grain', { food: 'soy-sauce' }, 'liquid'],
     ['one-pot-grain', { food: 'beans-canned' }, 'base'],
+    ['one-pot-grain', { food: 'egg', joins: 'stack' }, 'rack'],
+    // Boiled and peeled, it is only warmed.
+    ['one-pot-grain', { food: 'egg', joins: 'stack', prep: { state: 'cooked' } }, 'top'],
     ['one-pot-grain', { food: 'cream-heavy', joins: 'stack' }, 'liquid'],
     ['biryani', { food: 'yogurt' }, 'base'],
     ['one-pot-grain', { food: 'yogurt' }, 'base'],

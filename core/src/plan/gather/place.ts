@@ -21,10 +21,10 @@ export function placeOf(g: Gathered, item: Item): Place {
   if (item.food.kind === 'meat') {
     const cut = item.food.meat!.cut;
     if (g.dish.family === 'rack-over-grain') return 'rack';
-    if (cut === 'egg') return 'rack';
+    if (cut === 'egg' && item.state !== 'cooked') return 'rack';
     // In a stew without starch, or in a soup, everything lies in the liquid.
     if (!g.grain || g.inBowl || g.rule.stirred) return 'base';
-    return cut === 'white' || cut === 'cooked' || cut === 'fish' ? 'top' : 'base';
+    return cut === 'white' || cut === 'cooked' || cut === 'fish' || cut === 'egg' ? 'top' : 'base';
   }
   if (item.food.kind === 'vegetable') {
     if (!g.grain || g.inBowl) return 'base';
