@@ -3,12 +3,15 @@ import { kitchenSchema } from '../../src/dish/kitchen';
 import { learnedSchema, type Learned } from '../../src/dish/learned';
 import { learn } from '../../src/learn/learn';
 import { observationOf } from '../../src/learn/observation';
+import type { Dish } from '../../src/dish/schema';
 import { isPlanOf } from '../../src/plan/made-for';
 import { plan } from '../../src/plan/plan';
 import { potOfKitchen } from '../../src/plan/setup/learned';
 import { pots } from '../../src/pot/profile';
+import { learnedBehind } from '../../src/plan/questions/learned-behind';
 import { uncertainty } from '../../src/plan/questions/uncertainty';
 import { plausible } from '../helpers/plausible';
+import { demoDish } from '../helpers/demo';
 import { plainRice, seaLevel, turkeyRice } from '../helpers/dishes';
 import { cookedSo, lidOf } from './cooked';
 
@@ -124,6 +127,33 @@ describe('a plan with what was learned', () => {
     expect(own.learned!.moved[0]).toMatchObject({ of: potId, parameter: 'heat', cooks: 8 });
     expect(isPlanOf(own, dish)).toBe(true);
     expect(own.madeFor).not.toBe(table.madeFor);
+  });
+  test('every number that was moved names what moved it, and no other', () => {
+    const known = (of: string, parameter: string, value: number) => ({ of, parameter, value, sd: 0.02, cooks: 7 });
+    const moved = [
+      known(potId, 'heat', -0.12),
+      known(potId, 'leak', 0.4),
+      known('cook', 'like:react', 0.3),
+      known('cook', 'sauce', 0.4),
+      known('cook', 'salt', 0.3),
+    ];
+    const behind = (number: Parameters<typeof learnedBehind>[1]): string[] =>
+      learnedBehind({ learned: { mark: 'x', moved } }, number).map((m) => m.parameter);
+    expect(behind('pin')).toEqual(['heat']);
+    expect(behind('steam')).toEqual(['heat', 'leak']);
+    expect(behind('hold')).toEqual(['heat', 'leak', 'like:react']);
+    expect(behind('grain')).toEqual(['like:react']);
+    expect(behind('sauce')).toEqual(['sauce']);
+    expect(behind('salt')).toEqual(['salt']);
+    expect(learnedBehind(table, 'hold')).toEqual([]);
+  });
+  test('what is liked of whole grain says nothing beside white rice, and no taste moves the packet of a pasta', () => {
+    const value = { value: 0.3, sd: 0.05, priorSd: 0.25, cooks: 7 };
+    const cook = { 'like:react': value, 'like:diff': value, 'speed:pasta': value, juice: value };
+    const liked = kitchenSchema.parse({ learned: { format: 'einkorn.learned/1', cook } });
+    const named = (d: Dish): string[] => plan(d, liked).learned!.moved.map((m) => m.parameter);
+    expect(named(dish)).toEqual(['like:react']);
+    expect(named(demoDish('pork-fennel-bean-rigatoni'))).toEqual([]);
   });
   test('as from the factory is the plan without it', () => {
     expect(table.learned).toBeUndefined();

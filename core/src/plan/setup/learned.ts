@@ -1,6 +1,7 @@
 import type { Learned, LearnedValue } from '../../dish/learned';
 import { potInUse, type Kitchen } from '../../dish/kitchen';
 import type { Dish } from '../../dish/schema';
+import { findFood } from '../../food/find';
 import { recordOf } from '../../food/own-food';
 import type { FoodRecord, GrainRecord } from '../../food/record';
 import { pieceSd } from '../../meat/cautious';
@@ -122,11 +123,21 @@ function grainAsLearned({ id, kind }: FoodRecord, rec: GrainRecord, { cook, grai
 const knownFrom = 0.8;
 const worthNaming = 0.7;
 
+/** Hands that write a log down, and what no plan reads. */
+const movesNoPlan = ['tap', 'late', 'sense', 'jug', 'juice'];
+/** "like:diff" moves no white rice; pasta stands as its packet says, and a dish without a starch has none to move. */
+function movesStarch(parameter: string, starch: FoodRecord | null): boolean {
+  const [base, kinetics] = parameter.split(':');
+  if (!['like', 'speed', 'shift'].includes(base!)) return true;
+  return starch?.kind === 'grain' && (kinetics === undefined || kinetics === starch.grain?.kinetics);
+}
+
 /** What of all this moved a plan, the surest first; none in a kitchen without it. */
 function movedBy(kitchen: Kitchen, starch: string | undefined): NonNullable<Plan['learned']>['moved'] {
   const learned = learnedIn(kitchen);
   const { potId } = kitchen;
   if (!learned) return [];
+  const food = starch === undefined ? null : findFood(starch);
   const groups = [
     { of: potId, values: learned.pots[potId] ?? {} },
     { of: 'cook', values: learned.cook },
@@ -143,10 +154,8 @@ function movedBy(kitchen: Kitchen, starch: string | undefined): NonNullable<Plan
         left: v.sd / v.priorSd,
       })),
     )
-    .filter(
-      (m) =>
-        m.left < knownFrom && Math.abs(m.value) > worthNaming * m.sd && !['tap', 'late', 'sense'].includes(m.parameter),
-    )
+    .filter((m) => m.left < knownFrom && Math.abs(m.value) > worthNaming * m.sd)
+    .filter((m) => !movesNoPlan.includes(m.parameter) && movesStarch(m.parameter, food))
     .sort((a, b) => a.left - b.left)
     .map(({ left: _, ...m }) => m);
 }

@@ -14,6 +14,7 @@ import { withOverrides } from './edits';
 import { curveFigure } from './curve-figure';
 import { mapFigure, sameDoneness } from './doneness-figure';
 import { Chances } from './chances';
+import { LearnedBehind } from './learned-behind';
 import { LearnedNote } from './learned-note';
 import { TryIt } from './try-it';
 import { WholeCurves } from './whole-curves';
@@ -32,6 +33,7 @@ import { Bound } from '../ui/bound';
     SelectButton,
     Chances,
     Chart,
+    LearnedBehind,
     LearnedNote,
     TryIt,
     WholeCurves,

@@ -5,11 +5,12 @@ import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
 import { Format } from '../i18n/format';
 import { Bound } from '../ui/bound';
+import { LearnedBehind } from './learned-behind';
 
 /** Salt from every source counted once, as percent of the finished dish, and what to add in the salt that is at hand. */
 @Component({
   selector: 'ek-salt-sum',
-  imports: [Bound, TranslocoDirective, Button, InputNumber],
+  imports: [Bound, LearnedBehind, TranslocoDirective, Button, InputNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -55,6 +56,7 @@ import { Bound } from '../ui/bound';
       <p>
         {{ t('salt.spoons', { table: spoons('table'), sea: spoons('sea'), flaky: spoons('flaky') }) }}
         <span class="quiet">{{ t('salt.now', { now: fmt.salt(plan().salt.addG * 0.75) }) }}</span>
+        <ek-learned-behind number="salt" />
         @if (own()) {
           <p-button size="small" severity="secondary" [label]="t('why.unlock')" (onClick)="set.emit(null)" />
         }

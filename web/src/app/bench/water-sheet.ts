@@ -19,6 +19,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { patternOf } from '../ui/patterns';
 import { BenchActions, benchFeature } from './bench.slice';
 import { withLedger, withOverrides } from './edits';
+import { LearnedBehind } from './learned-behind';
 import { RatioPlot } from './ratio-plot';
 import { Schools } from './schools';
 import { TryIt } from './try-it';
@@ -43,7 +44,18 @@ const barPx = 330;
 /** 3 Water: every gram in and out with its reason, the liquid to add, the schools on one scale. */
 @Component({
   selector: 'ek-water-sheet',
-  imports: [Bound, TranslocoDirective, Button, InputNumber, SelectButton, RatioPlot, Schools, TryIt, WhyText],
+  imports: [
+    Bound,
+    TranslocoDirective,
+    Button,
+    InputNumber,
+    SelectButton,
+    LearnedBehind,
+    RatioPlot,
+    Schools,
+    TryIt,
+    WhyText,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './water-sheet.html',
   styleUrl: './water-sheet.scss',
