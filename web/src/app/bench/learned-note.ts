@@ -2,28 +2,23 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
-import { Format } from '../i18n/format';
-import { learnedWords } from '../i18n/learned-words';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { benchFeature } from './bench.slice';
+import { LearnedTerms } from './learned-terms';
 
 /** What of the log moved this plan, each with its spread, and the way to plan without it. */
 @Component({
   selector: 'ek-learned-note',
-  imports: [TranslocoDirective, Button],
+  imports: [TranslocoDirective, Button, LearnedTerms],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
       @if (kitchen().learned) {
         <p>
           @if (kitchen().learning) {
-            <span class="quiet">{{ t('learned.your-log') }}</span>
-            @for (m of moved(); track m.key) {
-              <span
-                ><b>{{ t('learned.' + m.key, { by: m.by }) }}</b> (± {{ m.spread }},
-                {{ t('learned.from.' + fmt.plural(m.cooks), { n: m.cooks }) }})</span
-              >
-            } @empty {
+            @if (moved().length > 0) {
+              <ek-learned-terms [moved]="moved()" />
+            } @else {
               <span>{{ t('learned.moved-nothing') }}</span>
             }
           } @else {
@@ -51,6 +46,9 @@ import { benchFeature } from './bench.slice';
       background: var(--steam-tint);
       font-size: var(--size-text);
     }
+    ek-learned-terms {
+      flex: 1 1 24rem;
+    }
     p-button {
       margin-left: auto;
     }
@@ -58,15 +56,10 @@ import { benchFeature } from './bench.slice';
 })
 export class LearnedNote {
   private readonly store = inject(Store);
-  readonly fmt = inject(Format);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   /** the three surest; the Log has them all */
-  readonly moved = computed(() =>
-    (this.plan()?.learned?.moved ?? [])
-      .slice(0, 3)
-      .map((m) => ({ ...learnedWords(m.parameter, m, this.fmt), cooks: m.cooks })),
-  );
+  readonly moved = computed(() => (this.plan()?.learned?.moved ?? []).slice(0, 3));
 
   use(learning: boolean): void {
     this.store.dispatch(KitchenActions.change({ change: { learning } }));
