@@ -157,10 +157,7 @@ for (const warm of [true, false])
       const set = (x: typeof p): number => x.program.whistles ?? x.program.holdMin;
       if (set(q) !== set(p)) {
         hold += 1;
-        const kept = evaluate(
-          { ...dish, overrides: { ...dish.overrides, liquidMl: p.liquid.addMl, ...near } },
-          kitchen,
-        );
+        const kept = evaluate(asSolved(dish, p), kitchen);
         if (kept.meats.some((m) => !m.ok)) raw += 1;
       }
       const natural = (x: typeof p): number =>

@@ -29,7 +29,16 @@ test('the log is learned from, the next plan moves and says why, and can be made
     Number(pinMin.exec((await chart.first().getAttribute('aria-label')) ?? '')?.[1]);
   await expect.poll(minutes).toBeGreaterThan(0);
   const own = await minutes();
+  // Beside each number stands what moved it: the heat the minutes, and no taste of sauce.
+  const behind = page.locator('ek-learned-behind');
+  await page.getByRole('button', { name: 'why', exact: true }).click();
+  await expect(behind).toHaveCount(2);
+  for (const number of await behind.all()) {
+    await expect(number).toContainText(/heats \d+ % less/);
+    await expect(number).not.toContainText('sauce');
+  }
   await note.getByRole('button', { name: 'plan as from the factory' }).click();
+  await expect(behind.first()).toBeEmpty();
   await expect(note).toContainText('Plans are made as from the factory.');
   await expect.poll(minutes).toBeLessThan(own);
   await noBarriers(page);
