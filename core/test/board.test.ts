@@ -71,6 +71,8 @@ describe('what joins when, and in what state it meets the lid', () => {
     ['layered-pasta', { food: 'cheese-soft' }, 'stack', 'raw'],
     // Beaten into the cheese between the sheets, whatever fat there is.
     ['layered-pasta', { food: 'egg' }, 'stack', 'raw'],
+    ['one-pot-grain', { food: 'egg', prep: { state: 'cooked' } }, 'finish', 'cooked'],
+    ['biryani', { food: 'egg', prep: { state: 'cooked' } }, 'stack', 'cooked'],
     ['one-pot-grain', { food: 'chicken-thigh' }, 'fry', 'part-seared'],
     ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 20 } }, 'fry', 'part-seared'],
     ['one-pot-grain', { food: 'chicken-thigh', prep: { state: 'browned', thicknessMm: 6 } }, 'fry', 'browned'],
@@ -178,7 +180,7 @@ describe('where it lies', () => {
     ['one-pot-grain', { food: 'soy-sauce' }, 'liquid'],
     ['one-pot-grain', { food: 'beans-canned' }, 'base'],
     ['one-pot-grain', { food: 'egg', joins: 'stack' }, 'rack'],
-    // Boiled and peeled, it is only warmed.
+    // Boiled and peeled, it is only warmed where the cook lays it in.
     ['one-pot-grain', { food: 'egg', joins: 'stack', prep: { state: 'cooked' } }, 'top'],
     ['one-pot-grain', { food: 'cream-heavy', joins: 'stack' }, 'liquid'],
     ['biryani', { food: 'yogurt' }, 'base'],

@@ -16,6 +16,7 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
       : 'stack';
   if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || has(food, 'acid'))
     return cooksUnderLid(food, rule) ? 'stack' : 'finish';
+  if (isBoiledEgg(food, ingredient)) return rule.layered ? 'stack' : 'finish';
   if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';
   if (place === 'rack' || place === 'inner-bowl') return 'stack';
   if (!rule.fries) return 'stack';
@@ -28,6 +29,10 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
 }
 
 const unfried = new Set<string | undefined>(['raw', 'cooked', 'frozen', 'half-frozen']);
+
+/** Boiled before, an egg is halved into the finished dish; in a biryani and between layers it is laid in [common practice]. */
+const isBoiledEgg = (food: FoodRecord, { prep }: Ingredient): boolean =>
+  food.meat?.cut === 'egg' && prep?.state === 'cooked';
 
 /** A ball of mince keeps its shape; it is laid in as it is, often frozen [common practice]. */
 export const isBall = (food: FoodRecord): boolean => food.meat?.cut === 'ground' && food.meat.shape === 'sphere';

@@ -100,7 +100,7 @@ function cookedThrough(w: FinishWriter, g: Gathered): void {
   if (raw.length > 0) seafoodIn(w, g, raw);
   const cooked = seafood.filter((i) => i.state === 'cooked');
   if (cooked.length > 0) w.cookIn('seafood-cooked', cooked, { aimC: hotC + overK, ownMin: minutes.seafoodCooked });
-  const eggs = w.take((i) => i.food.meat?.cut === 'egg' && !i.panOnly);
+  const eggs = w.take((i) => i.food.meat?.cut === 'egg' && i.state !== 'cooked' && !i.panOnly);
   if (eggs.length > 0) w.cookIn('egg-raw', eggs, { aimC: minimumC(eggs[0]!) + overK, ownMin: minutes.dairy });
   const meat = w.take((i) => i.food.kind === 'meat' && i.state === 'cooked' && !i.panOnly);
   if (meat.length === 0) return;
