@@ -30,6 +30,8 @@ const price = {
   dryMeat: 12,
   firmMeat: 2,
   toughMeat: 16,
+  /** tough is tough, however little is missing */
+  toughAtAll: 4,
   hardPlant: 25,
   softPlant: 8,
   barelyDone: 4,
@@ -107,7 +109,8 @@ function eatingCost(m: MeatRun, naturalMin: number): number {
   const need = wantedCollagenMin(m.item);
   const short = need > 0 ? Math.max(0, 1 - (v.collagenCoreMin ?? 0) / need) : 0;
   if (v.texture === 'dry') return large + price.dryMeat;
-  if (need > 0) return large + (isSlowCut(m.item.food) ? price.toughMeat : price.firmMeat) * short;
+  if (need > 0 && !isSlowCut(m.item.food)) return large + price.firmMeat * short;
+  if (need > 0) return large + price.toughMeat * short + (v.texture === 'tough' ? price.toughAtAll : 0);
   return large + (v.texture === 'firm' ? price.firmMeat : 0);
 }
 

@@ -167,7 +167,8 @@ export class Search {
       c.meats.every((m) => isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0));
     if (!good(this.at(from, release)) && !this.shortestSafe.hopeless) {
       const i = firstIndex(from, this.grid.length - 1, (k) => good(this.at(k, release)));
-      if (good(this.at(i, release))) out.push(i);
+      // Where no hold is long enough the longest is the nearest to it: the hill of a whistle cooker is bumpy.
+      out.push(i);
     }
     return out;
   }

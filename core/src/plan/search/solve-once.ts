@@ -193,15 +193,19 @@ function pressuresOf(setup: Setup): ('high' | 'low')[] {
   return [...new Set(fits.map((p) => p.pressure))];
 }
 
+/** Slow cuts that stay tough. */
+export const toughMeats = ({ meats }: Run): number => meats.filter((m) => m.verdict.texture === 'tough').length;
+
 /**
- * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum or a
- * root hard, the hold grows by minutes, or where it is fixed the natural release, until it does not.
+ * The chosen program in full resolution. The search was coarser: where that let a piece stay under its minimum or tough, or
+ * a root hard, the hold grows by minutes, or where it is fixed the natural release, until it does not.
  */
 function surely(found: Run, addMl: number): Run {
   const { setup, heated, texture } = found.h;
   const h = heat(setup, { addMl, pressure: heated.pressure, texture });
   const first = runOf(h, found.holdMin, found.release);
-  const short = (r: Run): boolean => r.stops > 0 || r.plants.some((v) => v.verdict === 'hard');
+  const tougher = (r: Run): boolean => toughMeats(r) > toughMeats(found);
+  const short = (r: Run): boolean => r.stops > 0 || tougher(r) || r.plants.some((v) => v.verdict === 'hard');
   if (!short(first)) return first;
   const o = setup.g.dish.overrides ?? {};
   let best = first;

@@ -12,7 +12,16 @@ import { isTenderAim, meatsOf, seedsOf } from '../gather/pieces';
 import { type MeatRun, runMeats } from '../simulate/meat';
 import { runPlants } from '../simulate/plants';
 import type { Near } from './search';
-import { firstGuessMl, inFull, type OneLid, searchDtS, servedFrom, type Solved, solveOnce } from './solve-once';
+import {
+  firstGuessMl,
+  inFull,
+  type OneLid,
+  searchDtS,
+  servedFrom,
+  type Solved,
+  solveOnce,
+  toughMeats,
+} from './solve-once';
 import { firstStage, type Then, withFirst } from '../simulate/stages';
 import { targetE } from '../setup/target';
 import { starchTemps } from '../simulate/outcome';
@@ -55,8 +64,7 @@ export function solveBoth(setup: Setup, texture: Texture, near: Near | null = nu
 }
 const serves = (c: Run): boolean => c.stops === 0 && c.chance.texture >= servedFrom && toughIn(c) === 0;
 /** How many cuts stay tough and how many dry seeds hard. */
-const toughIn = ({ meats, plants, h }: Run): number =>
-  meats.filter((m) => m.verdict.texture === 'tough').length + hardSeeds(h.setup.g, plants).length;
+const toughIn = (r: Run): number => toughMeats(r) + hardSeeds(r.h.setup.g, r.plants).length;
 /** A second lid is work: it must be better by so many points, or make tender what was tough at no more than this price [from memory]. */
 const worthOf = { better: 8, tenderWorth: 12 } as const;
 

@@ -50,7 +50,7 @@ export const fillLimits = { foam: 0.5, solvedOfMost: 0.945 } as const;
 /** Swollen grain takes about three times its dry room [common practice]. */
 const swelling = 3;
 
-/** Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above, less what the pan boiled off. Fat makes no steam and wets no starch. */
+/** Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above, less what the pan boiled off. Fat makes no steam and wets no starch. Under 0 where the pan boiled off more than there is without what is poured. */
 export function thinAtBaseMl({ g, addMl, clingG, reducedG = 0, outerMl = 0 }: Omit<StackInput, 'pot'>): number {
   let ml = outerMl + (g.inBowl ? 0 : clingG) - reducedG;
   for (const i of g.items) {
@@ -61,7 +61,7 @@ export function thinAtBaseMl({ g, addMl, clingG, reducedG = 0, outerMl = 0 }: Om
     const isPoured = place === 'liquid' && i.food.kind !== 'seasoning' && i.food.kind !== 'fat';
     ml += isPoured ? grams / i.food.densityGPerMl[0] : grams * i.food.thin[0];
   }
-  return Math.max(0, ml);
+  return ml;
 }
 
 /** What stands in the pot for the stack: seasonings and fat take no room. */
@@ -78,7 +78,7 @@ export const withLiquid = (g: Gathered): Item[] => [
 /** The stack to scale, how full it makes the pot, and what it means for the base and for the grain. */
 export function stackPlan(x: StackInput): Geometry {
   const { g, pot, addMl } = x;
-  const thinLiquidMl = thinAtBaseMl(x);
+  const thinLiquidMl = Math.max(0, thinAtBaseMl(x));
   const s = stacked({ g, pot, addMl, thinLiquidMl, items: g.items.filter(takesRoom) });
   const grainItem = s.starch;
   const swollen =
