@@ -252,7 +252,7 @@ test('the second lid reckons with the juice of the first, and its liquid with th
   const p = plan(ragu, seaLevel);
   expect(p.firstStage).not.toBeNull();
   const wineLeft = 0.5 * 235;
-  expect(p.firstStage!.liquidMl! + wineLeft).toBeGreaterThan(0.9 * p.pot.minimumLiquidMl);
+  expect(p.firstStage!.liquidMl + wineLeft).toBeGreaterThan(0.9 * p.pot.minimumLiquidMl);
   expect(p.pot.thinLiquidMl).toBeGreaterThan(p.liquid.addMl + wineLeft);
 });
 test('cream and yogurt at the end do not take the water from the rice of a tomato dish', () => {

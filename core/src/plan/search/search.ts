@@ -26,7 +26,7 @@ const doubtful = 0.5;
 /** A neighbour's program stays unless another is better by more than this, points. */
 const worthChanging = 2;
 /** Steps of the grid by which a neighbour's hold may grow where its own is no longer safe. */
-const mostLonger = 2;
+const stepsLonger = 2;
 
 /** What a search is held to. */
 export interface Fixed {
@@ -143,7 +143,7 @@ export class Search {
     const release = this.asked.fixed.release ?? near.release;
     if (holdMin === null) return best;
     const from = this.grid.indexOf(holdMin);
-    const holds = this.asked.fixed.holdMin === undefined ? this.grid.slice(from, from + 1 + mostLonger) : [holdMin];
+    const holds = this.asked.fixed.holdMin === undefined ? this.grid.slice(from, from + 1 + stepsLonger) : [holdMin];
     const asGood = (c: Run): boolean => c.stops <= best.stops && c.score >= best.score - worthChanging;
     return holds.map((min) => this.judge(min, release)).find(asGood) ?? best;
   }

@@ -35,7 +35,7 @@ const stackOf = (setup: Setup, addMl: number): StackInput => ({
   pot: setup.pot,
   addMl,
   clingG: setup.src.clingG,
-  reducedG: setup.src.reducedG - gravyGainG(setup),
+  goneG: setup.src.reducedG - gravyGainG(setup),
   outerMl: setup.outerMl,
 });
 

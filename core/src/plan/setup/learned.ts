@@ -125,10 +125,14 @@ const worthNaming = 0.7;
 
 /** Hands that write a log down, and what no plan reads. */
 const movesNoPlan = ['tap', 'late', 'sense', 'jug', 'juice'];
+/** What moves a starch: what is called right, and how fast this packet gets there. */
+export const starchParameters: readonly string[] = ['like', 'speed', 'shift'];
+/** "like:react" is "like" of one class of grain. */
+export const baseOf = (parameter: string): string => parameter.split(':')[0]!;
 /** "like:diff" moves no white rice; pasta stands as its packet says, and a dish without a starch has none to move. */
 function movesStarch(parameter: string, starch: FoodRecord | null): boolean {
-  const [base, kinetics] = parameter.split(':');
-  if (!['like', 'speed', 'shift'].includes(base!)) return true;
+  if (!starchParameters.includes(baseOf(parameter))) return true;
+  const kinetics = parameter.split(':')[1];
   return starch?.kind === 'grain' && (kinetics === undefined || kinetics === starch.grain?.kinetics);
 }
 

@@ -16,8 +16,8 @@ export interface StackInput {
   addMl: number;
   /** water that clings to rinsed grain, g */
   clingG: number;
-  /** boiled off in the pan before the lid, g */
-  reducedG?: number;
+  /** gone before the lid locks, g: what the pan boiled off, less what a first stage left in the pot */
+  goneG?: number;
   /** water under an inner bowl, mL */
   outerMl?: number;
 }
@@ -50,9 +50,12 @@ export const fillLimits = { foam: 0.5, solvedOfMost: 0.945 } as const;
 /** Swollen grain takes about three times its dry room [common practice]. */
 const swelling = 3;
 
-/** Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above, less what the pan boiled off. Fat makes no steam and wets no starch. Under 0 where the pan boiled off more than there is without what is poured. */
-export function thinAtBaseMl({ g, addMl, clingG, reducedG = 0, outerMl = 0 }: Omit<StackInput, 'pot'>): number {
-  let ml = outerMl + (g.inBowl ? 0 : clingG) - reducedG;
+/**
+ * Thin liquid at the base before it boils, mL: poured, clinging, and what runs down from what lies above, less what is gone.
+ * Fat makes no steam and wets no starch. Under 0 where more is gone than there is without what will be poured.
+ */
+export function thinAtBaseMl({ g, addMl, clingG, goneG = 0, outerMl = 0 }: Omit<StackInput, 'pot'>): number {
+  let ml = outerMl + (g.inBowl ? 0 : clingG) - goneG;
   for (const i of g.items) {
     if (!goesUnderLid(i)) continue;
     const place = placeOf(g, i);
