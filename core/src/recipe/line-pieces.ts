@@ -34,13 +34,16 @@ export function timesEach(
   return { value: Math.round(value * each.value * 1000) / 1000, unit: each.unit };
 }
 
+/** What is counted in the shop: crumbs are bought as the sausages that they come out of. */
+export const boughtAs = (food: FoodRecord): FoodRecord =>
+  food.id === 'sausage-meat' ? findFood('sausage-fresh') : food;
+
 /**
  * Whether the mass beside a count is of one piece or of all: "4 thighs (120 g)" are 480 g, "4 thighs (500 g)" are 500 g. What
  * is nearer to the usual piece decides; between the two the line asks.
  */
 export function sizeOfEach(count: number, size: Amount, food: FoodRecord): 'each' | 'total' | 'unclear' {
-  // Crumbs are bought as the sausages they come out of.
-  const bought = food.id === 'sausage-meat' ? findFood('sausage-fresh') : food;
+  const bought = boughtAs(food);
   const typicalG = bought.pieceG?.[0];
   if (!typicalG || count <= 1 || isMince(bought) || units[size.unit].kind !== 'mass') return 'total';
   const middle = Math.log((size.value * units[size.unit].size) / typicalG) - Math.log(count) / 2;

@@ -7,7 +7,7 @@ import { headAmount, isContainer, sizeFactor, type HeadAmount } from './amount';
 import { isUncounted } from './kinds';
 import type { LineFacts, Sized } from './line-facts';
 import { measured, measures, pieceByName, type MeasureId } from './measures';
-import { shareOfTotal, sizeOfEach, timesEach } from './line-pieces';
+import { boughtAs, shareOfTotal, sizeOfEach, timesEach } from './line-pieces';
 import { withoutNumber } from './line-unweighed';
 import type { ReadingCode } from './said';
 import { numberSource } from './number';
@@ -112,13 +112,14 @@ function counted(
   known: (a: Amount, certain?: number, note?: ReadingCode) => Sized,
 ): Sized {
   const value = f.head.value!;
-  const each = pieceByName(f.hit.name) ?? food.pieceG?.[0];
+  const bought = boughtAs(food);
+  const each = pieceByName(f.hit.name) ?? bought.pieceG?.[0];
   if (
     !each ||
     isUncounted(f.hit.name) ||
     isNumberOfJoints(f, food) ||
     /\b(?:per|each) person\b|\bpor persona\b/.test(f.plain) ||
-    isMince(food)
+    isMince(bought)
   )
     return { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
   const size = f.head.size ?? sizeIn([f.around, ...f.asides].join(' '));

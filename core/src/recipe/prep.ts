@@ -49,7 +49,10 @@ const states: readonly (readonly [RegExp, Prep['state']])[] = [
     /\b(?:(?:well |deeply? )?browned|fried (?:dark|golden|brown|crisp)|(?:until )?(?:dark|deep|golden) brown|carameli[sz]ed|(?:bien )?dorad[oa]s?|carameli[sz]ad[oa]s?)\b/,
     'browned',
   ],
-  [/\b(?:already cooked|(?:hard|soft)[\s-]?boiled|pre[\s-]?cooked|cooked|confit(?:ed|ad[oa]s?)?|leftover|cocid[oa]s?|asad[oa]s?)\b/, 'cooked'],
+  [
+    /\b(?:already cooked|(?:hard|soft)[\s-]?boiled|pre[\s-]?cooked|cooked|confit(?:ed|ad[oa]s?)?|leftover|cocid[oa]s?|asad[oa]s?)\b/,
+    'cooked',
+  ],
   [/\b(?:toasted|tostad[oa]s?)\b/, 'toasted'],
   [/\b(?:raw|uncooked|crud[oa]s?)\b/, 'raw'],
 ];

@@ -310,6 +310,7 @@ export const linesEn: readonly LineFact[] = [
   ['4 thin-cut pork chops', 'pork-loin', 600],
   ['1 lb chicken thighs, chunked', 'chicken-thigh', 454, { shape: 'cube' }],
   ['4 confit duck legs', 'duck-leg', 1000, { state: 'cooked' }],
+  ['6 pork sausages, skins removed', 'sausage-meat', 510],
   // One animal in joints is no piece of 1.2 kg.
   ['1 rabbit, jointed (1.2 kg)', 'rabbit', 1200],
   ['1 rabbit (1.2 kg), cut into 8 pieces', 'rabbit', 1200, { shape: 'whole', pieceG: 150 }],
