@@ -59,12 +59,12 @@ function errorsOf(h: Household, f: Fit, into: Errors): void {
     );
     if (!Number.isFinite(truth.pin) || !Number.isFinite(noisy.pin)) continue;
     const x = trueInputs({ ...h, truth: at }, d, null);
-    const told = (output: 'pin' | 'natural' | 'grain' | 'pasta'): number => emulated(d.emulator, output, x).value;
-    into.pin.push(Math.exp(told('pin')) - Math.exp(noisy.pin));
-    into.pinMean.push(Math.exp(told('pin')) - Math.exp(truth.pin));
-    into.natural.push(Math.exp(told('natural')) - Math.exp(truth.natural));
+    const predicted = (output: 'pin' | 'natural' | 'grain' | 'pasta'): number => emulated(d.emulator, output, x).value;
+    into.pin.push(Math.exp(predicted('pin')) - Math.exp(noisy.pin));
+    into.pinMean.push(Math.exp(predicted('pin')) - Math.exp(truth.pin));
+    into.natural.push(Math.exp(predicted('natural')) - Math.exp(truth.natural));
     const scale = d.starch!.kinetics === 'pasta' ? 'pasta' : 'grain';
-    into.felt.push(pointsPerStep * (feltPlace(at, d, told(scale)) - feltPlace(h.truth, d, truth[scale])));
+    into.felt.push(pointsPerStep * (feltPlace(at, d, predicted(scale)) - feltPlace(h.truth, d, truth[scale])));
   }
 }
 

@@ -225,12 +225,12 @@ test('a biryani in a whistle cooker: first stage, rice on top, counted whistles,
   await page.getByRole('button', { name: 'Cook this now' }).click();
   const heading = page.locator('main h1').first();
   const words = page.getByLabel('In your words');
-  const told: string[] = [];
+  const headings: string[] = [];
   for (let i = 0; i < 60; i++) {
     await expect(heading).toBeVisible();
     if (await words.isVisible()) break;
     const now = (await heading.textContent()) ?? '';
-    told.push(now);
+    headings.push(now);
     await page.clock.fastForward('01:00');
     await page.keyboard.press('Space');
     // Space does not pass the thermometer: going on without it takes a word, which is written down.
@@ -239,7 +239,7 @@ test('a biryani in a whistle cooker: first stage, rice on top, counted whistles,
     await expect(heading).not.toHaveText(now);
   }
   await expect(words).toBeVisible();
-  const all = told.join(' | ');
+  const all = headings.join(' | ');
   expect(all).not.toContain('step.');
   for (const part of [
     'First stage: lamb',

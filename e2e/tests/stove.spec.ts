@@ -164,9 +164,9 @@ test('a dish of two stages: its pin is tapped twice, and each tap counts for its
   await expect(title(page)).toHaveText(/Pressure is building/);
   await expect(up).toBeDisabled();
   // Much later than planned: a weak heater, which the second lid will have too. Nothing is to be taken yet.
-  const told = page.locator('.outlook');
-  await expect(told).toContainText(/The first pin is \d+ min late/);
-  await expect(told.getByRole('button')).toHaveCount(0);
+  const outlook = page.locator('.outlook');
+  await expect(outlook).toContainText(/The first pin is \d+ min late/);
+  await expect(outlook.getByRole('button')).toHaveCount(0);
   await expect(page.locator('.curve-head')).not.toContainText('pin after');
   await on(/Open the valve/);
   await page.locator('[data-tap="done"]').click();
@@ -204,18 +204,18 @@ test('the first of two stages: burning is put right in that stage, and a hold en
   await page.clock.fastForward('09:00');
   await expect(title(page)).toHaveText(/First stage is holding/);
   await page.locator('[data-tap="done"]').click();
-  const told = page.locator('.outlook');
-  await expect(told).toContainText(/ended \d+ min early.*Leave the valve shut/);
+  const outlook = page.locator('.outlook');
+  await expect(outlook).toContainText(/ended \d+ min early.*Leave the valve shut/);
   await page.locator('[data-tap="done"]').click();
   await expect(title(page)).toHaveText(/Let it hiss/);
   await page.locator('[data-tap="pin-down"]').click();
   await noBarriers(page);
-  const rest = told.getByRole('button', { name: /Lid on, \d+ min/ });
+  const rest = outlook.getByRole('button', { name: /Lid on, \d+ min/ });
   const min = /\d+ min/.exec((await rest.textContent()) ?? '')![0];
   await rest.click();
   await expect(title(page)).toHaveText(/Put it right, lock it again/);
   await expect(page.locator('.how')).toContainText(`Lid on again, ${min} at pressure`);
-  await expect(told).toHaveCount(0);
+  await expect(outlook).toHaveCount(0);
   await tickOn(page, /Heating the first stage/);
   await page.clock.fastForward('05:00');
   await page.locator('[data-tap="pin-up"]').click();
