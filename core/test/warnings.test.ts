@@ -33,7 +33,7 @@ describe('warnings of whole plans', () => {
   test('rice over the water stops, pasta that peeks is only pressed under', () => {
     expect(worst(plainRice({ overrides: { liquidMl: 20 } }))).toContainEqual(['stop', 'grain-dry']);
     const pasta = demoDish('pork-fennel-bean-rigatoni');
-    const shares = [100, 300, 400, 450, 500, 550, 600, 700, 900].map((liquidMl) =>
+    const shares = [100, 300, 500, 600, 610, 620, 640, 700, 900].map((liquidMl) =>
       worst({ ...pasta, overrides: { liquidMl } })
         .map(([, c]) => c)
         .filter((c) => c === 'pasta-peeks' || c === 'grain-dry'),
@@ -41,6 +41,7 @@ describe('warnings of whole plans', () => {
     // From dry over peeking to covered, never back.
     expect([...new Set(shares.flat())]).toEqual(['grain-dry', 'pasta-peeks']);
     expect(shares.at(-1)).toEqual([]);
+    expect(shares.findIndex((s) => s.length === 0)).toBeGreaterThan(shares.findLastIndex((s) => s.length > 0));
     expect(shares.every((s) => s.length <= 1)).toBe(true);
   });
   test('what is put under pressure though it curdles is named', () => {

@@ -148,14 +148,15 @@ function meatWarnings({ g, meats, plants, finish }: Facts, say: Say): void {
 /** Softening over this many times the most it bears [derived]. */
 const fallsApart = 1.4;
 
+/** The planner's own least leaves the grain as dry as it may be: so much over it is not yet a stop. */
+const justDry = 0.005;
+
 function starchWarnings(c: Facts, say: Say): void {
   const { g, geo, outcome } = c;
   const pasta = g.grain?.food.kind === 'pasta';
   const dryPct = { share: pct(geo.dryGrainShare) };
-  if (pasta && geo.dryGrainShare > dryLimits.pasta && geo.dryGrainShare <= dryLimits.pastaStop)
-    say('caution', 'pasta-peeks', dryPct);
-  else if (geo.dryGrainShare > (pasta ? dryLimits.pastaStop : dryLimits.grain) + 0.005)
-    say('stop', 'grain-dry', dryPct);
+  if (geo.dryGrainShare > (pasta ? dryLimits.pastaStop : dryLimits.grain + justDry)) say('stop', 'grain-dry', dryPct);
+  else if (pasta && geo.dryGrainShare > dryLimits.pasta) say('caution', 'pasta-peeks', dryPct);
   if (c.curdles.length > 0)
     say('caution', 'curdles', {
       ingredient: c.curdles[0]!,
