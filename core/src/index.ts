@@ -85,7 +85,7 @@ export {
   type NotedRow,
 } from './share/log-import';
 export { logColumns, logCsv, logFile, logFormat, logSchema, readLog, type LogFile, type Shelved } from './share/log';
-export { isLearnedNumber, learnedBehind, type LearnedNumber } from './plan/questions/learned-behind';
+export { isLearnedNumber, learnedBehind, type LearnedNumber } from './plan/learned-moved';
 export { compareSchools, type School } from './plan/questions/schools';
 export { donenessMap, type DonenessMap } from './plan/questions/map';
 export { uncertainty, type Uncertainty } from './plan/questions/uncertainty';

@@ -5,7 +5,7 @@ import { issueAt, refusal } from '../problem';
 import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
 import type { Plan } from './document/document';
-import { learnedOf } from './setup/learned';
+import { learnedOf } from './learned-moved';
 
 /** Where a plan was made: what it depends on beside the dish. */
 interface Place {

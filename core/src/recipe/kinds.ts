@@ -77,8 +77,8 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   )
     return 'broth-low-salt';
   if (food === 'sausage-fresh' && says(outOfCasing)) return 'sausage-meat';
-  if (food === 'beef-stew' && longFibred.test(name) && says(thinlySliced)) return 'beef-steak';
-  if (food === 'beef-stew' && anyBeef.test(name) && says(forTheWok)) return 'beef-steak';
+  const forSteak = longFibred.test(name) ? thinlySliced : anyBeef.test(name) ? forTheWok : null;
+  if (food === 'beef-stew' && forSteak && says(forSteak)) return 'beef-steak';
   if (isJointed(name, line)) return jointChoices[0];
   if (food === 'chicken-thigh' && says(onBone)) return 'chicken-thigh-bone';
   if (food === 'turkey-thigh' && says(onBone)) return 'turkey-leg';

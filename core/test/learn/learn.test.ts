@@ -8,7 +8,7 @@ import { isPlanOf } from '../../src/plan/made-for';
 import { plan } from '../../src/plan/plan';
 import { potOfKitchen } from '../../src/plan/setup/learned';
 import { pots } from '../../src/pot/profile';
-import { learnedBehind } from '../../src/plan/questions/learned-behind';
+import { learnedBehind } from '../../src/plan/learned-moved';
 import { uncertainty } from '../../src/plan/questions/uncertainty';
 import { plausible } from '../helpers/plausible';
 import { demoDish } from '../helpers/demo';

@@ -62,6 +62,10 @@ export const juiceLeft: Record<State, number> = {
   mush: 0.4,
   cooked: 0.15,
 };
+/** Juice that an item gives under the lid after what frying left of it, and all water that it brings, g; under 0 where it drinks. */
+export const juiceG = ({ grams, food, state }: Item): number => grams * food.released[0] * juiceLeft[state];
+export const waterBroughtG = ({ grams, food, state }: Item): number =>
+  grams * (food.free[0] + food.released[0] * juiceLeft[state]);
 
 /** Temperatures of what comes to the board, degC [common practice]. */
 export const boardC = { fridge: 4, shelf: 20, frozen: -18, hotLiquid: 90, hotFood: 85 } as const;

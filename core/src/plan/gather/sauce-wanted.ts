@@ -10,7 +10,7 @@ import {
   wholeKernelMoisture,
   type FamilyRule,
 } from './families';
-import { browns, has, isFinishSauce, juiceLeft, type Gathered, type Item } from './item';
+import { browns, has, isFinishSauce, waterBroughtG, type Gathered, type Item } from './item';
 
 /** A porridge of kernels that stay whole, as rice pudding: loose and soft, where oats are their own measure. */
 export const isLoosePorridge = ({ rule, grain }: Pick<Gathered, 'rule' | 'grain'>): boolean =>
@@ -71,8 +71,7 @@ function writtenSauceShare(family: Family, items: readonly Item[], pouredG: numb
   const served = servedShares[family];
   if (!served || pouredG <= 0) return null;
   const eaten = items.filter((i) => i.food.kind !== 'fat');
-  const gives = (i: Item): number =>
-    isFinishSauce(i) ? i.grams : i.grams * (i.food.free[0] + i.food.released[0] * juiceLeft[i.state]);
+  const gives = (i: Item): number => (isFinishSauce(i) ? i.grams : waterBroughtG(i));
   const given = eaten.filter((i) => !i.food.grain && !i.main).reduce((s, i) => s + gives(i), 0);
   const drunk = eaten
     .filter((i) => i.food.grain)

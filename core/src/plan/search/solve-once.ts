@@ -126,7 +126,7 @@ function solveWithin(setup: Setup, texture: Texture, near: Near | null, bounds: 
       : liquidWithoutStarch(setup, bounds));
   let found: Found | null = null;
   let perfect: Run | null = null;
-  const seen: Run[] = [];
+  const seen: Near[] = [];
   for (let round = 0; round < mostRounds; round++) {
     const from: Run | null = found && found.best;
     const pressures: readonly ('high' | 'low')[] = from ? [from.h.heated.pressure] : pressuresOf(setup);
@@ -144,7 +144,7 @@ function solveWithin(setup: Setup, texture: Texture, near: Near | null, bounds: 
     // A program that comes back after another goes round in a circle.
     const again = seen.some((r) => r.holdMin === best.holdMin && sameRelease(r.release, best.release));
     if (o.liquidMl !== undefined || !setup.g.grain || (again && moved < settled) || moved < 1) break;
-    seen.push(best);
+    seen.push({ holdMin: best.holdMin, release: best.release });
     addMl = best.addMl;
   }
   const { best } = found!;

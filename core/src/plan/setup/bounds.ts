@@ -1,6 +1,6 @@
 import { turnBetween } from '../../bisect';
 import { bowlCapacityLitres } from '../../grain/bowl';
-import { juiceLeft } from '../gather/item';
+import { juiceG } from '../gather/item';
 import { beforeOf, type Setup } from './setup';
 import { fillLimits, stackPlan, thinAtBaseMl, type Geometry, type StackInput } from './stack';
 
@@ -42,9 +42,7 @@ const stackOf = (setup: Setup, addMl: number): StackInput => ({
 /** What the things of a first stage gave or drank, less its steam and with what the cook measured: it stands in the pot before the second lid, g. */
 function gravyGainG({ g, src, first }: Setup): number {
   if (!first) return 0;
-  const given = g.items
-    .filter((i) => first.items.has(i.ingredient.id) && !i.main)
-    .reduce((s, i) => s + i.grams * i.food.released[0] * juiceLeft[i.state], 0);
+  const given = g.items.filter((i) => first.items.has(i.ingredient.id) && !i.main).reduce((s, i) => s + juiceG(i), 0);
   return given - first.steamG + src.gravyG;
 }
 

@@ -1,7 +1,6 @@
 import type { Learned, LearnedValue } from '../../dish/learned';
 import { potInUse, type Kitchen } from '../../dish/kitchen';
 import type { Dish } from '../../dish/schema';
-import { findFood } from '../../food/find';
 import { recordOf } from '../../food/own-food';
 import type { FoodRecord, GrainRecord } from '../../food/record';
 import { pieceSd } from '../../meat/cautious';
@@ -119,61 +118,10 @@ function grainAsLearned({ id, kind }: FoodRecord, rec: GrainRecord, { cook, grai
   };
 }
 
-/** A value is named beside a plan once this share of its spread is gone, and it moves something [from memory]. */
-const knownFrom = 0.8;
-const worthNaming = 0.7;
-
-/** Hands that write a log down, and what no plan reads. */
-const movesNoPlan = ['tap', 'late', 'sense', 'jug', 'juice'];
-/** What moves a starch: what is called right, and how fast this packet gets there. */
-export const starchParameters: readonly string[] = ['like', 'speed', 'shift'];
-/** "like:react" is "like" of one class of grain. */
-export const baseOf = (parameter: string): string => parameter.split(':')[0]!;
-/** "like:diff" moves no white rice; pasta stands as its packet says, and a dish without a starch has none to move. */
-function movesStarch(parameter: string, starch: FoodRecord | null): boolean {
-  if (!starchParameters.includes(baseOf(parameter))) return true;
-  const kinetics = parameter.split(':')[1];
-  return starch?.kind === 'grain' && (kinetics === undefined || kinetics === starch.grain?.kinetics);
-}
-
-/** What of all this moved a plan, the surest first; none in a kitchen without it. */
-function movedBy(kitchen: Kitchen, starch: string | undefined): NonNullable<Plan['learned']>['moved'] {
-  const learned = learnedIn(kitchen);
-  const { potId } = kitchen;
-  if (!learned) return [];
-  const food = starch === undefined ? null : findFood(starch);
-  const groups = [
-    { of: potId, values: learned.pots[potId] ?? {} },
-    { of: 'cook', values: learned.cook },
-    ...(starch === undefined ? [] : [{ of: starch, values: learned.grains[starch] ?? {} }]),
-  ];
-  return groups
-    .flatMap(({ of, values }) =>
-      Object.entries(values).map(([parameter, v]) => ({
-        of,
-        parameter,
-        value: v.value,
-        sd: v.sd,
-        cooks: v.cooks,
-        left: v.sd / v.priorSd,
-      })),
-    )
-    .filter((m) => m.left < knownFrom && Math.abs(m.value) > worthNaming * m.sd)
-    .filter((m) => !movesNoPlan.includes(m.parameter) && movesStarch(m.parameter, food))
-    .sort((a, b) => a.left - b.left)
-    .map(({ left: _, ...m }) => m);
-}
-
 /** A mark of everything that was learned and is in use; undefined as from the factory. */
 export function learnedMark(kitchen: Kitchen): string | undefined {
   const learned = learnedIn(kitchen);
   return learned && shortMark(stableJson([learned.pots, learned.cook, learned.grains]));
-}
-
-/** What a plan keeps of what was learned when it was made. */
-export function learnedOf(kitchen: Kitchen, starch: string | undefined): Plan['learned'] {
-  const mark = learnedMark(kitchen);
-  return mark === undefined ? undefined : { mark, moved: movedBy(kitchen, starch) };
 }
 
 /** The kitchen that a plan was made in: one made as from the factory is followed so, whatever has been learned since. */

@@ -12,7 +12,7 @@ import { brownOf, searMinutes } from '../setup/fry';
 import type { Gathered, Item } from '../gather/item';
 import { normal } from '../../normal';
 import { meatsOf, minimumC, mustReach, placementOf, type Earlier } from '../gather/pieces';
-import { inSteps, joined } from './joined';
+import { beforeThis, joined } from './joined';
 import type { Ways } from './ways';
 
 /** Tossed pieces in a hot pan, a quarter of the surface in contact [tuned]. */
@@ -85,8 +85,7 @@ function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse =
   const bedTemps = (): Float64Array => (bed ??= grainTemps(run.history, { lagS: bedLagS(depthCm), standMin: 0 }));
   const piece = (item: Item): Followed => {
     const rec = item.food.meat!;
-    const history = earlier?.tempC.get(item.ingredient.id);
-    const before = history ? inSteps(history, earlier!.dtS, dtS) : null;
+    const before = beforeThis(earlier, item.ingredient.id, dtS);
     const ahead = before?.length ?? 0;
     const common = {
       composition: compositionOf(rec.composition),

@@ -3,7 +3,7 @@ import type { PotRun } from '../../pot/program';
 import type { PlantVerdict } from '../document/verdicts';
 import type { Gathered } from '../gather/item';
 import { placementOf, plantsOf } from '../gather/pieces';
-import { inSteps, joined } from './joined';
+import { beforeThis, joined } from './joined';
 import { type PieceOptions, restS } from './meat';
 
 /** How soft each plant piece gets along the run, and along what it has been through before this lid. */
@@ -15,8 +15,7 @@ export function runPlants(
   const dtS = run.history.dtS;
   return plantsOf(g).map((item) => {
     const p = item.food.plant!;
-    const history = earlier?.tempC.get(item.ingredient.id);
-    const before = history ? inSteps(history, earlier!.dtS, dtS) : null;
+    const before = beforeThis(earlier, item.ingredient.id, dtS);
     const [water, protein, fat, carb, fibre, ash] = p.composition;
     const r = cookPiece({
       composition: { water, protein, fat, carb, fibre, ash },

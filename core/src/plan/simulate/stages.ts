@@ -4,7 +4,7 @@ import type { PotRun } from '../../pot/program';
 import type { History } from '../../history';
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import type { Setup, FirstStage } from '../setup/setup';
-import { hasFlag, juiceLeft, type Gathered, type Item } from '../gather/item';
+import { hasFlag, waterBroughtG, type Gathered, type Item } from '../gather/item';
 import { leastThinMl } from '../setup/bounds';
 import { depthCm, loadOf } from '../setup/load';
 import { isTenderAim, seedTimes, type Earlier } from '../gather/pieces';
@@ -142,7 +142,7 @@ export function earlierOf(h: History, items: Iterable<string>): Earlier {
 function gravyIn(setup: Setup, ids: ReadonlySet<string>, liquidMl: number): number {
   const given = setup.g.items
     .filter((i) => ids.has(i.ingredient.id) && !i.main)
-    .reduce((s, i) => s + i.grams * (i.food.free[0] + i.food.released[0] * juiceLeft[i.state]), 0);
+    .reduce((s, i) => s + waterBroughtG(i), 0);
   return liquidMl * setup.src.mainWaterPerMl + given - setup.src.reducedG - setup.src.filmG;
 }
 
