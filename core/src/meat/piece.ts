@@ -51,6 +51,8 @@ export interface PieceInput {
   coarse?: boolean;
   /** snapshots of the way up and the hold, shared by runs that only differ in hold and release */
   way?: Way;
+  /** the runs of that way are the same up to here, s; left out, up to their release */
+  sharedS?: number;
   /** filled with the core about every 15 s, for the curve */
   trace?: { minutes: number[]; coreC: number[] };
 }
@@ -134,6 +136,8 @@ class PieceRun {
   private readonly settledS: number;
   private readonly spanS: number;
   private readonly releaseS: number;
+  /** snapshots are kept and taken up as far as this, s */
+  private readonly sharedS: number;
   private atS = 0;
   private peakC = 0;
   private startJ = 0;
@@ -149,6 +153,7 @@ class PieceRun {
     this.settledS = max(this.stepS, input.coarse ? coarseSettledS : settledStepS);
     this.spanS = (input.tempC.length - 1) * input.dtS;
     this.releaseS = input.releaseAt * input.dtS;
+    this.sharedS = min(this.releaseS, this.spanS, input.sharedS ?? Infinity);
     this.solver =
       input.way?.solver ??
       new Cells({
@@ -165,7 +170,7 @@ class PieceRun {
   /** The pan or the board; a run that shares its way is taken up at the last snapshot instead. */
   beforeLid(): void {
     const { input, solver } = this;
-    const known = input.way?.from(min(this.releaseS, this.spanS)) ?? null;
+    const known = input.way?.from(this.sharedS) ?? null;
     if (known) {
       solver.load(known.cells);
       this.atS = known.atS;
@@ -209,7 +214,7 @@ class PieceRun {
       solver.step(dt * stretch, this.around);
       this.peakC = max(this.peakC, solver.coreC());
       if (this.atS >= nextKeptS - 1e-6) {
-        if (this.atS <= this.releaseS + 1e-6) this.keep();
+        if (this.atS <= this.sharedS + 1e-6) this.keep();
         nextKeptS += wayS;
       }
       if (input.trace && (this.atS >= nextTraceS || this.atS >= this.spanS - 1e-6)) {

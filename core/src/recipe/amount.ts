@@ -51,7 +51,7 @@ const heaps: Readonly<Record<string, number>> = {
 
 const vagueHead = /^(?:some|a few|a little|a bit of|several|plenty of|un poco de|algo de|algun[oa]s?|bastante)\b/;
 const oneOf =
-  /^(?:(?:pinch|dash|splash|drizzle|handful|knob|thumb|bunch|sprig|pizca|chorrito|punado|manojo) (?:of |de )?|(?:glass|mug|cup|tin|can|packet|vaso|vasito|copa|taza|lata) (?:of|de) )(?=[a-z])/;
+  /^(?:(?:(?:heaped|heaping|rounded|level|scant|generous) )?(?:tsp|tbsp|teaspoon|tablespoon|cucharad(?:it)?a) (?:of |de )?(?:colmada |rasa )?(?:de )?|(?:pinch|dash|splash|drizzle|handful|knob|thumb|bunch|sprig|pizca|chorrito|punado|manojo) (?:of |de )?|(?:glass|mug|cup|tin|can|packet|vaso|vasito|copa|taza|lata) (?:of|de) )(?=[a-z])/;
 const aboutHead =
   /^(?:about|approximately|approx|around|roughly|circa|ca|aprox|aproximadamente|unos|unas|alrededor de|up to|at least)\b\.?\s*/;
 const rangeHead = new RegExp(String.raw`^(${numberSource})\s*(?:-|\bto\b|\bor\b|\ba\b|\bo\b)\s*(${numberSource})`);

@@ -1,3 +1,4 @@
+import { findFood } from '../food/find';
 import type { Measure } from './amount';
 import type { NamedFood } from './food-names';
 
@@ -62,6 +63,37 @@ const anyBeef = /^(?:beef|ternera|res|carne de (?:res|ternera|vaca))$/;
 const forTheWok = /\b(?:thin(?:ly)?|strips?|stir[\s-]?fry|tiras)\b/;
 const thinlySliced = /\b(?:thin(?:ly)?|strips?|sliced|shaved|tiras|laminas|fin[oa]s?)\b/;
 
+/**
+ * The mince of an animal, by its words; birds first, whose minimum is the highest. Of a bird, a sheep or game without a mince
+ * of its own the nearest stands in, of no lower minimum.
+ */
+const minces: readonly (readonly [RegExp, string])[] = [
+  [/\b(?:turkey|pavo)\b/, 'turkey-ground'],
+  [
+    /\b(?:chicken|duck|goose|guinea fowl|pheasant|partridge|quail|ostrich|pollo|pato|pintada|faisan)\b/,
+    'chicken-ground',
+  ],
+  [/\b(?:pork|boar|cerdo|puerco|jabali)\b/, 'pork-ground'],
+  [/\b(?:lamb|mutton|goat|hogget|cordero|cabrito|cabra)\b/, 'lamb-ground'],
+  [/\bveal\b/, 'veal-ground'],
+  [/\b(?:beef|bison|venison|deer|elk|rabbit|hare|ternera|res|vaca|ciervo|venado|conejo)\b/, 'beef-ground'],
+];
+const mincedCuts = new Set(['white', 'dark', 'stew']);
+/** "Ground chicken thigh", "turkey breast, minced": the cut went through the mincer. */
+const isMincedCut = (food: string, name: string, line: string): boolean =>
+  mincedCuts.has(findFood(food).meat?.cut ?? '') &&
+  new RegExp(
+    String.raw`\b(?:ground|minced) (?:\p{L}+ ){0,2}${name}\b|\b${name}(?:,| -)? (?:(?:finely|coarsely|freshly) )?(?:ground|minced|molid[oa]s?)(?=\s*(?:$|[,;()]))`,
+    'u',
+  ).test(line);
+/** Mince of no animal, as it is sold; the line may still name one: "turkey thigh mince". */
+const anyMince = /^(?:mince|ground meat|minced meat|keema|burger meat)$/;
+
+function minceOf(food: string, name: string, line: string): string | undefined {
+  if (!anyMince.test(name) && !isMincedCut(food, name, line)) return undefined;
+  return minces.find(([animal]) => animal.test(line))?.[1];
+}
+
 /** What else in the line says which food of a near kind it is: "low-sodium", "canned", "dried", "leftover". */
 export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: string, measure: Measure | null): string {
   const says = (re: RegExp): boolean => re.test(line);
@@ -77,6 +109,8 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   )
     return 'broth-low-salt';
   if (food === 'sausage-fresh' && says(outOfCasing)) return 'sausage-meat';
+  const mince = minceOf(food, name, line);
+  if (mince) return mince;
   const forSteak = longFibred.test(name) ? thinlySliced : anyBeef.test(name) ? forTheWok : null;
   if (food === 'beef-stew' && forSteak && says(forSteak)) return 'beef-steak';
   if (isJointed(name, line)) return jointChoices[0];

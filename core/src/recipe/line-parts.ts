@@ -6,6 +6,7 @@ import { foodsIn, languages } from './food-names';
 import { foodOf } from './line-food';
 import { tasteWords } from './line-unweighed';
 import { headFood } from './name-head';
+import { isPlain } from './qualifiers';
 import { withoutBrackets, wordsOf } from './words';
 
 /** A plain line as the lines of its foods, one each; `ownWords` where each has words of its own in what was typed. */
@@ -79,6 +80,12 @@ function seasoningsOf(plain: string): string[] | null {
 const isSeasoning = (part: string): boolean =>
   languages.some((l) => ['seasoning', 'fat'].includes(findFood(headFood(part, l)?.food ?? 'water').kind));
 
+/** A weight or a volume of something with a name, known or not: it is a line of its own, and asks. */
+function isMeasured(part: string): boolean {
+  const { value, measure, rest } = headAmount(part);
+  return value !== null && measure !== null && measure in units && wordsOf(rest).some((w) => !isPlain(w));
+}
+
 /** Words at the end of a line that are about all of it. */
 const useWords =
   /\b(?:for|as) (?:the )?(?:marinade|topping|garnish)|to (?:serve|finish)|para (?:el |la )?(?:marinada|adobo|servir)$/;
@@ -94,10 +101,21 @@ const beforeSeasoning = /,\s*(?=(?:salt|sal|pepper|pimienta)(?:\s+(?:to taste|al
 /** Another food that has its amount behind it: "2 chillies, ginger paste 2 tbsp". */
 const beforeAmountLast = /,\s*(?=\p{L}[\p{L}\s-]*\s\d[\d.,/]*\s*(?:g|kg|ml|l|lbs?|oz|cups?|tbsp|tsp|tazas?)\b\.?$)/iu;
 
+/** "1 red pepper, 1 green": a number and a colour alone are of the first food. */
+const colours = '(?:red|green|yellow|orange|white|brown|purple|black)';
+const colores = '(?:roj|verd|amarill|blanc|negr)[a-z]+';
+const colourAlone = new RegExp(`^(\\d[\\d./]*|one|an?|un[oa]?) (?:(${colours})(?: one)?|(${colores}))$`);
+function withColour([, count, colour, spanish]: RegExpExecArray, first: string): string {
+  const named = first.replace(new RegExp(`\\b${colours} | ${colores}\\b`), '');
+  return spanish ? `${count} ${named} ${spanish}` : `${count} ${colour} ${named}`;
+}
+
 /** "2 tbsp butter, plus 1 tbsp for finishing": the second amount is of the first food. */
 const withItsFood = ([first = '', ...others]: string[]): string[] => [
   first,
   ...others.map((part) => {
+    const colour = colourAlone.exec(part);
+    if (colour && !namesFood(part)) return withColour(colour, headAmount(first).rest);
     const { value, measure, rest } = headAmount(part);
     const isBare = value !== null && measure !== null && measure in units && /^(?:more|extra|for|to|para)\b/.test(rest);
     return isBare ? `${part.slice(0, part.length - rest.length)} ${headAmount(first).rest}, ${rest}` : part;
@@ -123,6 +141,8 @@ function amountsOf(plain: string): string[] | null {
   // After a food that is known, a part with a food somewhere in it is a line that asks: nothing is swallowed.
   const speaksOf = (part: string): boolean =>
     languages.some((l) => foodsIn(wordsOf(withoutBrackets(part)), l).length > 0);
-  if (!namesFood(parts[0]!) || !parts.every((part) => namesFood(part) || speaksOf(part))) return null;
+  const isKnown = (part: string): boolean => namesFood(part) || speaksOf(part);
+  const isRow = namesFood(parts[0]!) ? parts.every(isKnown) : parts.every((p) => isMeasured(p) || isKnown(p));
+  if (!isRow || !parts.some(namesFood)) return null;
   return parts.map((part) => (use === '' || part.includes(use) ? part : `${part} ${use}`));
 }

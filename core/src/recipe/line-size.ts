@@ -79,7 +79,11 @@ function plainAmount(
       : known({ value, unit: measure }, trust.usualSize, 'usual-size');
   if (measure === 'packet')
     return food.packetG ? known({ value, unit: 'packet' }, trust.packet, 'size-unknown') : ask('size-unknown');
-  if (measure in units) return known({ value, unit: measure as UnitId });
+  if (measure in units) {
+    const { kind, size } = units[measure as UnitId];
+    if (kind === 'volume' && isGroundRoot(f)) return known({ value: Math.round(value * size), unit: 'g' });
+    return known({ value, unit: measure as UnitId });
+  }
   const id = measure as MeasureId;
   // "Rama de canela", "hoja de laurel": a piece of that spice.
   if (food.id === 'spice-whole' && measures[id].grams && pieceByName(f.hit.name)) return counted(f, food, known);
@@ -88,6 +92,10 @@ function plainAmount(
   const factor = f.head.size && size.unit !== 'ml' ? sizeFactor[f.head.size] : 1;
   return known(weighed({ ...size, value: size.value * factor }, food), trust.usualSize + 0.1);
 }
+
+/** Ginger or garlic ground to a paste fills its spoon: about as heavy as water [common practice]. */
+const isGroundRoot = ({ food, hit }: LineFacts): boolean =>
+  (food === 'ginger' || food === 'garlic') && /\bpaste$/.test(hit.name);
 
 /** What is sold in the tin of 400 g everywhere; fish, paste, milk and pickles come in tins of many sizes [common practice]. */
 const inUsualTins = new Set([

@@ -33,7 +33,10 @@ const shapes: readonly (readonly [RegExp, Prep['shape']])[] = [
     'cube',
   ],
   [/\b(?:strips?|en tiras|tiras)\b/, 'strip'],
-  [/\b(?:slices?|sliced|slabs?|(?:en )?(?:rodajas|laminas|filetes)|fileteados?|laminad[oa]s?)\b/, 'slab'],
+  [
+    /\b(?:slices?|sliced|slabs?|coins?|rounds|half[\s-]?moons?|(?:en )?(?:rodajas|laminas|filetes)|fileteados?|laminad[oa]s?)\b/,
+    'slab',
+  ],
   [/\b(?:ground|minced|picad[oa]s? fin[oa])\b/, 'ground'],
   [/\b(?:whole|enter[oa]s?)\b/, 'whole'],
 ];

@@ -107,7 +107,8 @@ export function partsOf(text: string): RecipeParts {
       plain.length <= 120 &&
       !isStep(line, withoutAside(plain))
     ) {
-      out.title = line.replace(/\*\*|__/g, '');
+      out.title = line.replace(/\*\*|__/g, '').replace(peopleInBrackets, '');
+      out.serves ??= Number(peopleInBrackets.exec(line)?.[1]) || null;
       continue;
     }
     if (
@@ -134,6 +135,9 @@ export function partsOf(text: string): RecipeParts {
     else out.notes.push(line);
   }
 }
+
+/** "Jambalaya for a crowd (8)", "Pulao (4-6)": nothing else of a title is a bare number; of two the larger. */
+const peopleInBrackets = /\s*\((?:\d{1,2}\s*(?:-|–|to|a)\s*)?(\d{1,2})\)\s*$/;
 
 /** "Biryani (3 whistles)": what stands in brackets at its end makes no step and no ingredient of a title. */
 const withoutAside = (plain: string): string => plain.replace(/\s*\([^)]*\)$/, '');

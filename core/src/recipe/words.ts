@@ -11,6 +11,8 @@ const vulgar: Readonly<Record<string, string>> = {
   ...{ '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' },
 };
 
+const isRange = (from: number, to: number): boolean => from >= 4 && to > from && to <= from + 4 && to !== 8 && to !== 16;
+
 /**
  * A line made plain for reading: no bullet, no markup, fractions as 1/2, one kind of dash and quote, folded. "T" is the
  * tablespoon and "t" the teaspoon only as long as capitals are seen, so they are written out here.
@@ -27,6 +29,11 @@ export function plainLine(line: string): string {
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
     .replace(/(\d)\s*"(?=\s|$|,)/g, '$1 inch')
+    .replace(/\bp(?:w|o?w?d)e?r\b|\bpwd\b/gi, 'powder')
+    // "85/15 ground beef": lean and fat, no amount.
+    .replace(/\b([5-9]\d)\/(\d{1,2})\b/g, (share, lean, fat) => (Number(lean) + Number(fat) === 100 ? '' : share))
+    // "10/12 prawns" are ten to twelve; "5/8 cup" is a fraction.
+    .replace(/^(\d{1,2})\/(\d{1,2})(?= )/, (share, a, b) => (isRange(Number(a), Number(b)) ? `${a}-${b}` : share))
     // Ginger and garlic, ground as one.
     .replace(/\bg\s?[&+/]\s?g(?= paste)/i, 'gg')
     .replace(/(\d)\s*T\b\.?/g, '$1 tbsp')
@@ -43,7 +50,7 @@ export const withoutBrackets = (plain: string): string =>
     .trim();
 
 /** Words and numbers of a text; hyphens part words, so that "low-sodium" is two. */
-export const wordsOf = (text: string): string[] => text.match(/[\p{L}]+|\d+(?:[.,]\d+)?/gu) ?? [];
+export const wordsOf = (text: string): string[] => text.match(/[\p{L}]+|\d+(?:[.,]\d+|\/\d+)?/gu) ?? [];
 
 /**
  * What the singular of a word may be, the word itself first: English and Spanish plurals are regular enough for foods, and a

@@ -121,10 +121,14 @@ function layerLines({ dish, p, name, poured }: Card): string[] {
       (l) =>
         `${grams(l.grams)} ${name(l.ingredient)}${alternates(laid) ? '' : `, ${sentenceOf('card-place', l.place)}`}`,
     ),
-    ...(p.salt.addG >= 0.5 ? [`salt ${grams(p.salt.addG)} in all, three quarters now`] : []),
+    ...(p.salt.addG >= 0.5 ? [`${saltWords(dish, p.salt.addG)}, three quarters now`] : []),
     ...(p.salt.tableG >= 0.5 ? [`salt ${grams(p.salt.tableG)} at the table`] : []),
   ];
 }
+
+/** What is still to add: beside salt of the list it is so much more of it. */
+const saltWords = ({ ingredients }: Dish, addG: number): string =>
+  ingredients.some((i) => i.food === 'salt') ? `another ${grams(addG)} of salt` : `salt ${grams(addG)} in all`;
 
 /** Layers in turn lie where they stand in the list; "at the base" would say nothing of the second. */
 const alternates = (laid: Plan['stack']): boolean => new Set(laid.map((l) => l.ingredient)).size < laid.length;

@@ -13,6 +13,29 @@ test.each([
       ['spice-ground', 2, 'marinade'],
     ],
   ],
+  // A colour alone is another of the first.
+  [
+    '1 red pepper, 1 green',
+    [
+      ['bell-pepper', 150, undefined],
+      ['bell-pepper', 150, undefined],
+    ],
+  ],
+  [
+    '2 pimientos rojos, 1 verde',
+    [
+      ['bell-pepper', 300, undefined],
+      ['bell-pepper', 150, undefined],
+    ],
+  ],
+  // What is weighed is a line of its own and asks, where nobody knows it too.
+  [
+    '1 tbsp blorptz, 1/2 tsp turmeric',
+    [
+      [null, null, undefined],
+      ['spice-ground', 1, undefined],
+    ],
+  ],
   [
     '1/2 tsp each cumin, coriander and salt',
     [
@@ -158,7 +181,7 @@ test('of two foods the last may have its amount behind it', () => {
   const lines = readLine('2 green chillies, ginger garlic paste 2 tbsp');
   expect(lines.map((l) => [l.food, l.amount])).toEqual([
     ['chili', { value: 2, unit: 'piece' }],
-    ['ginger', { value: 2, unit: 'tbsp' }],
+    ['ginger', { value: 30, unit: 'g' }],
   ]);
   for (const one of ['1 onion, about 150 g', '2 chicken breasts, each 200 g', '1 can tomatoes, drained 240 g'])
     expect(readLine(one)).toHaveLength(1);
@@ -269,6 +292,23 @@ test('of several foods on a line none is lost, whatever is said of all of them',
   expect(lines.map((l) => l.food)).toEqual(['carrot', 'celery', 'onion']);
   const asking = readLine('1 carrot, 2 onions in some unheard-of way');
   expect(asking.map((l) => l.food)).toEqual(['carrot', 'onion']);
+});
+
+test('what the meat is marinated with goes in with it, unfried where nothing is fried', () => {
+  const biryani = (method: string) =>
+    readRecipe(
+      `Biryani (6)\n800 g chicken thighs\n150 g yogurt\njuice of 1 lemon\n400 g basmati\n600 ml water\n\n${method}`,
+    );
+  const raw = biryani('Marinate the chicken in yogurt and lemon. Lay the rice on top. HP 5 min, NPR 10.');
+  const of = (r: typeof raw, food: string) => r.dish!.ingredients.find((i) => i.food === food)!;
+  expect(raw.dish!.serves).toBe(6);
+  expect(raw.dish!.title).toBe('Biryani');
+  expect([of(raw, 'yogurt').joins, of(raw, 'lemon-juice').joins]).toEqual(['marinade', 'marinade']);
+  expect(of(raw, 'chicken-thigh').prep?.state).toBe('raw');
+  const seared = biryani('Marinate the chicken in yogurt and lemon. Brown it 5 min. Rice on top. HP 5 min, NPR 10.');
+  expect(of(seared, 'chicken-thigh').prep?.state).toBeUndefined();
+  const late = biryani('Brown the chicken. Yogurt, rice. HP 5 min, NPR 10. Squeeze over the lemon.');
+  expect(of(late, 'lemon-juice').joins).toBeUndefined();
 });
 
 test('a label before the first amount, and a list of what comes at the end, lose nothing', () => {

@@ -54,4 +54,6 @@ export const seedTimes = 1.3;
 export interface Earlier {
   dtS: number;
   tempC: ReadonlyMap<string, Float64Array>;
+  /** while the hold of that stage is looked for: its first so many seconds are the same in every try */
+  sharedS?: number;
 }

@@ -48,6 +48,12 @@ interface Trial extends Pick<Run, 'holdMin' | 'release' | 'potRun' | 'naturalMin
   clock: { temps: Float64Array; run: PotRun } | null;
 }
 
+/** The best program of a way up so far, and where it lies on the grid of holds. */
+interface Top {
+  i: number;
+  run: Run;
+}
+
 /** What a search is bound by. */
 interface Asked {
   /** sauce that is missing with so much liquid, g; null where nothing drinks */
@@ -196,22 +202,34 @@ export class Search {
     return best === top ? top : this.uphill(this.indexOf(best.holdMin), release, false);
   }
 
-  /** From a start to the top of its hill: steps of one on the grid. */
+  /** From a start to the top of its hill: nothing beside it is better. */
   private uphill(start: number, release: Release, pieces = true): Run {
     if (this.asked.fixed.holdMin !== undefined) return this.judge(this.asked.fixed.holdMin, release, pieces);
-    let best = this.at(start, release, pieces);
-    for (const direction of [1, -1]) {
-      let moved = false;
-      for (let i = start + direction; i >= 0 && i < this.grid.length; i += direction) {
-        if (pieces && this.isBeaten(i, release, best)) break;
-        const next = this.at(i, release, pieces);
-        if (better(best, next) !== next) break;
-        best = next;
-        moved = true;
-      }
-      if (moved) break;
+    let top: Top = { i: start, run: this.at(start, release, pieces) };
+    let flat = 0;
+    for (let direction = 1; flat < 2; direction = -direction) {
+      const next = this.stride(top, direction, release, pieces);
+      flat = next === top ? flat + 1 : 0;
+      top = next;
     }
-    return best;
+    return top.run;
+  }
+
+  /** As far as it goes up one way: strides on the grid that double while they lead up, and halve from the first that does not. */
+  private stride(from: Top, direction: number, release: Release, pieces: boolean): Top {
+    let top = from;
+    let grows = true;
+    for (let step = 1; step >= 1; step = grows ? 2 * step : step / 2) {
+      const i = top.i + direction * step;
+      const next = this.isOnGrid(i) && !(pieces && this.isBeaten(i, release, top.run)) && this.at(i, release, pieces);
+      if (next && better(top.run, next) === next) top = { i, run: next };
+      else grows = false;
+    }
+    return top;
+  }
+
+  private isOnGrid(i: number): boolean {
+    return i >= 0 && i < this.grid.length;
   }
 
   /** Not even with perfect pieces is this program better: they need not be followed. */

@@ -4,14 +4,14 @@ import { cautiousVariation } from '../../meat/cautious';
 import { lethalityLaw } from '../../meat/lethality';
 import { compositionOf } from '../../meat/properties';
 import type { Way } from '../../meat/way';
-import { cookPiece, type PieceInput, type PieceResult, type PreStage } from '../../meat/piece';
+import { cookPiece, type PieceInput, type PieceResult } from '../../meat/piece';
 import { thresholds } from '../../meat/tenderness';
 import { naturalMinOf, type PotRun } from '../../pot/program';
 import type { MeatVerdict } from '../document/verdicts';
 import { brownOf, searMinutes } from '../setup/fry';
 import type { Gathered, Item } from '../gather/item';
 import { normal } from '../../normal';
-import { meatsOf, minimumC, mustReach, placementOf, type Earlier } from '../gather/pieces';
+import { isTenderAim, meatsOf, minimumC, mustReach, placementOf, type Earlier } from '../gather/pieces';
 import { beforeThis, joined } from './joined';
 import type { Ways } from './ways';
 
@@ -99,6 +99,7 @@ function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse =
       place: placementOf(g, item),
       restS,
       coarse,
+      ...(earlier?.sharedS === undefined ? {} : { sharedS: earlier.sharedS }),
     };
     return { item, common, before };
   };
@@ -120,7 +121,16 @@ function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse =
       ...shared,
     });
   };
-  return { piece, cautiously };
+  const likely = ({ item, common, before }: Followed, trace?: PieceInput['trace']): PieceResult =>
+    cookPiece({
+      ...common,
+      exponent: item.piece.exponent,
+      pre: item.joins === 'fry' ? [{ durationS: searMinutes(item, brownOf(g, item)) * 60, ...searEnv }] : [],
+      tempC: joined(before, run.history.tempC),
+      ...(ways ? { way: ways.of(`${item.ingredient.id} likely`) } : {}),
+      ...(trace ? { trace } : {}),
+    });
+  return { piece, likely, cautiously };
 }
 
 /**
@@ -130,22 +140,13 @@ function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse =
  */
 export function runMeats(g: Gathered, run: PotRun, options: PieceOptions): MeatRun[] {
   const { ways, surely } = options;
-  const { piece, cautiously } = following(g, run, options);
+  const { piece, likely, cautiously } = following(g, run, options);
   return meatsOf(g).map((item) => {
     const id = item.ingredient.id;
     const followed = piece(item);
     const { common, before } = followed;
-    const pre: PreStage[] =
-      item.joins === 'fry' ? [{ durationS: searMinutes(item, brownOf(g, item)) * 60, ...searEnv }] : [];
     const trace = { minutes: [] as number[], coreC: [] as number[] };
-    const nominal = cookPiece({
-      ...common,
-      exponent: item.piece.exponent,
-      pre,
-      tempC: joined(before, run.history.tempC),
-      ...(ways ? { way: ways.of(`${id} likely`) } : {}),
-      ...(ways ? {} : { trace }),
-    });
+    const nominal = likely(followed, ways ? undefined : trace);
     const program = holdAndNatural(run);
     const safe = surely?.get(id)?.find((s) => s.holdS <= program.holdS && s.naturalS <= program.naturalS);
     const cautious = safe?.cautious ?? cautiously(followed);
@@ -166,6 +167,15 @@ export function runMeats(g: Gathered, run: PotRun, options: PieceOptions): MeatR
 export function areSafe(g: Gathered, run: PotRun, options: PieceOptions): boolean {
   const { piece, cautiously } = following(g, run, options);
   return meatsOf(g).every((item) => isSafe(item, cautiously(piece(item))));
+}
+
+/** Is every piece as tender as it is aimed at and over its minimum? The first that is not ends the question. */
+export function areTenderAndSafe(g: Gathered, run: PotRun, options: PieceOptions): boolean {
+  const { piece, likely, cautiously } = following(g, run, options);
+  return meatsOf(g).every((item) => {
+    const followed = piece(item);
+    return isTenderAim(item, likely(followed).collagenCoreMin) && isSafe(item, cautiously(followed));
+  });
 }
 
 /** Is a piece that ended like this at its minimum, with the reduction that is asked of what is cooked from raw? */

@@ -6,9 +6,9 @@ import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import type { Setup, FirstStage } from '../setup/setup';
 import { hasFlag, waterBroughtG, type Gathered, type Item } from '../gather/item';
 import { leastThinMl } from '../setup/bounds';
-import { depthCm, loadOf } from '../setup/load';
-import { isTenderAim, seedTimes, type Earlier } from '../gather/pieces';
-import { runMeats } from './meat';
+import { depthCm as depthCmOf, loadOf } from '../setup/load';
+import { seedTimes, type Earlier } from '../gather/pieces';
+import { areTenderAndSafe } from './meat';
 import { runPlants } from './plants';
 import { Ways } from './ways';
 import { placeOf } from '../gather/place';
@@ -62,7 +62,7 @@ export function firstStage(
   const bare = { ...setup.src, soakG: 0, clingG: 0 };
   const load = loadOf({ g, src: bare, outerMl: setup.outerMl, pan: setup.pan }, liquidMl);
   const heated = new HeatedPot({ pot: setup.pot, altitudeM: setup.kitchen.altitudeM }, load, 'high');
-  const pieces = { g, tough, ids, depthCm: depthCm(g, load, baseAreaCm2(setup.pot)) };
+  const pieces = { g, tough, ids, depthCm: depthCmOf(g, load, baseAreaCm2(setup.pot)) };
   const holdMin = fixed?.holdMin ?? asPotRuns(setup.pot, heated, shortestHoldMin(setup, heated, pieces, then));
   const run = heated.finish(holdMin, { kind: 'quick' });
   return {
@@ -102,19 +102,18 @@ interface FirstPieces {
 function shortestHoldMin(
   setup: Setup,
   heated: HeatedPot,
-  { g, tough, ids, depthCm: depth }: FirstPieces,
+  { g, tough, ids, depthCm }: FirstPieces,
   then: Then | null,
 ) {
   const ways = new Ways();
   const enough = (holdMin: number): boolean => {
     const run = heated.finish(holdMin, { kind: 'quick' });
     const pieces: Gathered = { ...(then ? setup.g : g), items: [...tough] };
-    const options = then
-      ? { depthCm: then.depthCm, earlier: earlierOf(run.history, ids), coarse: true }
-      : { depthCm: depth, coarse: true, ways };
+    const earlier = { ...earlierOf(run.history, ids), sharedS: run.releaseS };
+    const options = { coarse: true, ways: ways.again(), ...(then ? { depthCm: then.depthCm, earlier } : { depthCm }) };
     const last = then?.run ?? run;
     return (
-      runMeats(pieces, last, options).every((m) => isTenderAim(m.item, m.nominal.collagenCoreMin) && m.verdict.ok) &&
+      areTenderAndSafe(pieces, last, options) &&
       runPlants(pieces, last, options).every((p) => p.doneTimes >= seedTimes)
     );
   };

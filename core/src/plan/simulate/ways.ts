@@ -4,8 +4,14 @@ import type { PotRun } from '../../pot/program';
 
 /** What the programs of one heated pot share of its pieces, so that each is followed no further than it has to be. */
 export class Ways {
-  private readonly along = new Map<string, Way>();
   private readonly ends = new WeakMap<PotRun, Map<string, PieceResult>>();
+
+  constructor(private readonly along = new Map<string, Way>()) {}
+
+  /** The same snapshots, for a run that ends otherwise though its last lid is the same. */
+  again(): Ways {
+    return new Ways(this.along);
+  }
 
   /** Snapshots of one piece along the heat-up and the hold. */
   of(piece: string): Way {

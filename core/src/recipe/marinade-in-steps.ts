@@ -1,0 +1,32 @@
+import { aboutOf, clausesOf } from './clause';
+import { foodsIn, languages } from './food-names';
+import { foodIn, type ReadLine } from './line';
+import { fold, wordsOf } from './words';
+
+const marinates = /\bmarinat|\bmarinar|\bmarina (?:el|la|los|las)\b|\bmacer(?:a|ar|amos)\b|\badob(?:a|ar|amos)\b/;
+/** What comes fried is not fried by the steps that name it. */
+const friedBefore = /\b(?:fried|browned|toasted|frit[oa]s?|dorad[oa]s?|tostad[oa]s?)\b/g;
+const fries = (steps: readonly string[]): boolean =>
+  steps.some((s) => clausesOf(fold(s).replace(friedBefore, ' ')).some((c) => aboutOf(c) === 'fry'));
+
+/**
+ * What the steps marinate the meat with goes in with it, and is not kept for the end: yogurt, lemon, vinegar. Marinated meat
+ * whose steps fry nothing is laid in as it is.
+ */
+export function marinateAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
+  const sentences = steps.flatMap((s) => fold(s).split(/[.;]/)).filter((s) => marinates.test(s));
+  if (sentences.length === 0) return;
+  const named = new Set(sentences.flatMap((s) => languages.flatMap((l) => foodsIn(wordsOf(s), l).map((f) => f.food))));
+  const isRaw = !fries(steps);
+  for (const line of read) {
+    const food = foodIn(line);
+    if (!food || line.refused) continue;
+    // "Lemon" in a step is the juice of its line.
+    const isNamed =
+      named.has(food.id) || (food.id === 'lemon-juice' && sentences.some((s) => /\blem[oó]n|\blim[eao]\b/.test(s)));
+    if (isNamed && (food.kind === 'dairy' || food.flags.includes('acid'))) line.joins ??= 'marinade';
+    const cut = food.meat?.cut;
+    if (isRaw && cut && cut !== 'egg' && cut !== 'cured' && cut !== 'cooked')
+      line.prep = { state: 'raw', ...line.prep };
+  }
+}
