@@ -1,3 +1,4 @@
+import { lastWhole } from '../../bisect';
 import { equivalentMin } from '../../grain/clock';
 import { rate } from '../../grain/rate';
 import { naturalMinOf, type PotRun, type Release } from '../../pot/program';
@@ -61,6 +62,11 @@ interface Asked {
   bounds: LiquidBounds;
   fixed: Fixed;
 }
+
+/** Every piece tender and every seed soft. */
+const isGood = (c: Run): boolean =>
+  c.plants.every((p) => p.verdict !== 'hard') &&
+  c.meats.every((m) => isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0));
 
 /** Everything that stays the same while the programs of one heated pot are compared. */
 export class Search {
@@ -166,17 +172,19 @@ export class Search {
     const byStarch = this.target ? start : 0;
     if (this.pieces === 0) return [byStarch];
     const safe = this.shortestSafe.from(byStarch, release);
-    const out = [safe];
     const from = safe === byStarch && !this.target ? 0 : safe;
-    const good = (c: Run): boolean =>
-      c.plants.every((p) => p.verdict !== 'hard') &&
-      c.meats.every((m) => isTenderAim(m.item, m.verdict.collagenCoreMin ?? 0));
-    if (!good(this.at(from, release)) && !this.shortestSafe.hopeless) {
-      const i = firstIndex(from, this.grid.length - 1, (k) => good(this.at(k, release)));
-      // Where no hold is long enough the longest is the nearest to it: the hill of a whistle cooker is bumpy.
-      out.push(i);
-    }
-    return out;
+    const first = this.at(from, release);
+    if (isGood(first) || this.shortestSafe.hopeless) return [safe];
+    // Without a starch there is one hill; with one its top may be short of what makes the pieces good.
+    const out = this.target ? [safe] : [];
+    const last = first.stops > 0 ? this.grid.length - 1 : this.lastAbove(from, release, first.score);
+    // Where no hold is long enough the longest is the nearest to it: the hill of a whistle cooker is bumpy.
+    return last === from ? [safe] : [...out, firstIndex(from, last, (k) => isGood(this.at(k, release)))];
+  }
+
+  /** The longest hold whose starch alone is still worth more than so many points: no piece makes up for a longer one. */
+  private lastAbove(from: number, release: Release, score: number): number {
+    return lastWhole(from, this.grid.length - 1, (i) => this.at(i, release, false).score > score);
   }
 
   /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */
