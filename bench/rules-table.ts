@@ -97,5 +97,5 @@ export const rules: readonly Rule[] = [
   ['F5', 'no number that is none leaves the core', 'plan/write/assemble.ts', 'Number.isFinite(x) ? null : path', 'null', 'rules'],
   ['F6', 'a program cooker gets only its own programs', 'plan/search/holds.ts', 'if (pot.programs) {', 'if (pot.programs && pot.litres < 0) {', 'decisions'],
   ['F7', 'the same food in two rows is one', 'plan/gather/gather.ts', 'if (!one) byKind.set(key, { ...row });', 'if (!one || true) byKind.set(key + row.ingredient.id, { ...row });', 'stack'],
-  ['F7', 'the order of rows does not matter', 'plan/gather/gather.ts', 'withoutIdlePan(inOwnOrder(together(rows)))', 'withoutIdlePan(together(rows))', 'stack'],
+  ['F7', 'the order of rows does not matter', 'plan/gather/gather.ts', 'withoutIdlePan(inOwnOrder(kneaded(together(rows))))', 'withoutIdlePan(kneaded(together(rows)))', 'stack'],
 ];

@@ -126,13 +126,21 @@ function planOrFull(c: Case, dish: Dish): Plan | null {
   }
 }
 
-/** Twice the dish never needs more than twice the liquid, to what a jug shows twice; where the pot is full nothing is asked. */
+/** What goes off as steam, g. */
+const steamOf = (p: Plan): number => -(p.liquid.ledger.find((r) => r.item === 'steam')?.grams ?? 0);
+
+/**
+ * Twice the dish never needs more than twice the liquid, to what a jug shows twice and to the steam that its own program
+ * loses beyond twice: let off at once because it was long under way, it boils off what falling pressure would have kept.
+ * Where the pot is full nothing is asked.
+ */
 export const twice: Law = (c, p) => {
   if (c.dish.serves > 30 || p.pot.fillFraction > 0.3) return null;
   const q = planOrFull(c, scaleBy(c.dish, 2).dish);
   if (q === null) return null;
   if (q.pot.fillFraction > 0.6 || (q.firstStage === null) !== (p.firstStage === null)) return null;
-  return q.liquid.addMl > 2 * p.liquid.addMl + 10 ? `${p.liquid.addMl} -> ${q.liquid.addMl}` : null;
+  const moreSteamMl = Math.max(0, steamOf(q) - 2 * steamOf(p));
+  return q.liquid.addMl > 2 * p.liquid.addMl + 10 + moreSteamMl ? `${p.liquid.addMl} -> ${q.liquid.addMl}` : null;
 };
 
 /** Steps of one and of two seconds tell the same. */
