@@ -16,7 +16,7 @@ const step = (folder, i) =>
     { path: '^core/src/plan/', pathNot: `^core/src/plan/(${planSteps.slice(0, i + 1).join('|')})/` },
     `core/plan/${folder} may use the steps before it only`,
   );
-const places = ['shelf', 'bench', 'stove', 'log', 'kitchen'];
+const places = ['shelf', 'bench', 'stove', 'log', 'kitchen', 'lab'];
 
 module.exports = {
   forbidden: [
@@ -45,6 +45,7 @@ module.exports = {
     inner('plan', ['words', 'quantity', 'food', 'water', 'pot', 'grain', 'meat', 'dish']),
     inner('cook', ['plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     inner('learn', ['words', 'cook', 'plan', 'dish', 'food', 'quantity', 'pot', 'grain']),
+    inner('lab', ['cook', 'plan', 'dish', 'food', 'grain']),
     inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
     ...planSteps.map(step),
     down(

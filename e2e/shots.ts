@@ -186,5 +186,12 @@ await shot(
 );
 await shot('stove-dark', wide, (p) => cookTo(p, 'hold'), true);
 
+/** A lesson that was guessed. */
+const guessed = (id: string, guess: RegExp) => async (p: Page) => {
+  await p.goto(`${hut.url}/lab/${id}`);
+  await p.getByRole('button', { name: guess }).click();
+  await p.locator('ek-lesson-sum').waitFor();
+};
+await shot('lab', wide, guessed('ratio', /^(softer|más blando)$/));
 await browser.close();
 await hut.close();

@@ -11,6 +11,16 @@ export const kitchenFormat = 'einkorn.kitchen/1';
 /** A device's own name: letters, digits and dashes. */
 export const deviceName = z.string().regex(/^[a-z0-9-]{1,20}$/, says('device-name'));
 
+/** A guess in a lesson of the lab; the lessons themselves are the business of `lab`. */
+export const guessSchema = z.strictObject({
+  lesson: z.string().regex(/^[a-z-]{1,20}$/),
+  guess: z.enum(['less', 'same', 'more']),
+  right: z.boolean(),
+  atMs: z.number().int().min(0),
+});
+/** Older guesses make room for new ones. */
+export const mostGuesses = 400;
+
 /** Where the cook stands: which pot, how high above the sea, how things are shown. */
 export const kitchenSchema = z
   .strictObject({
@@ -49,6 +59,8 @@ export const kitchenSchema = z
         error: says('own-id-twice'),
       })
       .optional(),
+    /** what the cook guessed in the lessons of the lab, the oldest first */
+    guesses: z.array(guessSchema).max(mostGuesses).optional(),
     /** plan with what the log taught; off, every plan is as from the factory */
     learning: z.boolean().default(true),
     /** what the log taught of its pots, its cook and its grains */

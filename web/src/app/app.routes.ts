@@ -19,6 +19,7 @@ export const routes: Routes = [
   },
   { path: 'stove', loadChildren: () => import('./stove/stove.routes').then((m) => m.stoveRoutes) },
   { path: 'log', loadChildren: () => import('./log/log.routes').then((m) => m.logRoutes) },
+  { path: 'lab', loadChildren: () => import('./lab/lab.routes').then((m) => m.labRoutes) },
   {
     path: 'kitchen',
     loadComponent: () => import('./kitchen/kitchen-page').then((m) => m.KitchenPage),

@@ -14,7 +14,7 @@ import { benchFeature } from './bench.slice';
       <section class="panel empty">
         <h1>{{ t('bench.empty-title') }}</h1>
         <p>{{ t('bench.empty') }}</p>
-        <a routerLink="/shelf">{{ t('bench.to-shelf') }}</a>
+        <a routerLink="/shelf">{{ t('bench.to-shelf') }}</a> · <a routerLink="/lab">{{ t('lab.open') }}</a>
       </section>
     </div>
   `,

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { ingredientNames, type Cook, type Debrief, type Noticed } from '@einkorn/core';
+import { ingredientNames, lessonOfPractice, type Cook, type Debrief, type Noticed } from '@einkorn/core';
+import { RouterLink } from '@angular/router';
 import { BandKeyPipe } from '../ui/band-key.pipe';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
@@ -7,7 +8,7 @@ import { Format } from '../i18n/format';
 /** What a practice taught: what was wrong, what was noticed when, and what the food would have become. */
 @Component({
   selector: 'ek-look-back',
-  imports: [BandKeyPipe, TranslocoDirective],
+  imports: [BandKeyPipe, RouterLink, TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -53,6 +54,11 @@ import { Format } from '../i18n/format';
           }
         </p>
       }
+      @if (lesson(); as l) {
+        <p>
+          {{ t('lab.of-practice') }} <a [routerLink]="['/lab', l]">{{ t('lab.lesson.' + l) }}</a>
+        </p>
+      }
       <p class="quiet">{{ t('back.honest') }}</p>
       @if (skipped()) {
         <p class="stop-text">{{ t('back.skipped') }}</p>
@@ -94,6 +100,7 @@ export class LookBack {
   readonly cook = input.required<Cook>();
   readonly fmt = inject(Format);
   readonly names = computed(() => ingredientNames(this.cook().dish.ingredients));
+  readonly lesson = computed(() => lessonOfPractice(this.debrief()));
   readonly skipped = computed(() => this.cook().events.some((e) => e.kind === 'thermometer-skipped'));
 
   seen(n: Noticed, t: (key: string, p?: Record<string, unknown>) => string): string {

@@ -4,6 +4,8 @@ import type {
   Dish,
   DonenessMap,
   Kitchen,
+  LessonId,
+  LessonRun,
   Near,
   NextTime,
   Outlook,
@@ -13,7 +15,7 @@ import type {
   Reality,
 } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
-import type { Answers, Ask, Brought, Kind, ProblemDoc, ReadAsk, Reply } from './protocol';
+import type { Answers, Ask, Brought, Kind, LessonAsk, ProblemDoc, ReadAsk, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
 
 /** A refusal of the planner, as an error of the stream. */
@@ -25,7 +27,7 @@ export class PlanProblem extends Error {
 
 interface Job {
   id: number;
-  ask: Ask | ReadAsk;
+  ask: Ask | ReadAsk | LessonAsk;
   out: Subscriber<Reply>;
 }
 
@@ -43,7 +45,7 @@ class Lane {
     private readonly keepAll: boolean,
   ) {}
 
-  ask(ask: Ask | ReadAsk, id: number): Observable<Reply> {
+  ask(ask: Ask | ReadAsk | LessonAsk, id: number): Observable<Reply> {
     return new Observable<Reply>((out) => {
       const job = { id, ask, out };
       if (!this.keepAll) this.waiting = [];
@@ -112,6 +114,11 @@ export class Planner {
   /** What a file or a pasted page holds. */
   bring(source: string, ownFoods: readonly OwnFood[] = []): Observable<Brought> {
     return this.done(this.fast.ask({ kind: 'bring', text: source, ownFoods }, ++this.ids));
+  }
+
+  /** Both pots of a lesson of the lab; a slider that was moved on overtakes the place before. */
+  lesson(lesson: LessonId, value?: number): Observable<LessonRun> {
+    return this.done(this.fast.ask({ kind: 'lesson', lesson, ...(value === undefined ? {} : { value }) }, ++this.ids));
   }
 
   /** A plan that may wait its turn (the shelf, a comparison). */

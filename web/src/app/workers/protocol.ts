@@ -4,6 +4,8 @@ import type {
   DonenessMap,
   Issue,
   Kitchen,
+  LessonId,
+  LessonRun,
   Near,
   NextTime,
   Outlook,
@@ -75,6 +77,13 @@ export interface ReadAsk {
   ownFoods: readonly OwnFood[];
 }
 
+/** A lesson of the lab with its slider somewhere; where the question has it if it is not said. */
+export interface LessonAsk {
+  kind: 'lesson';
+  lesson: LessonId;
+  value?: number;
+}
+
 export interface ProblemDoc {
   code: string;
   message: string;
@@ -82,6 +91,6 @@ export interface ProblemDoc {
 }
 
 export type Reply =
-  | { id: number; type: 'done'; value: Answers[Kind] | Reading | Brought }
+  | { id: number; type: 'done'; value: Answers[Kind] | Reading | Brought | LessonRun }
   | { id: number; type: 'progress'; share: number }
   | { id: number; type: 'problem'; problem: ProblemDoc };
