@@ -184,7 +184,6 @@ await shot(
   },
   true,
 );
-await shot('stove-dark', wide, (p) => cookTo(p, 'hold'), true);
 
 /** A lesson that was guessed. */
 const guessed = (id: string, guess: RegExp) => async (p: Page) => {

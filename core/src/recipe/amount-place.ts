@@ -22,7 +22,7 @@ export function amountOf(line: string): HeadAmount {
     .replace(/\b(lemon|lime|orange)s?,? (?:freshly )?(?:juiced|squeezed)\b/, '$1 juice')
     .replace(/\bnaranjas?,? exprimidas?\b/, 'zumo de naranja');
   const juice =
-    /^(?:the |el |la )?(?:(?:zest|ralladura) (?:and|y) )?(juice|zest|peel|rind|zumo|jugo|ralladura|piel|cascara)(?: (?:and|y) (?:zest|ralladura))? (of|from|de) (.+)$/.exec(
+    /^(?:the |el |la )?(?:(?:zest|ralladura) (?:and|y|&|\+) )?(juice|zest|peel|rind|zumo|jugo|ralladura|piel|cascara)(?: (?:and|y|&|\+) (?:zest|ralladura))? (of|from|de) (.+)$/.exec(
       bare,
     );
   if (juice) {

@@ -28,7 +28,17 @@ export interface HeadAmount {
 }
 
 const sizes: Readonly<Record<string, Size>> = {
-  ...{ small: 'small', little: 'small', medium: 'medium', med: 'medium', large: 'large', big: 'large', jumbo: 'large' },
+  ...{
+    small: 'small',
+    little: 'small',
+    medium: 'medium',
+    med: 'medium',
+    large: 'large',
+    lrg: 'large',
+    lge: 'large',
+    big: 'large',
+    jumbo: 'large',
+  },
   ...{ pequeno: 'small', pequena: 'small', pequenos: 'small', pequenas: 'small', mediano: 'medium', mediana: 'medium' },
   ...{ medianos: 'medium', medianas: 'medium', grande: 'large', grandes: 'large' },
 };
@@ -180,7 +190,7 @@ class AmountReader {
   }
 
   private takeSize(): boolean {
-    const m = /^(\p{L}+)\s+/u.exec(this.text);
+    const m = /^(\p{L}+)(?:\s+|$)/u.exec(this.text);
     if (!m || !Object.hasOwn(sizes, m[1]!)) return false;
     this.size = sizes[m[1]!]!;
     this.text = this.text.slice(m[0].length);

@@ -71,6 +71,7 @@ const natural = new RegExp(
 const quick = new RegExp(
   [
     String.raw`\bquick[\s-]*(?:ly )?(?:pressure )?releas|\bqr\b|\bqpr\b|\b(?:fast|rapid|instant) (?:pressure )?release`,
+    String.raw`^(?:then )?(?:quick|rapid[oa])$|\babr\w+ (?:la olla )?(?:enseguida|en seguida|al momento|de inmediato)`,
     String.raw`manual(?:ly)? (?:pressure )?release|release manually|open the valve|\bvent\b`,
     String.raw`^(?:quick )?releas(?:e|ing)\b|release (?:the )?(?:pressure|steam)|^before releasing`,
     String.raw`liberacion rapida|\b(?:libera\w*|suelt\w+|soltar|quit\w+|sac\w+) (?:la |el )?(?:presion|vapor)`,

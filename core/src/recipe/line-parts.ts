@@ -26,7 +26,7 @@ export function partsOfLine(line: string): LineParts {
   const plain = withoutLabel(line);
   const shared = eachOf(plain) ?? toppingsOf(plain) ?? seasoningsOf(plain);
   if (shared) return { parts: shared, ownWords: false };
-  const several = amountsOf(plain) ?? amountsInARow(plain);
+  const several = amountsOf(plain) ?? amountsInARow(plain) ?? amountsLast(plain);
   return several ? { parts: several, ownWords: true } : { parts: [plain], ownWords: false };
 }
 
@@ -63,6 +63,14 @@ function amountsInARow(plain: string): string[] | null {
 
 const namesFood = (part: string): boolean =>
   languages.some((l) => foodOf(amountOf(withoutBrackets(part)), part, l) !== null);
+
+/** "Cumin 2 tsp, coriander 1 tsp, cinnamon pinch": each food has its amount behind it; null where one of them is no food. */
+function amountsLast(plain: string): string[] | null {
+  const parts = plain.split(/\s*,\s*/);
+  const isOne = (part: string): boolean => /^\p{L}.*(?:\d\s?\p{L}*|\bpinch|\bhandful)$/u.test(part) && namesFood(part);
+  if (parts.length < 2 || !parts.every(isOne)) return null;
+  return parts.map((part) => part.replace(/^(.*) (pinch|handful)$/, '1 $2 $1'));
+}
 
 /** "Salt, pepper and cumin to taste", "oil, salt", "dill and lemon": seasonings or fats among foods without a number, each of them a line; null for anything else. */
 function seasoningsOf(plain: string): string[] | null {
@@ -118,7 +126,7 @@ const withItsFood = ([first = '', ...others]: string[]): string[] => [
     if (colour && !namesFood(part)) return withColour(colour, headAmount(first).rest);
     const { value, measure, rest } = headAmount(part);
     const isBare = value !== null && measure !== null && measure in units && /^(?:more|extra|for|to|para)\b/.test(rest);
-    return isBare ? `${part.slice(0, part.length - rest.length)} ${headAmount(first).rest}, ${rest}` : part;
+    return isBare ? `${part.slice(0, part.length - rest.length)} ${amountOf(first).rest}, ${rest}` : part;
   }),
 ];
 

@@ -53,7 +53,7 @@ export function asPiece(prep: Prep, f: LineFacts, food: FoodRecord, grams: numbe
   // A bird or a rabbit in joints is not diced, and one animal is not one piece.
   if (isInJoints(f)) {
     if (prep.shape === 'cube') delete prep.shape;
-    if (piecesNamed(f) === 1) delete prep.pieceG;
+    if ((f.head.value ?? 0) <= 1 || (prep.pieceG ?? 0) > heaviestJointG) delete prep.pieceG;
   }
   const chunkG = food.meat?.cut === 'stew' && prep.state !== 'cooked' ? chunkOf(f, grams, prep) : null;
   if (chunkG !== null) Object.assign(prep, { shape: 'whole', pieceG: chunkG });
@@ -61,10 +61,13 @@ export function asPiece(prep: Prep, f: LineFacts, food: FoodRecord, grams: numbe
 }
 
 /** Animals that are bought whole and cooked in joints, and the words for that. */
-const smallAnimal = /^(?:duck|pato|rabbit|conejo|guinea[\s-]?fowl|pintada)\b/;
+const smallAnimal = /^(?:ducks?|patos?|rabbits?|conejos?|guinea[\s-]?fowls?|pintadas?)\b/;
 const cutUp = /\b(?:jointed|cut up|in pieces|trocead[oa]s?|despresad[oa]s?|en trozos)\b/;
 const isInJoints = ({ hit, plain }: LineFacts): boolean =>
   isJointed(hit.name, plain) || (smallAnimal.test(hit.name) && cutUp.test(plain));
+
+/** No joint of such an animal weighs more: the number was one of animals, g [common practice]. */
+const heaviestJointG = 450;
 
 /** Words for a piece of meat that nobody has cut yet. */
 const joint =

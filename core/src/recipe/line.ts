@@ -103,7 +103,7 @@ const withAmountFirst = (plain: string): string =>
   headAmount(plain).value !== null
     ? plain
     : plain.replace(
-        /^(\p{L}[^\d,(]*?)\s+(\d[\d.,/]*\s*(?:g|kg|ml|l|dl|lbs?|oz|cups?|tbsp|tsp)\b)\s+(?=\p{L})/u,
+        /^(\p{L}[^\d,(:]*?):?\s+(\d[\d.,/]*\s*(?:g|gms?|gr|kgs?|ml|l|dl|lbs?|oz|cups?|tbsp|tsp|tazas?|cdas?|cucharad(?:it)?as?)\b)(?:\s+(?=\p{L})|,\s+)/u,
         '$2 $1, ',
       );
 

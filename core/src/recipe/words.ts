@@ -11,7 +11,8 @@ const vulgar: Readonly<Record<string, string>> = {
   ...{ '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' },
 };
 
-const isRange = (from: number, to: number): boolean => from >= 4 && to > from && to <= from + 4 && to !== 8 && to !== 16;
+const isRange = (from: number, to: number): boolean =>
+  from >= 4 && to > from && to <= from + 4 && to !== 8 && to !== 16;
 
 /**
  * A line made plain for reading: no bullet, no markup, fractions as 1/2, one kind of dash and quote, folded. "T" is the

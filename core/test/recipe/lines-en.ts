@@ -429,4 +429,16 @@ export const linesEn: readonly LineFact[] = [
   ['1 lb andouille sliced 1/4"', 'sausage-smoked', 454, { shape: 'slab', thicknessMm: 6.4 }],
   ['1 lb smoked sausage in 1/2 inch coins', 'sausage-smoked', 454, { shape: 'slab', thicknessMm: 12.7 }],
   ['10/12 prawns', 'shrimp', 132],
+  ['1 1/2 lb chicken breast tenders', 'chicken-breast', 680, { pieceG: 50 }],
+  // A number of animals is none of their joints.
+  ['2 rabbits, jointed (2.4 kg)', 'rabbit', 2400],
+  ['8 chicken joints (1.6 kg)', 'chicken-leg', 1600, { pieceG: 200, asks: true }],
+  ['pork shoulder 700 gm, 1" cubes', 'pork-shoulder', 700, { shape: 'cube', thicknessMm: 25.4 }],
+  ['chicken thighs 600g, boneless', 'chicken-thigh', 600],
+  ['4 cloves - ground', 'spice-whole', 0.4],
+  ['4 dry red chillies', 'chili-dried', 8],
+  ['1 can (10 oz) tomatoes & green chiles', 'tomato-diced-canned', 283.5],
+  ['zest & juice of 1 lemon', 'lemon-juice', 45],
+  ['onion 1 lrg', 'onion', 203],
+  ['1 onion chopd', 'onion', 150],
 ];

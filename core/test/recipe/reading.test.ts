@@ -187,6 +187,8 @@ describe('what a recipe says to do under pressure', () => {
     // On a flame the minutes count from the valve, over a low one.
     ['Cuando suba la válvula, 8 minutos a fuego suave. Esperar a que baje sola.', { holdMin: 8 }],
     ['When it comes to pressure, cook 8 minutes over low heat.', { holdMin: 8 }],
+    ['6 min high, quick.', { holdMin: 6, release: { kind: 'quick' } }],
+    ['Cerrar la olla, 6 minutos a presión, abrir enseguida.', { holdMin: 6, release: { kind: 'quick' } }],
     ['8 minutes HP, let it sit 10, then open', { holdMin: 8, release: { kind: 'timed', naturalMin: 10 } }],
   ] as const)('%s', (step, expected) => {
     expect(method(step)).toMatchObject(expected);

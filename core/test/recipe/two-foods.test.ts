@@ -13,6 +13,14 @@ test.each([
       ['spice-ground', 2, 'marinade'],
     ],
   ],
+  [
+    'cumin 2t, coriander 1t, cinnamon pinch',
+    [
+      ['spice-ground', 4, undefined],
+      ['spice-ground', 2, undefined],
+      ['spice-ground', 0, undefined],
+    ],
+  ],
   // A colour alone is another of the first.
   [
     '1 red pepper, 1 green',

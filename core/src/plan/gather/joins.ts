@@ -20,13 +20,17 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
   if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';
   if (place === 'rack' || place === 'inner-bowl') return 'stack';
   if (!rule.fries) return 'stack';
-  if (food.kind === 'fat' || food.id.startsWith('wine-')) return 'fry';
+  if (food.kind === 'fat' || isBoiledDown(food)) return 'fry';
   if (food.grain) return (ingredient.prep?.coated ?? (rule.coats && food.kind === 'grain')) ? 'fry' : 'stack';
   if (food.kind === 'vegetable') return friedVegetables.has(food.id) ? 'fry' : 'stack';
   if (food.kind === 'seasoning')
     return has(food, 'aromatic') || (food.id === 'spice-whole' && hasFat && rule.opensSpices) ? 'fry' : 'stack';
   return 'stack';
 }
+
+/** Wine, and what is drunk like it, is boiled down in the pan before the liquid comes [common practice]. */
+export const isBoiledDown = ({ id }: FoodRecord): boolean => id.startsWith('wine-') || wines.has(id);
+const wines = new Set(['vermouth', 'sherry', 'marsala']);
 
 const unfried = new Set<string | undefined>(['raw', 'cooked', 'frozen', 'half-frozen']);
 

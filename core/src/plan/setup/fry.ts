@@ -2,6 +2,7 @@ import { isMince } from '../../food/meats';
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import type { FryStep } from '../document/steps';
 import { hasFlag, type Gathered, type Item } from '../gather/item';
+import { isBoiledDown } from '../gather/joins';
 import { placeOf } from '../gather/place';
 
 /** The order of the pan and its minutes [common practice]. `until` is a key of the text catalogue. */
@@ -62,8 +63,8 @@ export function batchesOf(item: Item, pot: PotProfile): number {
 }
 const footprintCm2 = (item: Item): number => item.grams / item.food.densityGPerMl[0] / (item.thicknessMm / 10);
 
-/** Wine goes into the pan before the liquid and is boiled down to half [common practice]. */
-export const isReduced = (i: Item): boolean => i.joins === 'fry' && i.food.id.startsWith('wine-');
+/** It goes into the pan before the liquid and is boiled down to half [common practice]. */
+export const isReduced = (i: Item): boolean => i.joins === 'fry' && isBoiledDown(i.food);
 
 export type Brown = 'colour' | 'half' | 'brown';
 /** How brown a meat gets: the cook's word, else no pink outside; on a rack it gets its colour from the pan alone. */

@@ -19,7 +19,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'orange-juice': 'orange juice, juice of orange',
   'coconut-milk': 'coconut milk, light coconut milk, lite coconut milk, coconut cream, cream of coconut',
   'tomato-diced-canned':
-    'diced tomato canned, canned diced tomato, chopped tom, tinned tom, chopped tomato tin, diced tomato, canned tomato, tinned tomato, chopped tomato canned, canned chopped tomato, tinned chopped tomato, tomato diced canned, canned tomatoes with juice, peeled plum tomato, plum tomato canned, canned plum tomato, tinned plum tomato, fire roasted tomato, stewed tomato, canned whole tomato, petite diced tomato',
+    'diced tomato canned, canned diced tomato, chopped tom, tinned tom, chopped tomato tin, diced tomato, canned tomato, tinned tomato, chopped tomato canned, canned chopped tomato, tinned chopped tomato, tomato diced canned, canned tomatoes with juice, peeled plum tomato, plum tomato canned, canned plum tomato, tinned plum tomato, fire roasted tomato, stewed tomato, canned whole tomato, petite diced tomato, tomato and green chile, tomato and green chili, tomato and green chilli, tomato and chile, tomato and chili, tomato and chilli, tomato with green chile, tomato with green chili, tomato with chile, tomato with chili, tomato chile, tomato green chile',
   'tomato-crushed-canned':
     'crushed tomato, canned crushed tomato, tomato crushed canned, tomato puree, passata, sieved tomato, strained tomato, pureed tomato, pulped tomato, crushed tomato canned',
   'tomato-sauce':
@@ -193,7 +193,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   chayote: 'chayote, chayote squash, ~bottle gourd, ~lauki, christophene, ~opo squash, ~bitter gourd, ~bitter melon',
   avocado: 'avocado, ripe avocado, hass avocado',
   'chili-dried':
-    'dried chili, dried chilli, dried red chili, dried red chilli, ancho chili, ancho, guajillo, guajillo chili, dried chile, dry red chili, arbol chili, pasilla chili, kashmiri chili, dried kashmiri chili, ancho chile, guajillo chile, whole dried red chili, dried ancho chili',
+    'dried chili, dried chilli, dried red chili, dried red chilli, ancho chili, ancho, guajillo, guajillo chili, dried chile, dry red chili, dry red chilli, dry red chile, dry chili, dry chilli, arbol chili, pasilla chili, kashmiri chili, dried kashmiri chili, ancho chile, guajillo chile, whole dried red chili, dried ancho chili',
   'chipotle-adobo':
     'chipotle, chipotle in adobo, chipotle in adobo sauce, chipotle chile in adobo, chipotle pepper in adobo, chipotle pepper, chipotle chile, adobo sauce, chipotle chili',
   'onion-fried':

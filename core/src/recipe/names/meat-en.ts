@@ -1,7 +1,7 @@
 /** English names of meat, poultry, fish and eggs: see names-en. */
 export const meatEn: Readonly<Record<string, string>> = {
   'chicken-breast':
-    'chicken breast, chicken breast fillet, chicken breast half, chicken tender, chicken tenderloin, breast of chicken, breast, chicken fillet, chicken breast meat, chicken breast cutlet, chicken mini fillet, chicken breast mini fillet, chicken inner fillet, chicken goujon, chicken cutlet',
+    'chicken breast, chicken breast fillet, chicken breast half, chicken tender, chicken tenderloin, breast of chicken, breast, chicken fillet, chicken breast meat, chicken breast cutlet, chicken mini fillet, chicken breast mini fillet, chicken inner fillet, chicken goujon, chicken cutlet, chicken breast tender, chicken breast tenderloin',
   'chicken-thigh':
     'chicken thigh, thigh, chicken thigh fillet, chicken thigh meat, chicken piece, chicken leg meat, dark chicken meat, chicken, chicken meat, chicken part',
   'chicken-breast-bone':
