@@ -15,6 +15,7 @@ const milkCalmMin = 6;
 /** The releases that may be chosen for what is in this pot; of two as good the first is taken. */
 export function releasesFor({ heated, setup }: Heated): readonly Release[] {
   const may = heated.state.pot.whistle ? whistleReleases : naturals;
+  if (heated.countdownS === null) return may.slice(0, 1);
   const isCalm = (r: Release): boolean => r.kind === 'natural' || (r.naturalMin ?? 0) >= milkCalmMin;
   return boilsUp(setup.g) ? may.filter(isCalm) : may;
 }

@@ -63,6 +63,10 @@ interface Asked {
   fixed: Fixed;
 }
 
+/** Not even with perfect pieces is a program better: they need not be followed. */
+const isBeaten = (bare: Run, best: Run): boolean =>
+  bare.stops > best.stops || (bare.stops === best.stops && bare.score <= best.score);
+
 /** Every piece tender and every seed soft. */
 const isGood = (c: Run): boolean =>
   c.plants.every((p) => p.verdict !== 'hard') &&
@@ -142,7 +146,7 @@ export class Search {
     this.perfect ??= promising[0]!.most;
     let best: Run | null = null;
     for (const { release, start, most } of promising) {
-      if (best?.stops === 0 && most.score <= best.score) break;
+      if (best && isBeaten(most, best)) continue;
       for (const i of starts(this.asked.fixed.holdMin === undefined ? this.indexOf(most.holdMin) : start, release))
         best = better(best, this.uphill(i, release));
     }
@@ -177,14 +181,14 @@ export class Search {
     if (isGood(first) || this.shortestSafe.hopeless) return [safe];
     // Without a starch there is one hill; with one its top may be short of what makes the pieces good.
     const out = this.target ? [safe] : [];
-    const last = first.stops > 0 ? this.grid.length - 1 : this.lastAbove(from, release, first.score);
+    const last = this.lastAbove(from, release, first);
     // Where no hold is long enough the longest is the nearest to it: the hill of a whistle cooker is bumpy.
     return last === from ? [safe] : [...out, firstIndex(from, last, (k) => isGood(this.at(k, release)))];
   }
 
-  /** The longest hold whose starch alone is still worth more than so many points: no piece makes up for a longer one. */
-  private lastAbove(from: number, release: Release, score: number): number {
-    return lastWhole(from, this.grid.length - 1, (i) => this.at(i, release, false).score > score);
+  /** The longest hold whose starch alone is still worth more than a program: no piece makes up for a longer one. */
+  private lastAbove(from: number, release: Release, than: Run): number {
+    return lastWhole(from, this.grid.length - 1, (i) => !isBeaten(this.at(i, release, false), than));
   }
 
   /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */
@@ -229,7 +233,8 @@ export class Search {
     let grows = true;
     for (let step = 1; step >= 1; step = grows ? 2 * step : step / 2) {
       const i = top.i + direction * step;
-      const next = this.isOnGrid(i) && !(pieces && this.isBeaten(i, release, top.run)) && this.at(i, release, pieces);
+      const worth = this.isOnGrid(i) && !(pieces && isBeaten(this.at(i, release, false), top.run));
+      const next = worth && this.at(i, release, pieces);
       if (next && better(top.run, next) === next) top = { i, run: next };
       else grows = false;
     }
@@ -238,11 +243,6 @@ export class Search {
 
   private isOnGrid(i: number): boolean {
     return i >= 0 && i < this.grid.length;
-  }
-
-  /** Not even with perfect pieces is this program better: they need not be followed. */
-  private isBeaten(i: number, release: Release, best: Run): boolean {
-    return best.stops === 0 && this.at(i, release, false).score <= best.score;
   }
 
   private indexOf(holdMin: number): number {

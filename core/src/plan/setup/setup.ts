@@ -63,7 +63,7 @@ export interface Setup {
 export const beforeOf = ({ broken, first }: Pick<Setup, 'broken' | 'first'>): Before | null => broken ?? first;
 
 /** Meats, each with its own cut and state, that one pot is planned for: more want a second pot [derived: a plan in a second]. */
-const mostMeats = 8;
+const mostMeats = 6;
 
 function checkMeats(g: Gathered): void {
   const n = meatsOf(g).length;
