@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
@@ -47,4 +47,32 @@ test('an error of our own is in the log under the name that the answer gave', as
   const answer = await request(createApp(broken, log)).get('/api/dishes').set('Host', 'localhost');
   expect(answer.status).toBe(500);
   expect(lines.some((l) => l.includes(answer.headers['x-request-id']!))).toBe(true);
+});
+
+describe('the page and its files', () => {
+  let web: string;
+  beforeAll(() => {
+    web = mkdtempSync(join(tmpdir(), 'einkorn-web-'));
+    writeFileSync(join(web, 'index.html'), '<!doctype html><title>Einkorn</title>');
+    writeFileSync(join(web, 'manifest.webmanifest'), '{"name":"Einkorn"}');
+  });
+  afterAll(() => rmSync(web, { recursive: true, force: true }));
+  const get = (path: string) =>
+    request(createApp(store, pino({ level: 'silent' }), { webFolder: web }))
+      .get(path)
+      .set('Host', 'localhost');
+
+  test('every place is the page, and its file is asked for again each time', async () => {
+    const page = await get('/bench/plain-long-grain/water');
+    expect([page.status, page.headers['cache-control']]).toEqual([200, 'no-cache']);
+    expect(page.text).toContain('<title>Einkorn</title>');
+  });
+  test('a file of an older build is missing, and no page in its place', async () => {
+    const gone = await get('/chunk-ABCDEFGH.js');
+    expect(gone.status).toBe(404);
+    expect(gone.headers['content-type']).toContain('application/problem+json');
+  });
+  test('the manifest says what it is', async () => {
+    expect((await get('/manifest.webmanifest')).headers['content-type']).toContain('application/manifest+json');
+  });
 });

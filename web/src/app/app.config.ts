@@ -6,7 +6,12 @@ import {
   provideZonelessChangeDetection,
   type ApplicationConfig,
 } from '@angular/core';
-import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
+import {
+  provideRouter,
+  withComponentInputBinding,
+  withInMemoryScrolling,
+  withNavigationErrorHandler,
+} from '@angular/router';
 import {
   provideTransloco,
   provideTranslocoMissingHandler,
@@ -19,6 +24,7 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
+import { openAnew } from './api/gone-part';
 import { pastWorker } from './api/past-worker';
 import * as benchEffects from './bench/bench.effects';
 import { benchFeature } from './bench/bench.slice';
@@ -33,7 +39,12 @@ import { enamelPreset } from './theme/preset';
 export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
-    provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ anchorScrolling: 'enabled' })),
+    provideRouter(
+      routes,
+      withComponentInputBinding(),
+      withInMemoryScrolling({ anchorScrolling: 'enabled' }),
+      withNavigationErrorHandler(({ error, url }) => openAnew(error, url, sessionStorage, (to) => location.assign(to))),
+    ),
     provideHttpClient(withFetch(), withInterceptors([pastWorker])),
     provideStore(),
     provideState(kitchenFeature),

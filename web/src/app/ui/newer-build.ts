@@ -1,0 +1,72 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { SwUpdate } from '@angular/service-worker';
+import { TranslocoDirective } from '@jsverse/transloco';
+import { filter, map, timer } from 'rxjs';
+
+/** A page that stands open for days asks so often for a newer build, ms. */
+const askEveryMs = 30 * 60_000;
+
+/** Says that the server has a newer build; this page goes on until the cook takes it, at the stove between two steps. */
+@Component({
+  selector: 'ek-newer-build',
+  imports: [TranslocoDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ng-container *transloco="let t">
+      @if (isReady()) {
+        <p role="status">
+          {{ t(cooking() ? 'newer.cooking' : 'newer.there') }}
+          <button type="button" (click)="take()">{{ t('newer.take') }}</button>
+        </p>
+      }
+    </ng-container>
+  `,
+  styles: `
+    p {
+      display: flex;
+      flex-wrap: wrap;
+      gap: var(--space-3) var(--space-6);
+      align-items: center;
+      justify-content: center;
+      margin: 0;
+      padding: var(--space-2) var(--space-6);
+      background: var(--turmeric-tint);
+      color: var(--ink);
+    }
+    button {
+      min-height: 44px;
+      padding: 0 var(--space-6);
+      border: 1.5px solid var(--rim);
+      border-radius: 8px;
+      background: var(--enamel);
+      color: var(--ink);
+      font: inherit;
+      font-weight: 700;
+      cursor: pointer;
+    }
+  `,
+})
+export class NewerBuild {
+  readonly cooking = input(false);
+  private readonly updates = inject(SwUpdate);
+  readonly isReady = toSignal(
+    this.updates.versionUpdates.pipe(
+      filter((e) => e.type === 'VERSION_READY'),
+      map(() => true),
+    ),
+    { initialValue: false },
+  );
+
+  constructor() {
+    if (!this.updates.isEnabled) return;
+    timer(askEveryMs, askEveryMs)
+      .pipe(takeUntilDestroyed())
+      // Without a network there is nothing to say.
+      .subscribe(() => void this.updates.checkForUpdate().catch(() => false));
+  }
+
+  take(): void {
+    location.reload();
+  }
+}
