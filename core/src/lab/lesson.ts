@@ -22,13 +22,38 @@ export type Scale = 'soft' | 'late' | 'burnt' | 'hot' | 'tender' | 'salty' | 'sa
 export const guesses = ['less', 'same', 'more'] as const;
 export type Guess = (typeof guesses)[number];
 
-const rowCodes = [
-  ...['rice', 'liquid', 'juice', 'steam', 'water-per-gram', 'moisture', 'texture', 'minutes-at-100', 'natural'],
-  ...['fill', 'steam-at', 'pin', 'tomato', 'burnt', 'cling', 'thickness', 'at-worst', 'minimum', 'core'],
-  ...['collagen-needed', 'collagen', 'salt-in', 'salt-aim', 'salt', 'sauce-at-opening', 'drunk', 'sauce'],
-  ...['minutes-closed', 'minutes-more', 'texture-spread'],
-] as const;
-export type RowCode = (typeof rowCodes)[number];
+/** What a line of a sum is about. */
+export type RowCode =
+  | 'rice'
+  | 'liquid'
+  | 'juice'
+  | 'steam'
+  | 'water-per-gram'
+  | 'moisture'
+  | 'texture'
+  | 'minutes-at-100'
+  | 'natural'
+  | 'fill'
+  | 'steam-at'
+  | 'pin'
+  | 'tomato'
+  | 'burnt'
+  | 'cling'
+  | 'thickness'
+  | 'at-worst'
+  | 'minimum'
+  | 'core'
+  | 'collagen-needed'
+  | 'collagen'
+  | 'salt-in'
+  | 'salt-aim'
+  | 'salt'
+  | 'sauce-at-opening'
+  | 'drunk'
+  | 'sauce'
+  | 'minutes-closed'
+  | 'minutes-more'
+  | 'texture-spread';
 
 /** One line of the sum of a pot; the last one is what is asked of. */
 export interface LessonRow {

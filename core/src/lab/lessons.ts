@@ -1,81 +1,30 @@
-import { dishFormat, type AsCooked, type Dish, type Family, type Ingredient } from '../dish/schema';
 import { findFood } from '../food/find';
 import { drinksG } from '../grain/clock';
 import { rate } from '../grain/rate';
 import { timeTerm } from '../grain/texture';
-import { hotSpot } from '../plan/write/leftovers';
-import type { Plan } from '../plan/document/document';
-import type { Lesson, LessonId, LessonRow, RowCode } from './lesson';
-
-const grams = (food: string, value: number, more: Partial<Ingredient> = {}): Ingredient => ({
-  id: food,
-  food,
-  amount: { value, unit: 'g' },
-  ...more,
-});
-const ml = (food: string, value: number, more: Partial<Ingredient> = {}): Ingredient => ({
-  id: food,
-  food,
-  amount: { value, unit: 'ml' },
-  ...more,
-});
-const cubes = (thicknessMm: number): Partial<Ingredient> => ({ prep: { shape: 'cube', thicknessMm } });
-const rinsed: Partial<Ingredient> = { prep: { rinse: true } };
-
-interface Cooked extends Partial<AsCooked> {
-  holdMin: number;
-  naturalMin?: number;
-}
-/** A dish of a lesson with its program: high pressure, let off at once where no natural minutes are said. */
-function dish(family: Family, serves: number, ingredients: Ingredient[], { naturalMin = 0, ...as }: Cooked): Dish {
-  const release = naturalMin > 0 ? { kind: 'timed' as const, naturalMin } : { kind: 'quick' as const };
-  return {
-    format: dishFormat,
-    title: 'Lesson',
-    family,
-    serves,
-    ingredients,
-    asCooked: { pressure: 'high', release, ...as },
-  };
-}
-
-const row = (code: RowCode, value: number, unit: LessonRow['unit']): LessonRow => ({ code, value, unit });
-const ledgerG = (p: Plan, item: string): number => p.liquid.ledger.find((r) => r.item === item)?.grams ?? 0;
-const fromFoodG = (p: Plan): number =>
-  p.liquid.ledger.filter((r) => r.item.startsWith('from:')).reduce((s, r) => s + r.grams, 0);
-const texture = (p: Plan): LessonRow => row('texture', p.grain?.textureIndex ?? 0, 'points');
-const moisture = (p: Plan): LessonRow => row('moisture', 100 * (p.grain?.moisture ?? 0), 'percent');
-const clock = (p: Plan): LessonRow =>
-  row('minutes-at-100', p.grain?.equivalentMin ?? p.pasta?.equivalentMin ?? 0, 'min');
-const liquid = (p: Plan): LessonRow => row('liquid', p.liquid.addMl, 'ml');
-const steam = (p: Plan): LessonRow => row('steam', -ledgerG(p, 'steam'), 'g');
-const pin = (p: Plan): LessonRow => row('pin', p.program.pinUpMin, 'min');
-const burnt = (p: Plan): LessonRow => row('burnt', 100 - (p.program.chance?.base ?? 100), 'in100');
-const meat = (p: Plan): Plan['meats'][number] => p.meats[0]!;
-const core = (p: Plan): LessonRow => row('core', meat(p).coreC, 'C');
+import { closedC, spreadOutMin, standC } from '../plan/write/after';
+import type { Lesson, LessonId } from './lesson';
+import { cubes, dish, grams, ml, rinsed, unlessNone } from './lesson-dish';
+import {
+  burnt,
+  clock,
+  core,
+  fromFoodG,
+  ledgerG,
+  liquid,
+  meat,
+  moisture,
+  pin,
+  row,
+  steam,
+  texture,
+} from './lesson-rows';
 
 const riceG = 250;
 /** Water for each gram of long rice that many cooks pour by habit [common practice]. */
 const ratioMlPerG = 1.25;
-const standC = 90;
-/** A closed pot stays about here for some minutes after the opening, degC [derived]. */
-const closedC = 96;
 /** As deep as grain is spread out on a wide dish, mm [common practice]. */
 const spreadMm = 25;
-
-/** Minutes at 100 degC that rice still gets while it lies spread out for so many. */
-function spreadOutMin(minutes: number): number {
-  let more = 0;
-  let last = 0;
-  hotSpot(spreadMm, 'room', minutes, (minute, hotC) => {
-    more += rate(findFood('rice-long').grain!.kinetics, hotC) * (minute - last);
-    last = minute;
-    return true;
-  });
-  return more;
-}
-/** No slider of a food goes to nothing: it is left out there. */
-const unlessNone = (i: Ingredient): Ingredient[] => (i.amount.value > 0 ? [i] : []);
 
 /** The twelve lessons: each a dish, a slider and what is asked; their answers are the model's. */
 export const lessons: Readonly<Record<LessonId, Lesson>> = Object.fromEntries(
@@ -302,7 +251,7 @@ export const lessons: Readonly<Record<LessonId, Lesson>> = Object.fromEntries(
           return [
             row('minutes-closed', minutes, 'min'),
             row('minutes-more', inHeap, 'min'),
-            row('texture-spread', after(spreadOutMin(minutes)), 'points'),
+            row('texture-spread', after(spreadOutMin(kinetics, spreadMm, minutes)), 'points'),
             row('texture', after(inHeap), 'points'),
           ];
         },

@@ -99,12 +99,7 @@ interface FirstPieces {
 }
 
 /** The shortest hold after which every piece is safe and tender, and every seed soft, at the end of both lids, min. */
-function shortestHoldMin(
-  setup: Setup,
-  heated: HeatedPot,
-  { g, tough, ids, depthCm }: FirstPieces,
-  then: Then | null,
-) {
+function shortestHoldMin(setup: Setup, heated: HeatedPot, { g, tough, ids, depthCm }: FirstPieces, then: Then | null) {
   const ways = new Ways();
   const enough = (holdMin: number): boolean => {
     const run = heated.finish(holdMin, { kind: 'quick' });
@@ -113,8 +108,7 @@ function shortestHoldMin(
     const options = { coarse: true, ways: ways.again(), ...(then ? { depthCm: then.depthCm, earlier } : { depthCm }) };
     const last = then?.run ?? run;
     return (
-      areTenderAndSafe(pieces, last, options) &&
-      runPlants(pieces, last, options).every((p) => p.doneTimes >= seedTimes)
+      areTenderAndSafe(pieces, last, options) && runPlants(pieces, last, options).every((p) => p.doneTimes >= seedTimes)
     );
   };
   return firstWhole(1, mostHoldMin, enough);

@@ -14,10 +14,11 @@ import type { GrainOutcome } from '../simulate/outcome';
 /** More cooked grain than this goes mushy in its own heat [common practice], g. */
 const bigBatchG = 1200;
 const standMin = 5;
-const standC = 90;
+/** An opened dish that stands is about so warm, degC [derived]. */
+export const standC = 90;
 const simmerC = 95;
 /** A closed pot after opening stays about here for some minutes, degC [derived]. */
-const closedC = 96;
+export const closedC = 96;
 const driftMin = 5;
 /** Cooked dishes weigh about a gram per millilitre and leave a little air [from memory]. */
 const cookedGPerMl = 0.95;
@@ -69,6 +70,18 @@ export function afterPlan(setup: Setup, out: GrainOutcome | null, addMl: number)
   };
 }
 
+/** Minutes at 100 degC that a grain still gets while it lies spread out so deep for so many. */
+export function spreadOutMin(kinetics: GrainRecord['kinetics'], depthMm: number, minutes: number): number {
+  let more = 0;
+  let last = 0;
+  hotSpot(depthMm, 'room', minutes, (minute, hotC) => {
+    more += rate(kinetics, hotC) * (minute - last);
+    last = minute;
+    return true;
+  });
+  return more;
+}
+
 /** Points that the grain goes on softening in five minutes, in the closed pot and spread out in a wide dish. */
 function driftOf(
   rec: GrainRecord,
@@ -78,16 +91,9 @@ function driftOf(
 ): NonNullable<Plan['after']['drift']> {
   const e = out.clock.equivalentMin;
   const points = (more: number): number => timeTerm(e + more, e, out.freeShare, saucy);
-  let spread = 0;
-  let last = 0;
-  hotSpot(depthMm, 'room', driftMin, (minute, hotC) => {
-    spread += rate(rec.kinetics, hotC) * (minute - last);
-    last = minute;
-    return true;
-  });
   return {
     minutes: driftMin,
     closedPoints: points(rate(rec.kinetics, closedC) * driftMin),
-    spreadPoints: points(spread),
+    spreadPoints: points(spreadOutMin(rec.kinetics, depthMm, driftMin)),
   };
 }
