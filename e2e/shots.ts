@@ -116,7 +116,8 @@ await shot('recipe', wide, readOf);
 
 await shot('shelf', wide, async (p) => {
   await p.goto(`${hut.url}/shelf`);
-  await p.locator('ek-mini-pot').nth(2).waitFor();
+  // All that is in the picture is worked out.
+  await p.locator('ek-mini-pot').nth(8).waitFor({ timeout: 60_000 });
 });
 await shot('bench-gather', wide, bench('gather'));
 await shot('bench-water', wide, async (p) => {
