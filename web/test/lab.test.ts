@@ -37,12 +37,13 @@ test('what was learned: the first guess of each lesson and the last', () => {
 });
 
 test('every lesson, guess and line of a sum has its words', () => {
-  const { lesson, question, slider, guess, row, choice } = en.lab as Record<string, Record<string, string>>;
+  const words: Record<'lesson' | 'question' | 'slider' | 'guess' | 'row' | 'choice', Record<string, string>> = en.lab;
+  const { lesson, question, slider, guess, row, choice } = words;
   for (const id of lessonIds) {
     const run = cookLesson(lessons[id]);
-    expect([id, lesson![id], question![id], slider![id]]).not.toContain(undefined);
-    for (const g of guesses) expect([`${run.scale}-${g}`, guess![`${run.scale}-${g}`]]).not.toContain(undefined);
-    for (const r of run.right.rows) expect([r.code, row![r.code]]).not.toContain(undefined);
-    if (run.slider.unit === 'choice') expect([choice![`${id}-0`], choice![`${id}-1`]]).not.toContain(undefined);
+    expect([id, lesson[id], question[id], slider[id]]).not.toContain(undefined);
+    for (const g of guesses) expect([`${run.scale}-${g}`, guess[`${run.scale}-${g}`]]).not.toContain(undefined);
+    for (const r of run.right.rows) expect([r.code, row[r.code]]).not.toContain(undefined);
+    if (run.slider.unit === 'choice') expect([choice[`${id}-0`], choice[`${id}-1`]]).not.toContain(undefined);
   }
 });
