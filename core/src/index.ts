@@ -36,15 +36,7 @@ export { learn, mostCooks } from './learn/learn';
 export { observedSd } from './learn/parameters';
 export { inSteps, ratingEdges } from './learn/ordinal';
 export { nextTime, withNextTime, type NextTime } from './learn/next-time';
-export {
-  lessonIds,
-  guesses,
-  type Guess,
-  type LessonId,
-  type LessonPot,
-  type LessonRow,
-  type LessonRun,
-} from './lab/lesson';
+export { lessonIds, type Guess, type LessonId, type LessonPot, type LessonRow, type LessonRun } from './lab/lesson';
 export { lessons } from './lab/lessons';
 export { cookLesson } from './lab/cook-lesson';
 export { lessonOfPractice } from './lab/of-practice';

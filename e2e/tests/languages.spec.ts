@@ -4,6 +4,8 @@ import { aHut, noBarriers } from '../helpers';
 const hut = aHut();
 const dish = 'turkey-leek-lemon';
 const views = [
+  'lab',
+  'lab/strips',
   'shelf',
   'recipe',
   ...['gather', 'fry', 'water', 'stack', 'pressure', 'finish'].map((sheet) => `bench/${dish}/${sheet}`),

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { extname, join } from 'node:path';
+import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
@@ -74,12 +74,9 @@ export function createApp(
   app.use('/api', noRoute);
   if (webFolder && existsSync(webFolder)) {
     app.use(express.static(webFolder, { index: false, maxAge: '1y', immutable: true, setHeaders: neverKeepPage }));
-    app.get('/{*path}', (req, res, next) => {
-      // A file that is not there is no page: a browser would take it for the script that it asked for.
-      if (extname(req.path) !== '') {
-        void noRoute(req, res, next);
-        return;
-      }
+    // A file that is not there is no page: a browser would take it for the script that it asked for.
+    app.get(/[^/]\.[^/.]+$/, noRoute);
+    app.get('/{*path}', (_req, res) => {
       res.setHeader('Cache-Control', 'no-cache');
       res.sendFile(join(webFolder, 'index.html'));
     });

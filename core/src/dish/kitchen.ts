@@ -11,10 +11,12 @@ export const kitchenFormat = 'einkorn.kitchen/1';
 /** A device's own name: letters, digits and dashes. */
 export const deviceName = z.string().regex(/^[a-z0-9-]{1,20}$/, says('device-name'));
 
+/** What may be said of the other pot of a lesson: less, the same or more of what is asked of. */
+export const guesses = ['less', 'same', 'more'] as const;
 /** A guess in a lesson of the lab; the lessons themselves are the business of `lab`. */
 export const guessSchema = z.strictObject({
   lesson: z.string().regex(/^[a-z-]{1,20}$/),
-  guess: z.enum(['less', 'same', 'more']),
+  guess: z.enum(guesses),
   right: z.boolean(),
   atMs: z.number().int().min(0),
 });

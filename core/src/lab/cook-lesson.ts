@@ -13,6 +13,15 @@ export function lessonPot(lesson: Lesson, value: number): LessonPot {
   return { value, dish, plan, rows: lesson.rows(plan, value) };
 }
 
+const known = new Map<string, LessonPot>();
+/** A pot that stays where it is while the slider moves: cooked once. */
+function fixedPot(lesson: Lesson, value: number): LessonPot {
+  const key = `${lesson.id} ${value}`;
+  const pot = known.get(key) ?? lessonPot(lesson, value);
+  known.set(key, pot);
+  return pot;
+}
+
 /** What one pot has of what is asked of, against another. */
 function against({ sameWithin }: Lesson, left: LessonPot, right: LessonPot): Guess {
   const by = right.rows.at(-1)!.value - left.rows.at(-1)!.value;
@@ -23,8 +32,8 @@ function against({ sameWithin }: Lesson, left: LessonPot, right: LessonPot): Gue
 /** Both pots of a lesson with its slider at `value`, and what its question is answered with. */
 export function cookLesson(lesson: Lesson, value: number = lesson.slider.asked): LessonRun {
   const { id, slider, scale } = lesson;
-  const left = lessonPot(lesson, slider.from);
-  const right = lessonPot(lesson, value);
-  const asked = value === slider.asked ? right : lessonPot(lesson, slider.asked);
+  const left = fixedPot(lesson, slider.from);
+  const asked = fixedPot(lesson, slider.asked);
+  const right = value === slider.asked ? asked : lessonPot(lesson, value);
   return { id, slider, scale, left, right, answer: against(lesson, left, asked), now: against(lesson, left, right) };
 }

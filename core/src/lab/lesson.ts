@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/document/document';
+import type { guesses } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
 
 export const lessonIds = [
@@ -19,7 +20,6 @@ export type LessonId = (typeof lessonIds)[number];
 
 /** What a lesson asks of; its three answers are less, the same and more of it. */
 export type Scale = 'soft' | 'late' | 'burnt' | 'hot' | 'tender' | 'salty' | 'saucy' | 'wet';
-export const guesses = ['less', 'same', 'more'] as const;
 export type Guess = (typeof guesses)[number];
 
 /** What a line of a sum is about. */

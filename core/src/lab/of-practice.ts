@@ -1,14 +1,15 @@
-import type { Debrief } from '../cook/look-back';
+import type { Fault } from '../cook/cook';
+import type { Debrief, Noticed } from '../cook/look-back';
 import type { LessonId } from './lesson';
 
 /** What was noticed late, and the lesson on what it costs. */
-const ofLate: Readonly<Record<string, LessonId>> = {
+const ofLate: Readonly<Record<Noticed['what'], LessonId>> = {
   'pin-up': 'wait',
   burn: 'tomato',
   'hold-end': 'natural',
   'pin-down': 'natural',
 };
-const ofFault: Readonly<Record<string, LessonId>> = {
+const ofFault: Readonly<Partial<Record<Fault, LessonId>>> = {
   'burn-cut-out': 'tomato',
   'slow-seal': 'wait',
   'weak-heater': 'wait',
@@ -22,8 +23,7 @@ export function lessonOfPractice({
   faults,
 }: Pick<Debrief, 'food' | 'noticed' | 'faults'>): LessonId | null {
   if (food?.meats.some((m) => !m.ok)) return 'strips';
-  const late = noticed.find((n) => !n.prompt && ofLate[n.what]);
-  if (late) return ofLate[late.what]!;
-  const fault = faults.find((f) => ofFault[f]);
-  return fault ? ofFault[fault]! : null;
+  const late = noticed.find((n) => !n.prompt);
+  if (late) return ofLate[late.what];
+  return faults.map((f) => ofFault[f]).find((lesson) => lesson !== undefined) ?? null;
 }

@@ -52,7 +52,7 @@ export interface PieceInput {
   /** snapshots of the way up and the hold, shared by runs that only differ in hold and release */
   way?: Way;
   /** the runs of that way are the same up to here, s; left out, up to their release */
-  sharedS?: number;
+  sharedS?: number | undefined;
   /** filled with the core about every 15 s, for the curve */
   trace?: { minutes: number[]; coreC: number[] };
 }

@@ -40,10 +40,10 @@ export function foodOf(head: HeadAmount, plain: string, language: Language): Nam
 
 /** The parts of a line between its commas; a measure word that is a food by itself ("2 cloves") is one more. */
 function phrasesOf(head: HeadAmount): string[] {
-  const parts = head.rest.split(/\s*[,;]\s*|\s*(?:^|\s)-\s+|:\s+/).filter((p) => p !== '');
+  const parts = head.rest.split(/\s*[,;]\s*|(?:^|\s+)-\s+|:\s+/).filter((p) => p !== '');
   // "4 cloves - ground": no garlic is.
-  if (head.measure === 'clove' && parts.every((p) => /^(?:ground|whole|powdered)$/.test(p)))
-    return ['cloves', ...parts];
+  const isSpice = parts.length > 0 && parts.every((p) => /^(?:ground|whole|powdered)$/.test(p));
+  if (head.measure === 'clove' && isSpice) return [head.measureWord, ...parts];
   return parts.length > 0 ? parts : [head.measureWord].filter(Boolean);
 }
 

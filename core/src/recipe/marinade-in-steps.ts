@@ -23,7 +23,7 @@ export function marinateAsInSteps(read: readonly ReadLine[], steps: readonly str
     if (!food || line.refused) continue;
     // "Lemon" in a step is the juice of its line.
     const isNamed =
-      named.has(food.id) || (food.id === 'lemon-juice' && sentences.some((s) => /\blem[oó]n|\blim[eao]\b/.test(s)));
+      named.has(food.id) || (food.id === 'lemon-juice' && sentences.some((s) => /\b(?:lemon|lime|limon|lima)/.test(s)));
     if (isNamed && (food.kind === 'dairy' || food.flags.includes('acid'))) line.joins ??= 'marinade';
     const cut = food.meat?.cut;
     if (isRaw && cut && cut !== 'egg' && cut !== 'cured' && cut !== 'cooked')

@@ -30,7 +30,7 @@ export function plainLine(line: string): string {
     .replace(/[’‘]/g, "'")
     .replace(/[“”″]/g, '"')
     .replace(/(\d)\s*"(?=\s|$|,)/g, '$1 inch')
-    .replace(/\bp(?:w|o?w?d)e?r\b|\bpwd\b/gi, 'powder')
+    .replace(/\b(?:pwd|pwdr|powdr|pdr)\b/gi, 'powder')
     // "85/15 ground beef": lean and fat, no amount.
     .replace(/\b([5-9]\d)\/(\d{1,2})\b/g, (share, lean, fat) => (Number(lean) + Number(fat) === 100 ? '' : share))
     // "10/12 prawns" are ten to twelve; "5/8 cup" is a fraction.

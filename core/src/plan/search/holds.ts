@@ -23,9 +23,9 @@ function whistleHolds(heated: HeatedPot): number[] {
 /** The holds that this cooker can be set to at this pressure, min, shortest first: its programs, whole whistles, or any minute. */
 export function holdsOf({ heated, setup: { leastHoldMin } }: Pick<Heated, 'heated' | 'setup'>): readonly number[] {
   const all = settable(heated);
-  const enough = all.filter((holdMin) => holdMin >= leastHoldMin - 1e-9);
   // A pot that never comes to pressure holds none: one hold says all there is to say.
   if (heated.countdownS === null) return all.slice(0, 1);
+  const enough = all.filter((holdMin) => holdMin >= leastHoldMin - 1e-9);
   return enough.length > 0 ? enough : all.slice(-1);
 }
 

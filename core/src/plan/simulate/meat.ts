@@ -99,7 +99,7 @@ function following(g: Gathered, run: PotRun, { depthCm, earlier = null, coarse =
       place: placementOf(g, item),
       restS,
       coarse,
-      ...(earlier?.sharedS === undefined ? {} : { sharedS: earlier.sharedS }),
+      sharedS: earlier?.sharedS,
     };
     return { item, common, before };
   };

@@ -32,7 +32,7 @@ export function runPlants(
       restS,
       coarse,
       ...(ways ? { way: ways.of(`${item.ingredient.id} plant`) } : {}),
-      ...(earlier?.sharedS === undefined ? {} : { sharedS: earlier.sharedS }),
+      sharedS: earlier?.sharedS,
     });
     const done = r.softCoreMin >= p.softCoreMin[0] && r.softMeanMin >= p.softMeanMin[0];
     return {

@@ -124,6 +124,8 @@ export const enamelPreset = definePreset(Aura, {
       content: { padding: '0.45rem 0.8rem', borderRadius: '0' },
       colorScheme: { light: toggle, dark: toggle },
     },
+    // A thumb of a slider is caught with a wet finger.
+    slider: { handle: { width: '32px', height: '32px', content: { width: '26px', height: '26px' } } },
     selectbutton: { root: { borderRadius: '6px' } },
     dialog: { root: { borderRadius: '10px', shadow: 'none' } },
     toast: { root: { borderRadius: '10px' } },

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { SwUpdate } from '@angular/service-worker';
 import { TranslocoDirective } from '@jsverse/transloco';
+import { Button } from 'primeng/button';
 import { filter, map, timer } from 'rxjs';
 
 /** A page that stands open for days asks so often for a newer build, ms. */
@@ -10,14 +11,14 @@ const askEveryMs = 30 * 60_000;
 /** Says that the server has a newer build; this page goes on until the cook takes it, at the stove between two steps. */
 @Component({
   selector: 'ek-newer-build',
-  imports: [TranslocoDirective],
+  imports: [Button, TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
       @if (isReady()) {
         <p role="status">
           {{ t(cooking() ? 'newer.cooking' : 'newer.there') }}
-          <button type="button" (click)="take()">{{ t('newer.take') }}</button>
+          <p-button severity="secondary" [label]="t('newer.take')" (onClick)="take()" />
         </p>
       }
     </ng-container>
@@ -33,17 +34,6 @@ const askEveryMs = 30 * 60_000;
       padding: var(--space-2) var(--space-6);
       background: var(--turmeric-tint);
       color: var(--ink);
-    }
-    button {
-      min-height: 44px;
-      padding: 0 var(--space-6);
-      border: 1.5px solid var(--rim);
-      border-radius: 8px;
-      background: var(--enamel);
-      color: var(--ink);
-      font: inherit;
-      font-weight: 700;
-      cursor: pointer;
     }
   `,
 })

@@ -15,7 +15,7 @@ import type {
   Reality,
 } from '@einkorn/core';
 import { Observable, filter, map, type Subscriber } from 'rxjs';
-import type { Answers, Ask, Brought, Kind, LessonAsk, ProblemDoc, ReadAsk, Reply } from './protocol';
+import type { Answers, Brought, Kind, ProblemDoc, Question, Reply } from './protocol';
 import { spawnPlanner } from './spawn';
 
 /** A refusal of the planner, as an error of the stream. */
@@ -27,7 +27,7 @@ export class PlanProblem extends Error {
 
 interface Job {
   id: number;
-  ask: Ask | ReadAsk | LessonAsk;
+  ask: Question;
   out: Subscriber<Reply>;
 }
 
@@ -45,7 +45,7 @@ class Lane {
     private readonly keepAll: boolean,
   ) {}
 
-  ask(ask: Ask | ReadAsk | LessonAsk, id: number): Observable<Reply> {
+  ask(ask: Question, id: number): Observable<Reply> {
     return new Observable<Reply>((out) => {
       const job = { id, ask, out };
       if (!this.keepAll) this.waiting = [];

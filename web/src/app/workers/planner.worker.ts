@@ -21,7 +21,7 @@ import {
   type Written,
 } from '@einkorn/core';
 import { differences } from '../ui/differences';
-import type { Answers, Ask, Brought, Judged, Kind, LessonAsk, ReadAsk, Reply } from './protocol';
+import type { Answers, Ask, Brought, Judged, Kind, Question, ReadAsk, Reply } from './protocol';
 
 const reply = (r: Reply): void => postMessage(r);
 
@@ -46,7 +46,7 @@ const answers: { [K in Kind]: (asked: Asked) => Answers[K] } = {
   'scale-pot': ({ dish, kitchen }) => scaleToPot(dish, kitchen),
 };
 
-addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Ask | ReadAsk | LessonAsk }>) => {
+addEventListener('message', ({ data }: MessageEvent<{ id: number; ask: Question }>) => {
   const { id, ask } = data;
   try {
     reply({ id, type: 'done', value: valueOf(id, ask) });
@@ -62,7 +62,7 @@ function judged({ plan: written, changes }: Written): Judged {
   return { plan: written, changes: changes.map(({ key, alone }) => ({ key, alone: follows(key, alone) })) };
 }
 
-function valueOf(id: number, ask: Ask | ReadAsk | LessonAsk): Extract<Reply, { type: 'done' }>['value'] {
+function valueOf(id: number, ask: Question): Extract<Reply, { type: 'done' }>['value'] {
   if ('text' in ask) return ask.kind === 'recipe' ? readRecipe(ask.text, undefined, ask.ownFoods) : brought(ask);
   if ('lesson' in ask) return cookLesson(lessons[ask.lesson], ask.value);
   return answer(id, ask);

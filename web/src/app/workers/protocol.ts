@@ -84,6 +84,9 @@ export interface LessonAsk {
   value?: number;
 }
 
+/** Anything that the worker is asked. */
+export type Question = Ask | ReadAsk | LessonAsk;
+
 export interface ProblemDoc {
   code: string;
   message: string;
