@@ -6,11 +6,11 @@ import { Hut } from './hut';
  * The application for all tests of a file; an error in any of its pages fails the test that met it. Its plans are made as
  * from the factory, so that their numbers do not hang on the log of the demo.
  */
-export function aHut({ learning = false, asNew = false } = {}): Pick<Hut, 'url' | 'stop' | 'start'> {
+export function aHut({ learning = false, asNew = false, lan = false } = {}): Pick<Hut, 'url' | 'stop' | 'start'> {
   const broken: string[] = [];
   let own: Hut;
   test.beforeAll(async () => {
-    own = await Hut.open({ asNew });
+    own = await Hut.open({ asNew, lan });
     const kitchen = (await (await fetch(`${own.url}/api/kitchen`)).json()) as object;
     await fetch(`${own.url}/api/kitchen`, {
       method: 'PUT',

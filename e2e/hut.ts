@@ -10,11 +10,17 @@ export class Hut {
   private constructor(
     readonly port: number,
     private readonly folder: string,
+    /** where it is open to the house, if it is */
+    private readonly housePort: number | null,
   ) {}
 
-  /** @param asNew its cook has not begun yet: the Shelf asks what kitchen it is */
-  static async open({ asNew = false } = {}): Promise<Hut> {
-    const hut = new Hut(await freePort(), mkdtempSync(join(tmpdir(), 'einkorn-e2e-')));
+  /**
+   * @param asNew its cook has not begun yet: the Shelf asks what kitchen it is
+   * @param lan open to the house, on a port of its own
+   */
+  static async open({ asNew = false, lan = false } = {}): Promise<Hut> {
+    const folder = mkdtempSync(join(tmpdir(), 'einkorn-e2e-'));
+    const hut = new Hut(await freePort(), folder, lan ? await freePort() : null);
     await hut.start();
     if (!asNew)
       await fetch(`${hut.url}/api/kitchen/begin`, {
@@ -31,7 +37,12 @@ export class Hut {
 
   async start(): Promise<void> {
     const child = spawn(process.execPath, [join(import.meta.dirname, '..', 'server', 'dist', 'main.mjs')], {
-      env: { ...process.env, PORT: String(this.port), EINKORN_DATA: this.folder },
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        EINKORN_DATA: this.folder,
+        ...(this.housePort === null ? {} : { EINKORN_LAN: '1', EINKORN_HOUSE_PORT: String(this.housePort) }),
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.child = child;

@@ -45,3 +45,41 @@ test('the log is learned from, the next plan moves and says why, and can be made
   await note.getByRole('button', { name: 'plan with what the log taught' }).click();
   await expect.poll(minutes).toBe(own);
 });
+
+test('half a litre of water teaches a pot that was never cooked in, and nobody is asked how it tasted', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-14T17:40:00Z') });
+  await page.goto(`${hut.url}/kitchen`);
+  await page.locator('[data-pot="electric-8"]').click();
+  const water = page.locator('#water');
+  await expect(water).toContainText('Of this pot nothing is known yet');
+  await noBarriers(page);
+  await water.getByRole('button', { name: 'Calibrate with water' }).click();
+  const title = page.locator('.main h1');
+  // Waits that the clock ends by itself need no tap.
+  const minutes: [RegExp, number][] = [
+    [/Water in/, 1],
+    [/Lid on/, 1],
+    [/Wait for the pin/, 9],
+    [/until the pin drops/, 14],
+    [/Open the lid/, 1],
+    [/Pour the water away/, 1],
+  ];
+  for (const [said, min] of minutes) {
+    await expect(async () => {
+      if (/building|holding/.test((await title.textContent()) ?? '')) await page.clock.fastForward(60_000);
+      await expect(title).toHaveText(said, { timeout: 1000 });
+    }).toPass();
+    await page.clock.fastForward(min * 60_000);
+    await page.locator('.tap.next-tap').first().click();
+  }
+  await expect(page.getByRole('heading', { name: 'The water is done.' })).toBeVisible();
+  await expect(page.getByText('Salt')).toHaveCount(0);
+  await noBarriers(page);
+  await page.getByRole('button', { name: 'Keep it, see what it taught' }).click();
+  await expect(page).toHaveURL(/kitchen#water/);
+  const heat = water.getByRole('listitem').filter({ hasText: /^\s*Heat\s*from 1 cook/ });
+  await expect(heat).toContainText(/heats \d+ % less/);
+  await expect(heat).toContainText(/was ± 16 %/);
+});

@@ -1,16 +1,21 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import express, { type Express, type RequestHandler } from 'express';
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { healthOf } from './keep/health';
+import { Codes } from './keys/codes';
+import { callerOf, onlyWithRight, whoAsks } from './keys/guard';
+import { Keys } from './keys/keys';
 import { Bus } from './live/bus';
 import { cookRoutes } from './routes/cooks';
 import { deviceRoutes } from './routes/devices';
 import { dishRoutes } from './routes/dishes';
 import { neverStored, pageRules, requestId } from './routes/headers';
+import { doorRoutes } from './routes/door';
+import { keyRoutes, type HouseAddress } from './routes/keys';
 import { kitchenRoutes } from './routes/kitchen';
 import { logRoutes } from './routes/log';
 import { planRoutes } from './routes/plan';
@@ -25,13 +30,27 @@ import { sumsHere, type Sums } from './sums/sums';
 
 /** A household asks for a page, a plan and some taps a minute; a loop gone wrong asks for thousands. */
 const mostRequestsPerMin = 1500;
+/** A code is typed a few times, not guessed. */
+const mostCodesPerMin = 20;
+
+/** So much is answered a minute to each key, or, where there is none, to each address: a foreign page locks no stove out. */
+const limited = (mostPerMin: number): RequestHandler =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: mostPerMin,
+    standardHeaders: true,
+    legacyHeaders: false,
+    keyGenerator: (req, res) => callerOf(res).key?.id ?? ipKeyGenerator(req.ip ?? ''),
+  });
 
 export interface AppOptions {
   /** the built interface; without it there is only the API */
   webFolder?: string;
   sums?: Sums;
-  /** open to the house, not to this machine only */
-  lan?: boolean;
+  /** open to the house, and where it is found there; null: to this machine only */
+  house?: HouseAddress | null;
+  /** the pairing codes that are good now */
+  codes?: Codes;
   version?: string;
 }
 
@@ -39,22 +58,23 @@ export interface AppOptions {
 export function createApp(
   store: Store,
   log: Logger,
-  { webFolder, sums = sumsHere, lan = false, version = '0' }: AppOptions = {},
+  { webFolder, sums = sumsHere, house = null, codes = new Codes(), version = '0' }: AppOptions = {},
 ): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false, genReqId: requestId }));
-  app.use(sameHouse(lan));
+  app.use(sameHouse(house !== null));
   app.use(pageRules);
   app.use(compression());
-  app.use(
-    '/api',
-    rateLimit({ windowMs: 60_000, limit: mostRequestsPerMin, standardHeaders: true, legacyHeaders: false }),
-  );
+  const keys = new Keys(store);
+  app.use('/api', whoAsks(keys));
+  app.use('/api', limited(mostRequestsPerMin));
   app.use('/api', neverStored);
   // A log of ten years is a large file; nothing else is.
   app.use('/api/log', express.json({ limit: '30mb' }));
   app.use('/api', express.json({ limit: '2mb' }));
+  app.use('/api/door', doorRoutes({ keys, codes, limit: limited(mostCodesPerMin) }));
+  app.use('/api', onlyWithRight(keys));
   const startedMs = Date.now();
   app.get('/api/health', async (_req, res) => {
     const health = await healthOf(store, { version, startedMs });
@@ -66,6 +86,7 @@ export function createApp(
   const bus = new Bus();
   const learning = new Learning(store, sums, log);
   app.use('/api/cooks', cookRoutes({ store, bus, sums, learning }));
+  app.use('/api/keys', keyRoutes(keys, codes, house));
   app.use('/api/devices', deviceRoutes(store, bus));
   app.use('/api/log', logRoutes(store, sums, learning));
   app.use('/api/kitchen', kitchenRoutes(store, bus, learning));

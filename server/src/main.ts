@@ -1,4 +1,5 @@
 import { mkdirSync, readFileSync } from 'node:fs';
+import { createServer } from 'node:https';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pino from 'pino';
@@ -6,6 +7,9 @@ import { createApp } from './app';
 import { startDevices } from './devices/thread';
 import { seedDemo } from './demo/seed';
 import { FolderProblem } from './keep/folder';
+import { houseCertificate } from './keys/certificate';
+import { Codes } from './keys/codes';
+import { ownAddresses } from './keys/own-addresses';
 import { keepSafe } from './keep/keeper';
 import { takeFolder } from './keep/lock';
 import { openStore, type Store } from './store/connect';
@@ -14,6 +18,8 @@ import { openPool } from './sums/pool';
 const here = dirname(fileURLToPath(import.meta.url));
 const root = join(here, '..', '..');
 const port = Number(process.env['PORT'] ?? 4280);
+/** Where the house is answered when it is let in: beside the own port, unless it is said. */
+const housePort = Number(process.env['EINKORN_HOUSE_PORT'] ?? port + 1);
 const folder = process.env['EINKORN_DATA'] ?? join(root, 'data');
 
 if (!Number.isInteger(port) || port < 0 || port > 65535) {
@@ -45,8 +51,18 @@ const pool = openPool(join(here, 'sums-worker.mjs'));
 let stopDevices = (): void => undefined;
 /** This machine only, unless the cook opens it to the house. */
 const lan = process.env['EINKORN_LAN'] === '1';
-const app = createApp(store, log, { webFolder: join(root, 'web', 'dist', 'browser'), sums: pool.sums, lan, version });
-const server = app.listen(port, lan ? '0.0.0.0' : '127.0.0.1', () => {
+const webFolder = join(root, 'web', 'dist', 'browser');
+const certificate = lan ? await houseCertificate(folder, Date.now()) : null;
+const house = certificate && {
+  addresses: ownAddresses().map((a) => `https://${a}:${housePort}`),
+  fingerprint: certificate.fingerprint,
+};
+const codes = new Codes();
+const app = createApp(store, log, { webFolder, sums: pool.sums, house, codes, version });
+/** The house is answered on a port of its own, and only under cover. */
+const houseServer = certificate && createServer(certificate, app).listen(housePort, '0.0.0.0');
+houseServer?.on('error', cannotListen);
+const server = app.listen(port, '127.0.0.1', () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   stopDevices = startDevices(join(here, 'devices-worker.mjs'), { baseUrl: `http://localhost:${at}`, log });
@@ -54,13 +70,24 @@ const server = app.listen(port, lan ? '0.0.0.0' : '127.0.0.1', () => {
   console.log(`Version ${version}, data in ${folder}`);
   if (store.setAside > 0)
     console.log(`Records that could not be read: ${store.setAside}. They were set aside, see the Kitchen.`);
-  if (lan) console.log('It is open to everybody in this house (EINKORN_LAN=1): anyone there can read and write.');
+  if (house) {
+    console.log(`Open to the house (EINKORN_LAN=1): ${house.addresses.join(', ')}`);
+    console.log(`Its certificate is its own, SHA-256 ${house.fingerprint}`);
+    console.log(
+      `The first screen comes in with the code ${codes.make('cook', Date.now()).code}, good for ten minutes.`,
+    );
+  }
 });
-server.on('error', (e: NodeJS.ErrnoException) => {
+server.on('error', cannotListen);
+function cannotListen(e: NodeJS.ErrnoException & { port?: number }): void {
   giveBack();
-  console.error(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Start with another: PORT=4281 npm start` : e.message);
+  console.error(
+    e.code === 'EADDRINUSE'
+      ? `Port ${e.port ?? port} is taken. Start with another: PORT=${port + 10} npm start`
+      : e.message,
+  );
   process.exit(1);
-});
+}
 
 let stopping = false;
 function stop(): void {
@@ -72,6 +99,8 @@ function stop(): void {
   // What is being written is written to its end.
   server.close(() => void store.inTurn(() => store.sequelize.close()).then(ended));
   // Open streams have no end of their own.
+  houseServer?.close();
+  houseServer?.closeAllConnections();
   server.closeAllConnections();
   setTimeout(ended, 2000).unref();
 }

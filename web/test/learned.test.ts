@@ -1,7 +1,7 @@
 import { kitchenSchema, type Learned } from '@einkorn/core';
 import { learnedWords } from '../src/app/i18n/learned-words';
 import type { Format } from '../src/app/i18n/format';
-import { bell } from '../src/app/log/bell';
+import { bell } from '../src/app/ui/bell';
 import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
 import { english as en } from '../src/app/i18n/english';
 

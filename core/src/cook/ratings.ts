@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import type { Dish } from '../dish/schema';
 import type { Plan } from '../plan/document/document';
 
 /** Fixed scales, five steps each, in the order a cook would say them. The texts are in the catalogues. */
@@ -11,8 +12,9 @@ export const ratingScales = {
 } as const;
 export type RatingKey = keyof typeof ratingScales;
 export const ratingKeys = Object.keys(ratingScales) as RatingKey[];
-/** What is asked after a plan: a dish without meat is not asked about it. */
-export const askedAfter = (p: Plan): RatingKey[] => ratingKeys.filter((k) => k !== 'meat' || p.meats.length > 0);
+/** What is asked after a cook: a dish without meat is not asked about it, and nobody tastes the water of a calibration. */
+export const askedAfter = ({ dish, plan }: { dish: Pick<Dish, 'calibrates'>; plan: Plan }): RatingKey[] =>
+  dish.calibrates ? [] : ratingKeys.filter((k) => k !== 'meat' || plan.meats.length > 0);
 
 const step = z.number().int().min(0).max(4);
 export const ratingsSchema = z.strictObject({

@@ -143,6 +143,8 @@ export const dishSchema = z.strictObject({
   asCooked: asCookedSchema.optional(),
   overrides: overridesSchema.optional(),
   texture: z.enum(['firm', 'fluffy', 'soft']).optional(),
+  /** water alone, cooked to learn what the pot does: nobody eats it */
+  calibrates: z.literal(true).optional(),
   serveAt: z
     .string()
     .regex(/^([01]\d|2[0-3]):[0-5]\d$/, says('time-form'))

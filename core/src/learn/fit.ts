@@ -6,7 +6,7 @@ import type { Evidence } from './evidence';
 
 /*
  * Maximum a posteriori by Gauss-Newton: all parameters start at a standard normal, the scatters of an evening are integrated
- * out (S = R + Hs Q Hs'), taps are Student-t by re-weighting, and no single cook moves a parameter by more than one prior
+ * out (S = R + Hs Q Hs'), taps are Student-t by re-weighting, and no single dinner moves a parameter by more than one prior
  * standard deviation.
  */
 
@@ -25,6 +25,13 @@ export interface Fit {
 const newtonSteps = 12;
 const capRounds = 8;
 const leastWeight = 0.002;
+/**
+ * Prior standard deviations that one cook may move a parameter by. Water that was heated to learn the pot is a measurement, which
+ * may; a parameter is further out in one pot of eighty, and a forgotten tap pulls further still [derived: bench/learn].
+ */
+const mostMovedSd = { cook: 1, calibration: 2.5 } as const;
+const mostMoved = ({ observation: { setting } }: Evidence): number =>
+  mostMovedSd[setting.dish.calibrates ? 'calibration' : 'cook'];
 /** How hard a cook that pulls too far is turned down [from memory]. */
 const capPower = 1.5;
 /**
@@ -50,7 +57,7 @@ export function fit(evidence: readonly Evidence[]): Fit {
   let at = solveMap(evidence, keys, weights, new Map());
   let without = leaveOneOut(at, weights, keys);
   for (let round = 0; round < capRounds; round++) {
-    const moved = without.map((o) => furthest(at.z, o));
+    const moved = without.map((o, i) => furthest(at.z, o) / mostMoved(evidence[i]!));
     if (moved.every((m) => m <= 1 + 1e-3)) break;
     weights = weights.map((w, i) => (moved[i]! > 1 ? Math.max(leastWeight, w * moved[i]! ** -capPower) : w));
     at = solveMap(evidence, keys, weights, at.z);

@@ -83,6 +83,7 @@ export const en = {
     topping: 'Topping on, brown it under strong heat',
     stand: 'Let it stand: the pasta drinks on',
     serve: 'To the table',
+    'pour-away': 'Weigh the pot again if you did before, then pour the water away',
     'wide-dish': 'Move the grain to a wide dish: a heap goes on softening',
     'check-finish': 'Thermometer in what went in last: at least {{ c:temperature }}',
     'top-up': 'Stir in the rest of the liquid, boiling hot',

@@ -84,6 +84,7 @@ export const es: WordsLike<typeof en> = {
     topping: 'La cobertura, que se dore con calor fuerte',
     stand: 'Déjelo reposar: la pasta sigue bebiendo',
     serve: 'A la mesa',
+    'pour-away': 'Vuelva a pesar la olla si la pesó antes y tire el agua',
     'wide-dish': 'Pase el grano a una fuente ancha: amontonado sigue ablandándose',
     'check-finish': 'Termómetro en lo que entró al final: al menos {{ c:temperature }}',
     'top-up': 'Incorpore el resto del líquido, hirviendo',

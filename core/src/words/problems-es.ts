@@ -28,6 +28,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'two-grains': 'Dos granos piden dos tiempos. Deje un solo grano o pasta en esta olla.',
     'grain-not-here': 'Los platos de la familia "{{ family }}" no llevan grano ni pasta. Elija otra familia.',
     'nothing-to-steam': 'No hay nada que cocer al vapor: añada una verdura, huevos o carne.',
+    'only-water-calibrates': 'Una olla se calibra solo con agua.',
     'grain-missing': 'A esta familia le hace falta {{ starch }}: añada arroz, einkorn, penne o algo así.',
     'grain-wrong':
       'Los platos de la familia "{{ family }}" se hacen con {{ starch }}, no con {{ food }}. Elija otra familia.',
@@ -68,6 +69,12 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'cursor-invalid': 'Esta página del diario no se conoce. Empiece otra vez por arriba.',
     'set-aside-missing': 'No hay tal registro entre los apartados.',
     'snapshot-missing': 'No hay tal copia. Quizá dejó su sitio a una más nueva.',
+    'key-needed':
+      'Esta pantalla aún no tiene permiso. Pida un código en la pantalla donde funciona Einkorn: Cocina, pantallas y aparatos de la casa.',
+    'right-missing': 'Esta llave no lo permite: solo puede mirar o enviar lecturas.',
+    'code-invalid': 'Un código tiene seis cifras, y quien lo usa un nombre.',
+    'code-wrong': 'Este código es falso, ya se usó o tiene más de diez minutos. Pida otro.',
+    'key-missing': 'Esa llave ya no existe.',
     'foreign-host':
       'Esta dirección no es de esta casa. Abra Einkorn en localhost, o arránquelo con EINKORN_LAN=1 para la casa.',
     'foreign-origin': 'Otra página no puede escribir aquí.',
@@ -90,6 +97,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'scale-to-the-pot': 'Escale el plato a la olla o elija una olla mayor en la cocina.',
     found: 'Hay: {{ foods }}.',
     'add-to-the-rack': 'Añada lo que va en la rejilla.',
+    'water-alone': 'Quite todo menos el agua.',
     'add-one': 'Añada {{ starch }}.',
     'places-outside-a-bowl': 'Elija base, liquid, grain, top o rack, o la familia pot-in-pot.',
     'places-of-grain': 'Elija base, grain, top o, en un plato pot-in-pot, inner-bowl.',
@@ -155,6 +163,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'title-needed': 'Dé un título al plato.',
     'whole-people': 'Solo personas enteras.',
     'ingredient-needed': 'Añada al menos un ingrediente.',
+    'code-form': 'Seis cifras, como están en la otra pantalla.',
     'time-form': 'Escriba la hora como 19:00.',
     'core-least': 'Bajo 0 °C no se cocina nada.',
     'core-most': 'Ninguna olla calienta tanto.',

@@ -31,6 +31,7 @@ export const problemWords = {
     'two-grains': 'Two grains need two times. Keep one grain or pasta in this pot.',
     'grain-not-here': 'Dishes of the family "{{ family }}" have no grain or pasta. Choose another family.',
     'nothing-to-steam': 'There is nothing to steam: add a vegetable, eggs or meat.',
+    'only-water-calibrates': 'A pot is calibrated with water alone.',
     'grain-missing': 'This family needs a {{ starch }}: add rice, einkorn, penne or the like.',
     'grain-wrong':
       'Dishes of the family "{{ family }}" are made with {{ starch }}, not with {{ food }}. Choose another family.',
@@ -74,6 +75,12 @@ export const problemWords = {
     'cursor-invalid': 'This page of the log is not known. Begin again at its top.',
     'set-aside-missing': 'There is no such record among those that were set aside.',
     'snapshot-missing': 'There is no such snapshot. It may have been let go for a newer one.',
+    'key-needed':
+      'This screen was not let in yet. Ask for a code on the screen that Einkorn runs on: Kitchen, screens and devices of the house.',
+    'right-missing': 'This key does not allow that: it may look only, or send readings only.',
+    'code-invalid': 'A code has six digits, and whoever uses it a name.',
+    'code-wrong': 'This code is wrong, used or older than ten minutes. Ask for a new one.',
+    'key-missing': 'There is no such key any more.',
     'foreign-host':
       'This address is not one of this house. Open Einkorn under localhost, or start it with EINKORN_LAN=1 for the house.',
     'foreign-origin': 'Another page cannot write here.',
@@ -98,6 +105,7 @@ export const problemWords = {
     'scale-to-the-pot': 'Scale the dish to the pot, or choose a larger pot in the kitchen.',
     found: 'Found: {{ foods }}.',
     'add-to-the-rack': 'Add what goes on the rack.',
+    'water-alone': 'Take everything but the water out.',
     'add-one': 'Add one {{ starch }}.',
     'places-outside-a-bowl': 'Choose base, liquid, grain, top or rack, or the family pot-in-pot.',
     'places-of-grain': 'Choose base, grain, top or, in a pot-in-pot dish, inner-bowl.',
@@ -164,6 +172,7 @@ export const problemWords = {
     'title-needed': 'Give the dish a title.',
     'whole-people': 'Whole people only.',
     'ingredient-needed': 'Add at least one ingredient.',
+    'code-form': 'Six digits, as they stand on the other screen.',
     'time-form': 'Write the time as 19:00.',
     'core-least': 'Below 0 °C nothing is cooked.',
     'core-most': 'No pot gets that hot.',

@@ -129,8 +129,12 @@ export function feltPlace(at: (key: string) => number, d: PoolDish, index: numbe
 
 const rounded = (place: number): number => Math.max(0, Math.min(4, Math.round(place)));
 
-/** One evening of a household as the log has it; null where the pot never came to pressure. */
-export function eveningOf(h: Household, d: PoolDish, n: number): Evidence | null {
+/**
+ * One evening of a household as the log has it; null where the pot never came to pressure.
+ *
+ * @param missed share of the taps that nobody made
+ */
+export function eveningOf(h: Household, d: PoolDish, n: number, missed = misses.tap): Evidence | null {
   const { draws, truth } = h;
   const scatter = scatters.map((s: Scatter) => (s === 'weighed' || s === 'tick' ? draws.student(3) : draws.normal()));
   const late =
@@ -141,7 +145,7 @@ export function eveningOf(h: Household, d: PoolDish, n: number): Evidence | null
   if (!Number.isFinite(out.pin)) return null;
   const o = blank(d, `cook-${n}`, n * 86_400_000);
   const handMin = cookParameters.tap.mean + cookParameters.tap.sd * truth(cookKey('tap'));
-  const seen = (): boolean => draws.uniform() > misses.tap;
+  const seen = (): boolean => draws.uniform() >= missed;
   const jitter = (): number => observedSd.tapMin * draws.student(4);
   const pin = Math.exp(out.pin) + scatterSd.tickMin * scatter[scatters.indexOf('tick')]!;
   const full =
@@ -162,7 +166,7 @@ export function eveningOf(h: Household, d: PoolDish, n: number): Evidence | null
     o.lateMin = o.taps.valveMin - o.taps.fullMin - holdMin - (naturalMin ?? 0);
   const rated = (place: number): number => rounded(place + observedSd.ratingSteps * draws.normal());
   const index = Number.isFinite(out.grain) ? out.grain : out.pasta;
-  if (draws.uniform() > misses.rating) {
+  if (d.starch && draws.uniform() > misses.rating) {
     o.ratings.grain = rated(feltPlace(truth, d, index));
     o.ratings.sauce = rated(inSteps(out.sauce, ratingEdges.sauce) - cookParameters.sauce.sd * truth(cookKey('sauce')));
     o.ratings.salt = rated(2 - cookParameters.salt.sd * truth(cookKey('salt')));

@@ -1,6 +1,7 @@
 import { Router } from 'express';
-import { problemOf } from '@einkorn/core';
+import { problemOf, refusal } from '@einkorn/core';
 import { readingsSchema } from '@einkorn/devices';
+import { callerOf } from '../keys/guard';
 import type { Bus } from '../live/bus';
 import { Door, isLetIn } from '../live/door';
 import { eventsOf } from '../live/readings';
@@ -31,12 +32,16 @@ export function deviceRoutes(store: Store, bus: Bus): Router {
     const parsed = readingsSchema.safeParse(req.body ?? {});
     if (!parsed.success) throw problemOf('readings-invalid', parsed.error);
     const { device, cook: id, clock, readings } = parsed.data;
+    const { key } = callerOf(res);
+    // Nobody speaks in the name of a device that was let in.
+    if (key?.rights === 'device' && key.name !== device) throw refusal('right-missing');
     const cook = id === undefined ? await newestRunning(store) : await getCook(store, id);
     if (!cook || cook.finishedMs !== null) return void res.status(202).json({ cook: null, kept: 0 });
     // In a practice everything may speak.
     if (!cook.practice) {
       door.called(device, Date.now());
-      if (!isLetIn(device, await getKitchen(store)))
+      // One that was given a key was let in by that.
+      if (key?.rights !== 'device' && !isLetIn(device, await getKitchen(store)))
         return void res.status(202).json({ cook: cook.id, kept: 0, letIn: false });
     }
     if (clock) bus.publish(cook.id, { name: 'clock', data: clock });

@@ -121,6 +121,20 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
       });
     },
   },
+  {
+    name: '009-keys',
+    up: async (q) => {
+      const { STRING, BIGINT } = DataTypes;
+      await q.createTable('keys', {
+        id: { type: STRING, primaryKey: true },
+        name: { type: STRING, allowNull: false },
+        rights: { type: STRING, allowNull: false },
+        hash: { type: STRING, allowNull: false, unique: true },
+        createdMs: { type: BIGINT, allowNull: false },
+        lastMs: { type: BIGINT, allowNull: false },
+      });
+    },
+  },
 ];
 
 /**

@@ -7,6 +7,7 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
+import type { KeyRights } from '../keys/rights';
 import type { CookEvent, CookSummary, Dish, Outcome, Plan, Practice } from '@einkorn/core';
 
 const ms = (field: string) => ({
@@ -66,12 +67,23 @@ export class SettingRow extends Model<InferAttributes<SettingRow>, InferCreation
   declare doc: unknown;
 }
 
+/** A screen or a device that was let in; of its secret the hash. */
+export class KeyRow extends Model<InferAttributes<KeyRow>, InferCreationAttributes<KeyRow>> {
+  declare id: string;
+  declare name: string;
+  declare rights: KeyRights;
+  declare hash: string;
+  declare createdMs: number;
+  declare lastMs: number;
+}
+
 export interface Models {
   Dishes: ModelStatic<DishRow>;
   Cooks: ModelStatic<CookRow>;
   Events: ModelStatic<EventRow>;
   LogRows: ModelStatic<LogRow>;
   Settings: ModelStatic<SettingRow>;
+  Keys: ModelStatic<KeyRow>;
 }
 
 export function defineModels(sequelize: Sequelize): Models {
@@ -82,6 +94,7 @@ export function defineModels(sequelize: Sequelize): Models {
   class Events extends EventRow {}
   class LogRows extends LogRow {}
   class Settings extends SettingRow {}
+  class Keys extends KeyRow {}
   Dishes.init(
     {
       id: { type: STRING, primaryKey: true },
@@ -129,5 +142,16 @@ export function defineModels(sequelize: Sequelize): Models {
     { ...common, tableName: 'log_rows' },
   );
   Settings.init({ key: { type: STRING, primaryKey: true }, doc: json }, { ...common, tableName: 'settings' });
-  return { Dishes, Cooks, Events, LogRows, Settings };
+  Keys.init(
+    {
+      id: { type: STRING, primaryKey: true },
+      name: STRING,
+      rights: STRING,
+      hash: STRING,
+      createdMs: ms('createdMs'),
+      lastMs: ms('lastMs'),
+    },
+    { ...common, tableName: 'keys' },
+  );
+  return { Dishes, Cooks, Events, LogRows, Settings, Keys };
 }

@@ -25,5 +25,10 @@ export const routes: Routes = [
     loadComponent: () => import('./kitchen/kitchen-page').then((m) => m.KitchenPage),
     title: 'Einkorn: Kitchen',
   },
+  {
+    path: 'door',
+    loadComponent: () => import('./kitchen/door-page').then((m) => m.DoorPage),
+    title: 'Einkorn',
+  },
   { path: '**', redirectTo: 'shelf' },
 ];

@@ -50,6 +50,7 @@ export const finishCodes = [
   'fork',
   'stand',
   'serve',
+  'pour-away',
 ] as const;
 export type FinishCode = (typeof finishCodes)[number];
 

@@ -76,6 +76,7 @@ function checkMeats(g: Gathered): void {
 export function setUp(dish: Dish, kitchen: Kitchen, leastHoldMin = 0): Setup {
   const pot = potOfKitchen(kitchen);
   const g = withTaste(gather(asMeasured(dish, kitchen)), kitchen);
+  checkCalibration(g);
   checkStarch(g);
   checkMeats(g);
   // Reading every place once tells about an impossible one before anything is computed.
@@ -108,6 +109,12 @@ export function checkFits({ g, pot }: Setup): void {
   throw refusal('pot-too-small', params, issueAt('ingredients', 'scale-to-the-pot'));
 }
 
+/** Throws Problem `only-water-calibrates`: what is eaten is never cooked as a measurement. */
+function checkCalibration({ dish, items }: Gathered): void {
+  if (!dish.calibrates || items.every((i) => i.food.id === 'water')) return;
+  throw refusal('only-water-calibrates', {}, issueAt('ingredients', 'water-alone'));
+}
+
 function checkStarch(g: Gathered): void {
   const { rule, dish } = g;
   const starches = g.items.filter((i) => i.food.grain && i.joins !== 'finish');
@@ -120,7 +127,7 @@ function checkStarch(g: Gathered): void {
   if (rule.starch === 'none') {
     if (one) throw refusal('grain-not-here', { family }, found);
     const steamed = g.items.some((i) => i.joins === 'stack' && (i.food.kind === 'vegetable' || i.food.kind === 'meat'));
-    if (!steamed) throw refusal('nothing-to-steam', {}, issueAt('ingredients', 'add-to-the-rack'));
+    if (!steamed && !dish.calibrates) throw refusal('nothing-to-steam', {}, issueAt('ingredients', 'add-to-the-rack'));
     return;
   }
   const starch = wordOf(rule.starch === 'any' ? 'grain-or-pasta' : rule.starch);

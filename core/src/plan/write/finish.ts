@@ -186,7 +186,8 @@ function checkAndCheese(w: FinishWriter, g: Gathered): void {
 
 /** Separate grains rest before the fork; pasta stands and drinks on; the rest is served. */
 function serving(w: FinishWriter, g: Gathered, bigBatch: boolean): void {
-  if (g.grain?.food.kind === 'grain' && g.rule.standMin > 0) {
+  if (g.dish.calibrates) w.add('pour-away', minutes.serve);
+  else if (g.grain?.food.kind === 'grain' && g.rule.standMin > 0) {
     w.add('rest', g.rule.standMin);
     // Its own heat would go on cooking a large heap.
     if (bigBatch) w.add('wide-dish', minutes.wide);

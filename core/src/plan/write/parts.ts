@@ -106,6 +106,7 @@ export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 
     first: setup.first && { ...setup.first, ingredients: slowFirst(setup.first), betweenMin },
     whistles: program.whistles ?? null,
     outerMl: setup.outerMl,
+    calibrates: setup.g.dish.calibrates === true,
   };
 }
 

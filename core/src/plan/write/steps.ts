@@ -35,6 +35,8 @@ export interface StepInput {
   } | null;
   whistles: number | null;
   outerMl: number;
+  /** water alone, to learn the pot: nothing is measured out but the water, which the stack tells */
+  calibrates: boolean;
 }
 
 const stackMin = 2;
@@ -141,7 +143,8 @@ function firstStageSteps(x: StepInput): Step[] {
 }
 
 /** How the stack is said: by what went before it, and without a liquid where none is poured any more. */
-function stackText({ outerMl, first, fry }: StepInput, ml: number): string {
+function stackText({ outerMl, first, fry, calibrates }: StepInput, ml: number): string {
+  if (calibrates) return 'stack-water';
   if (outerMl > 0) return 'stack-bowl';
   if (first) return ml > 0 ? 'stack-second' : 'stack-second-dry';
   if (ml === 0) return 'stack-dry';

@@ -26,6 +26,7 @@ export interface Task {
 
 /** What must be ready before the heat goes on, with its minutes. A soak waits by itself while the rest is chopped. */
 export function prepTasks(g: Gathered): Task[] {
+  if (g.dish.calibrates) return [];
   const out: Task[] = [];
   const prep = g.grain?.ingredient.prep;
   if (g.grain && (prep?.rinse || (prep?.soakMin ?? 0) > 0))

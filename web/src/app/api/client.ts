@@ -63,6 +63,33 @@ export interface Snapshot {
   bytes: number;
 }
 
+export type KeyRights = 'cook' | 'look' | 'device';
+/** Who asks, as the server sees it: null where this screen was not let in. */
+export interface AtDoor {
+  rights: KeyRights | 'home' | null;
+  name: string | null;
+}
+/** A screen or a device that was let in. */
+export interface Key {
+  id: string;
+  name: string;
+  rights: KeyRights;
+  createdMs: number;
+  lastMs: number;
+}
+export interface Keys {
+  /** where the house finds the server; null where it answers this machine only */
+  house: { addresses: string[]; fingerprint: string } | null;
+  /** the key of this screen */
+  own: string | null;
+  keys: Key[];
+}
+export interface PairingCode {
+  code: string;
+  rights: KeyRights;
+  untilMs: number;
+}
+
 /** The server's routes, one method each. */
 @Injectable({ providedIn: 'root' })
 export class Api {
@@ -76,6 +103,18 @@ export class Api {
   }
   devices(): Observable<Devices> {
     return this.http.get<Devices>('/api/devices');
+  }
+  comeIn(code: string, name: string): Observable<AtDoor> {
+    return this.http.post<AtDoor>('/api/door', { code, name });
+  }
+  keys(): Observable<Keys> {
+    return this.http.get<Keys>('/api/keys');
+  }
+  pairingCode(rights: KeyRights): Observable<PairingCode> {
+    return this.http.post<PairingCode>('/api/keys/codes', { rights });
+  }
+  revokeKey(id: string): Observable<unknown> {
+    return this.http.delete(`/api/keys/${encodeURIComponent(id)}`);
   }
   snapshots(): Observable<Snapshot[]> {
     return this.http.get<Snapshot[]>('/api/snapshots');

@@ -22,6 +22,8 @@ import { Choice } from '../ui/choice';
 import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { PotNamePipe } from '../ui/pot-name';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { Calibrate } from './calibrate';
+import { HouseKeys } from './house-keys';
 import { OtherDevices } from './other-devices';
 import { OwnPotDialog } from './own-pot-dialog';
 import { Snapshots } from './snapshots';
@@ -38,7 +40,9 @@ const waysShown = ['language', 'units', 'weights', 'temperature', 'lengths', 'th
     Bound,
     TranslocoDirective,
     Button,
+    Calibrate,
     Choice,
+    HouseKeys,
     InputNumber,
     OwnFoodDialog,
     OtherDevices,

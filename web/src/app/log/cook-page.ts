@@ -73,7 +73,7 @@ export class CookPage {
   readonly tints = tints;
   readonly keys = computed(() => {
     const c = this.cook();
-    return c ? askedAfter(c.plan) : [];
+    return c ? askedAfter(c) : [];
   });
   readonly plannedTotal = computed(() => this.cook()?.plan.steps.reduce((m, s) => m + s.minutes, 0) ?? 0);
   readonly plannedServe = computed(() => (this.cook()?.startedMs ?? 0) + this.plannedTotal() * 60_000);

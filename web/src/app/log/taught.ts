@@ -1,25 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { notKnownCode, type LearnedValue } from '@einkorn/core';
+import { notKnownCode } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
-import { learnedWords } from '../i18n/learned-words';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
-import { bell } from './bell';
+import { knownOf, LearnedValues } from '../ui/learned-values';
 import { forecastsFigure, lastMissed, lastWithin, missedOf } from './forecasts-figure';
 import { logFeature } from './log.slice';
 import { PotNamePipe } from '../ui/pot-name';
 
-/** Left of its first spread from which on a value is not worth telling. */
-const unknownFrom = 0.8;
-
 /** What the pot taught us: what was believed before and is now, each with its spread; what is not known, and what would tell. */
 @Component({
   selector: 'ek-taught',
-  imports: [PotNamePipe, RouterLink, TranslocoDirective, Button, Chart],
+  imports: [LearnedValues, PotNamePipe, RouterLink, TranslocoDirective, Button, Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './taught.html',
   styleUrl: './taught.scss',
@@ -34,8 +30,8 @@ export class Taught {
   readonly busy = this.store.selectSignal(kitchenFeature.selectLearning);
   readonly learned = computed(() => this.kitchen().learned);
 
-  readonly ofPot = computed(() => this.rows(this.learned()?.pots[this.kitchen().potId] ?? {}));
-  readonly rowsOfAll = computed(() => [...this.ofPot(), ...this.rows(this.learned()?.cook ?? {})]);
+  readonly ofPot = computed(() => knownOf(this.learned()?.pots[this.kitchen().potId]));
+  readonly rowsOfAll = computed(() => [...this.ofPot(), ...knownOf(this.learned()?.cook)]);
   readonly unknown = computed(
     () =>
       this.learned()
@@ -51,18 +47,6 @@ export class Taught {
   readonly notKnownCode = notKnownCode;
   readonly rounded = Math.round;
   readonly drift = computed(() => this.learned()?.drift.filter((d) => d.pot === this.kitchen().potId) ?? []);
-
-  private rows(values: Readonly<Record<string, LearnedValue>>) {
-    return Object.entries(values)
-      .filter(([, v]) => v.cooks > 0 && v.sd <= unknownFrom * v.priorSd)
-      .map(([name, v]) => ({
-        name,
-        cooks: v.cooks,
-        ...learnedWords(name, v, this.fmt),
-        before: learnedWords(name, { ...v, sd: v.priorSd }, this.fmt).spread,
-        curves: bell(v),
-      }));
-  }
 
   private readonly history = this.store.selectSignal(logFeature.selectHistory);
   readonly missed = computed(() =>

@@ -4,19 +4,14 @@ import { TranslocoDirective } from '@jsverse/transloco';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { InputText } from 'primeng/inputtext';
-import { create } from 'qrcode';
 import { Format } from '../i18n/format';
+import { QrCode } from '../ui/qr-code';
 import { packed, sharedPath } from './dish-link';
-
-/** Light modules around the code, as the standard wants (ISO/IEC 18004). */
-const quiet = 4;
-/** A phone reads a code of so many modules from a screen; a longer link is sent, not shown [common practice]. */
-const mostModules = 125;
 
 /** A dish as a link that carries all of it, and as a code for the phone beside the stove. */
 @Component({
   selector: 'ek-share-dialog',
-  imports: [TranslocoDirective, Button, Dialog, InputText],
+  imports: [TranslocoDirective, Button, Dialog, InputText, QrCode],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *transloco="let t">
@@ -30,14 +25,9 @@ const mostModules = 125;
         [style]="{ width: 'min(44rem, 96vw)' }"
       >
         <div class="two">
-          @if (code(); as c) {
-            <svg class="code" [attr.viewBox]="c.viewBox" role="img" [attr.aria-label]="t('share.code')">
-              <rect width="100%" height="100%" fill="#fff" />
-              <path [attr.d]="c.path" fill="#000" />
-            </svg>
-          } @else {
+          <ek-qr-code [text]="address()" [label]="t('share.code')">
             <p class="quiet">{{ t('share.too-long') }}</p>
-          }
+          </ek-qr-code>
           <div class="say">
             <p>{{ t('share.what') }}</p>
             @if (atHome) {
@@ -66,11 +56,6 @@ const mostModules = 125;
       grid-template-columns: 250px minmax(0, 1fr);
       gap: var(--space-8);
     }
-    .code {
-      width: 100%;
-      border: 1.5px solid var(--rim);
-      border-radius: 6px;
-    }
     .say {
       display: grid;
       gap: var(--space-5);
@@ -89,8 +74,9 @@ const mostModules = 125;
       .two {
         grid-template-columns: minmax(0, 1fr);
       }
-      .code {
+      ek-qr-code {
         max-width: 250px;
+        width: 100%;
         justify-self: center;
       }
     }
@@ -104,20 +90,6 @@ export class ShareDialog {
   /** the address of this page means this machine: no phone finds it by that */
   readonly atHome = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
   readonly address = computed(() => `${location.origin}/${sharedPath}#${packed(this.dish())}`);
-  /** The dark modules as one path; null where the link is too long for a code that a phone can read. */
-  readonly code = computed(() => {
-    try {
-      const { size, data } = create(this.address(), { errorCorrectionLevel: 'L' }).modules;
-      if (size > mostModules) return null;
-      const dark = Array.from(data).flatMap((on, i) =>
-        on ? [`M${(i % size) + quiet} ${Math.floor(i / size) + quiet}h1v1h-1z`] : [],
-      );
-      return { path: dark.join(''), viewBox: `0 0 ${size + 2 * quiet} ${size + 2 * quiet}` };
-    } catch {
-      return null;
-    }
-  });
-
   copy(): void {
     // Without leave to the clipboard the link stays selected, to be copied by hand.
     void (navigator as Partial<Navigator>).clipboard?.writeText(this.address()).then(

@@ -16,8 +16,13 @@ import { Bound } from '../ui/bound';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section *transloco="let t" class="panel rate">
-      <h1>{{ t('rate.title', { time: fmt.time(serveMs()) }) }}</h1>
-      <p class="quiet">{{ t('rate.hint') }}</p>
+      @if (cook().dish.calibrates) {
+        <h1>{{ t('calibrate.over') }}</h1>
+        <p class="quiet">{{ t('calibrate.over-how') }}</p>
+      } @else {
+        <h1>{{ t('rate.title', { time: fmt.time(serveMs()) }) }}</h1>
+        <p class="quiet">{{ t('rate.hint') }}</p>
+      }
       @for (k of keys(); track k) {
         <div class="scale">
           <strong>{{ t('rating.' + k + '.name') }}</strong>
@@ -54,7 +59,11 @@ import { Bound } from '../ui/bound';
         <p class="stop-text" role="alert">{{ f | said }}</p>
       }
       <p class="row">
-        <p-button [label]="t('rate.keep')" [disabled]="refused()" (onClick)="rated.emit(outcome())" />
+        <p-button
+          [label]="t(cook().dish.calibrates ? 'calibrate.keep' : 'rate.keep')"
+          [disabled]="refused()"
+          (onClick)="rated.emit(outcome())"
+        />
         <p-button severity="secondary" [label]="t('stove.undo')" (onClick)="undone.emit()" />
       </p>
     </section>
@@ -125,7 +134,7 @@ export class AfterPanel {
   readonly undone = output();
   readonly fmt = inject(Format);
 
-  readonly keys = computed(() => askedAfter(this.cook().plan));
+  readonly keys = computed(() => askedAfter(this.cook()));
   rate(key: RatingKey, value: number): void {
     this.ratings.update((r) => ({ ...r, [key]: value }));
   }

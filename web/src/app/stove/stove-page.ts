@@ -146,7 +146,9 @@ export class StovePage {
   /** What counts of the taps for the run that is on. */
   private readonly taps = computed(() => this.timed()?.ofRun ?? []);
   private readonly happened = (kind: EventKind): boolean => this.taps().some((e) => e.kind === kind);
-  readonly gate = computed(() => atGate(this.current(), this.timed(), this.taps()));
+  /** Water that only teaches the pot: nothing is cut for it, and nobody eats it. */
+  private readonly isWater = computed(() => this.cook()?.dish.calibrates ?? false);
+  readonly gate = computed(() => !this.isWater() && atGate(this.current(), this.timed(), this.taps()));
   readonly nextTap = computed(() => {
     const timed = this.timed();
     const measuring = { minimumC: this.minimumC(), nowMs: this.now() };
@@ -175,7 +177,9 @@ export class StovePage {
   readonly pins = computed(() => pinTaps(this.timed(), this.pinUpAt(), this.pinDownAt()));
   readonly timers = computed(() => {
     const r = this.timed();
-    return r ? timesTo(r, this.cook()!.startedMs, this.now(), this.ownTimers().length + this.others().length) : [];
+    if (!r) return [];
+    const taken = this.ownTimers().length + this.others().length;
+    return timesTo(r, this.cook()!.startedMs, this.now(), taken).filter((x) => x.key !== 'serve' || !this.isWater());
   });
   private readonly minute = computed(() => Math.floor(this.now() / 20_000));
   readonly drawing = computed((): (() => Figure) => {

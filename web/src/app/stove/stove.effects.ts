@@ -24,6 +24,7 @@ import {
   timer,
 } from 'rxjs';
 import { Api, failureOf, NoAnswer } from '../api/client';
+import { KitchenActions } from '../state/kitchen';
 import { Planner } from '../workers/planner';
 import { cookNow, type StreamReading } from './live';
 import { diskMs, openCook } from './open-cook';
@@ -217,8 +218,17 @@ export const finish = createEffect(
         const sent: Observable<unknown> = s.unsent.length > 0 ? api.addEvents(cook.id, s.unsent) : of(null);
         return sent.pipe(
           concatMap(() => api.finishCook(cook.id, { finishedMs, outcome })),
-          map((done) => StoveActions.finished({ cook: done })),
-          tap(() => void router.navigate(['/log', cook.id])),
+          mergeMap((done): Action[] => [
+            StoveActions.finished({ cook: done }),
+            // What the water taught is shown where it was asked for.
+            ...(cook.dish.calibrates ? [KitchenActions.learn()] : []),
+          ]),
+          tap(
+            () =>
+              void (cook.dish.calibrates
+                ? router.navigate(['/kitchen'], { fragment: 'water' })
+                : router.navigate(['/log', cook.id])),
+          ),
           catchError((e: unknown) => of(StoveActions.failed({ failure: failureOf(e) }))),
         );
       }),

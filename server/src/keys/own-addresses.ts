@@ -1,0 +1,7 @@
+import { networkInterfaces } from 'node:os';
+
+/** Addresses of this machine in the house's network. */
+export const ownAddresses = (): string[] =>
+  Object.values(networkInterfaces())
+    .flat()
+    .flatMap((i) => (i && !i.internal && i.family === 'IPv4' ? [i.address] : []));
