@@ -90,6 +90,7 @@ export {
   type NotedRow,
 } from './share/log-import';
 export { logColumns, logCsv, logFile, logFormat, logSchema, readLog, type LogFile, type Shelved } from './share/log';
+export { archiveManifest, readArchiveManifest, type ArchiveFile } from './share/archive';
 export { isLearnedNumber, learnedBehind, type LearnedNumber } from './plan/learned-moved';
 export { compareSchools, type School } from './plan/questions/schools';
 export { donenessMap, type DonenessMap } from './plan/questions/map';

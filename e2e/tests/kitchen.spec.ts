@@ -165,3 +165,28 @@ test('a kitchen that measures in cups, ounces, Fahrenheit and inches reads so ev
   await kept(page);
   expect(await dishes()).toEqual(before);
 });
+
+test('everything is saved as one file, and a kitchen that is brought it has nothing new', async ({ page }) => {
+  await page.goto(`${hut.url}/kitchen`);
+  const everything = page.locator('ek-archive');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    everything.getByRole('link', { name: 'Save everything' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/^einkorn-.*\.zip$/);
+  const path = await file.path();
+  await everything.locator('input[type=file]').setInputFiles({
+    name: 'einkorn.zip',
+    mimeType: 'application/zip',
+    buffer: await readFile(path),
+  });
+  await expect(everything).toContainText(/0 cooks are new. 6\d were there already\./);
+  await expect(everything).toContainText('its settings stay');
+  await noBarriers(page);
+  await everything.locator('input[type=file]').setInputFiles({
+    name: 'holiday.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('no archive'),
+  });
+  await expect(everything.getByRole('alert')).toContainText('This is no archive of Einkorn');
+});

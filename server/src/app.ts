@@ -10,6 +10,7 @@ import { Codes } from './keys/codes';
 import { callerOf, onlyWithRight, whoAsks } from './keys/guard';
 import { Keys } from './keys/keys';
 import { Bus } from './live/bus';
+import { archiveRoutes } from './routes/archive';
 import { cookRoutes } from './routes/cooks';
 import { deviceRoutes } from './routes/devices';
 import { dishRoutes } from './routes/dishes';
@@ -90,6 +91,7 @@ export function createApp(
   app.use('/api/devices', deviceRoutes(store, bus));
   app.use('/api/log', logRoutes(store, sums, learning));
   app.use('/api/kitchen', kitchenRoutes(store, bus, learning));
+  app.use('/api/archive', archiveRoutes(store, learning, version));
   app.use('/api/snapshots', snapshotRoutes(store));
   app.use('/api/set-aside', setAsideRoutes(store));
   app.use('/api', noRoute);

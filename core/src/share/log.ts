@@ -69,8 +69,11 @@ export const logColumns = [
  * The log as CSV (RFC 4180). Ratings are 0 to 4 on their scales; times of day are in UTC. A cell that a spreadsheet would
  * take for a formula is written as text.
  */
-export const logCsv = (cooks: readonly Cook[]): string =>
-  Papa.unparse(cooks.map(rowOf), { columns: [...logColumns], escapeFormulae: true });
+export const logCsv = (cooks: readonly Cook[], { heading = true } = {}): string =>
+  Papa.unparse(
+    { fields: [...logColumns], data: cooks.map(rowOf) },
+    { header: heading, columns: [...logColumns], escapeFormulae: true },
+  );
 
 function rowOf(cook: Cook): Record<(typeof logColumns)[number], string | number> {
   const { plan, outcome } = cook;

@@ -9,7 +9,7 @@ export type Rights = KeyRights | 'home';
 /** Works something out and writes nothing. */
 const computes = /^\/api\/(?:plan|recipe)(?:\/|$)/;
 /** Who else may come in, and the copies of everything: not for a screen that looks on. */
-const ofTheHouse = /^\/api\/(?:keys|snapshots|set-aside)(?:\/|$)/;
+const ofTheHouse = /^\/api\/(?:keys|archive|snapshots|set-aside)(?:\/|$)/;
 const ofDevices = /^\/api\/devices(?:\/|$)/;
 
 /** May this be asked with these rights? `path` is that of the request, without its query. */

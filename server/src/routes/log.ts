@@ -1,8 +1,10 @@
-import { Router } from 'express';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Router, type Response } from 'express';
 import * as z from 'zod';
-import { importLog, importTable, logFile, notedRowSchema, problemOf, type LeftOut } from '@einkorn/core';
+import { importLog, importTable, logCsv, logFile, notedRowSchema, problemOf, type LeftOut } from '@einkorn/core';
 import type { Store } from '../store/connect';
-import { addCooks, listCooks } from '../store/cooks';
+import { addCooks, cooksInBatches } from '../store/cooks';
 import { addShelved, listShelved } from '../store/dishes';
 import { getKitchen } from '../store/kitchen';
 import type { Learning } from '../sums/learning';
@@ -25,16 +27,19 @@ const tableBody = z.strictObject({ csv: z.string() });
 const has = (body: unknown, key: string): boolean => typeof body === 'object' && body !== null && key in body;
 
 /**
- * /api/log: everything as one file of the format `einkorn.log/1`: kitchen, cooks and dishes; sent back the same file, a table of
+ * /api/log: everything as one file of the format `einkorn.log/1`: kitchen, cooks and dishes, or its cooks as a table; sent back the same file, a table of
  * cooks (`{csv}`) or cooks of a notebook (`{noted}`) add what is not there yet and answer with a report.
  */
 export function logRoutes(store: Store, sums: Sums, learning: Learning): Router {
   const r = Router();
-  r.get(
-    '/',
-    async (_req, res) =>
-      void res.json(logFile(await getKitchen(store), await listCooks(store), await listShelved(store))),
-  );
+  r.get('/', async (_req, res) => {
+    res.attachment('einkorn-log.json').type('json');
+    await sendAll(res, logText(store));
+  });
+  r.get('/table', async (_req, res) => {
+    res.attachment('einkorn-log.csv').type('text/csv');
+    await sendAll(res, tableText(store));
+  });
   r.post('/', async (req, res) => {
     const { cooks, leftOut, dishes } = await read(req.body);
     // Dishes first: cooks keep their link to those that are there.
@@ -59,4 +64,25 @@ export function logRoutes(store: Store, sums: Sums, learning: Learning): Router 
     return importLog(body);
   }
   return r;
+}
+
+/** Sends a text as it is made, as fast as it is taken. */
+const sendAll = (res: Response, text: AsyncIterable<string>): Promise<void> => pipeline(Readable.from(text), res);
+
+/** A log file, a few cooks at a time: ten years of them need no more memory than one. */
+async function* logText(store: Store): AsyncGenerator<string> {
+  const { cooks: _, ...rest } = logFile(await getKitchen(store), [], await listShelved(store));
+  yield `${JSON.stringify(rest).slice(0, -1)},"cooks":[`;
+  let isFirst = true;
+  for await (const some of cooksInBatches(store, 'newest')) {
+    yield `${isFirst ? '' : ','}${JSON.stringify(some).slice(1, -1)}`;
+    isFirst = false;
+  }
+  yield ']}';
+}
+
+/** The log as a table: its heading, then the rows of a few cooks at a time. */
+async function* tableText(store: Store): AsyncGenerator<string> {
+  yield logCsv([]);
+  for await (const some of cooksInBatches(store, 'newest')) yield `\r\n${logCsv(some, { heading: false })}`;
 }

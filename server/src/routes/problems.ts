@@ -17,6 +17,7 @@ const statusByCode: Record<string, number> = {
   'dish-changed': 409,
   'kitchen-begun': 409,
   'too-large': 413,
+  'archive-too-large': 413,
   busy: 503,
 };
 

@@ -6,13 +6,33 @@ import type { CookRow, EventRow } from './models';
 
 const missing = (): Problem => refusal('cook-missing');
 
-/** Every cook, whole, newest first: for the export. */
-export async function listCooks({ models }: Store): Promise<Cook[]> {
-  const [rows, events] = await Promise.all([
-    models.Cooks.findAll({ order: [['startedMs', 'DESC']] }),
-    models.Events.findAll({ order: [['seq', 'ASC']] }),
-  ]);
-  return joined(rows, events);
+/** So many cooks are read at once for an export: some megabytes. */
+const batch = 50;
+
+/** Every cook, whole, a few at a time. One that is added meanwhile may be among them. */
+export async function* cooksInBatches(store: Store, first: 'oldest' | 'newest'): AsyncGenerator<Cook[]> {
+  const [beyond, way] = first === 'oldest' ? ([Op.gt, 'ASC'] as const) : ([Op.lt, 'DESC'] as const);
+  let last: { startedMs: number; id: string } | null = null;
+  for (;;) {
+    const rows: CookRow[] = await store.models.Cooks.findAll({
+      where: last
+        ? {
+            [Op.or]: [
+              { startedMs: { [beyond]: last.startedMs } },
+              { startedMs: last.startedMs, id: { [beyond]: last.id } },
+            ],
+          }
+        : {},
+      order: [
+        ['startedMs', way],
+        ['id', way],
+      ],
+      limit: batch,
+    });
+    if (rows.length === 0) return;
+    last = rows.at(-1)!;
+    yield await withEvents(store, rows);
+  }
 }
 
 /** The cooks of a few rows with their events, in the order of the rows. */

@@ -1,4 +1,4 @@
-import { HttpClient, HttpErrorResponse } from '@angular/common/http';
+import { HttpClient, HttpErrorResponse, HttpEventType } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import type {
   Cook,
@@ -7,13 +7,12 @@ import type {
   Dish,
   Issue,
   Kitchen,
-  LogFile,
   LogOutcome,
   LogSort,
   Outcome,
   CookEvent,
 } from '@einkorn/core';
-import type { Observable } from 'rxjs';
+import { map, type Observable } from 'rxjs';
 
 export interface StoredDish {
   id: string;
@@ -38,6 +37,11 @@ export interface LogQuery {
   outcome?: LogOutcome | '';
   practice?: boolean;
   limit?: number;
+}
+
+/** What came of an archive: `taken` are its settings where nothing was cooked here yet. */
+export interface ArchiveReport extends BringReport {
+  kitchen: 'taken' | 'kept' | 'missing';
 }
 
 /** Devices that are let in, and those that have spoken since the server started. */
@@ -119,6 +123,16 @@ export class Api {
   snapshots(): Observable<Snapshot[]> {
     return this.http.get<Snapshot[]>('/api/snapshots');
   }
+  /** Brings an archive back; how much of it was sent (0 to 1), then the report. */
+  bringArchive(file: Blob): Observable<number | ArchiveReport> {
+    const asked = { headers: { 'content-type': 'application/zip' }, reportProgress: true, observe: 'events' } as const;
+    return this.http.post<ArchiveReport>('/api/archive', file, asked).pipe(
+      map((e) => {
+        if (e.type === HttpEventType.Response) return e.body!;
+        return e.type === HttpEventType.UploadProgress && e.total ? e.loaded / e.total : 0;
+      }),
+    );
+  }
   takeSnapshot(): Observable<Snapshot> {
     return this.http.post<Snapshot>('/api/snapshots', null);
   }
@@ -160,10 +174,6 @@ export class Api {
     const asked = { ...query, ...(after === null ? {} : { after }) };
     const params = Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== ''));
     return this.http.get<CookPage>('/api/cooks', { params });
-  }
-  /** The whole log, as it is exported. */
-  log(): Observable<LogFile> {
-    return this.http.get<LogFile>('/api/log');
   }
   /** Brings cooks in: a log, a table or rows of a notebook. */
   bringCooks(body: unknown): Observable<BringReport> {

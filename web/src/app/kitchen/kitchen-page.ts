@@ -22,6 +22,7 @@ import { Choice } from '../ui/choice';
 import { OwnFoodDialog } from '../ui/own-food-dialog';
 import { PotNamePipe } from '../ui/pot-name';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { Archive } from './archive';
 import { Calibrate } from './calibrate';
 import { HouseKeys } from './house-keys';
 import { OtherDevices } from './other-devices';
@@ -36,6 +37,7 @@ const waysShown = ['language', 'units', 'weights', 'temperature', 'lengths', 'th
 @Component({
   selector: 'ek-kitchen-page',
   imports: [
+    Archive,
     SaidPipe,
     Bound,
     TranslocoDirective,

@@ -14,6 +14,7 @@ import { messagesOf, zodValidator } from '../ui/zod-form';
 import { LogActions, logFeature } from './log.slice';
 import { PotNamePipe } from '../ui/pot-name';
 import { localMs } from '../i18n/time-of-day';
+import { BringReportPanel } from '../ui/bring-report';
 
 /** A file larger than the server takes is not sent. */
 const mostBytes = 30_000_000;
@@ -22,7 +23,7 @@ const minutes = () => new FormControl<number | null>(null);
 /** Cooks from elsewhere: a log or a table as a file, or one after the other out of a notebook. */
 @Component({
   selector: 'ek-bring-page',
-  imports: [SaidPipe, PotNamePipe, ReactiveFormsModule, RouterLink, TranslocoDirective, Button],
+  imports: [BringReportPanel, SaidPipe, PotNamePipe, ReactiveFormsModule, RouterLink, TranslocoDirective, Button],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bring-page.html',
   styleUrl: './bring-page.scss',

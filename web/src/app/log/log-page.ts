@@ -1,20 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { leftAfterMs, logOutcomes, logSorts, ratingScales, type CookSummary, type LogFile } from '@einkorn/core';
+import { leftAfterMs, logOutcomes, logSorts, ratingScales, type CookSummary } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
-import { firstValueFrom } from 'rxjs';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
 import { KitchenActions } from '../state/kitchen';
-import { Api, failureOf, type LogQuery } from '../api/client';
-import type * as files from './export';
+import type { LogQuery } from '../api/client';
 import { LogActions, logFeature } from './log.slice';
 import { Taught } from './taught';
 import { PotNamePipe } from '../ui/pot-name';
-
-type Files = typeof files;
 
 /** More curves over each other cannot be told apart. */
 const mostCompared = 4;
@@ -30,7 +26,6 @@ const mostCompared = 4;
 export class LogPage {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
-  private readonly api = inject(Api);
   readonly rows = this.store.selectSignal(logFeature.selectRows);
   readonly real = this.store.selectSignal(logFeature.selectReal);
   readonly practised = this.store.selectSignal(logFeature.selectPractised);
@@ -75,21 +70,6 @@ export class LogPage {
   }
   more(): void {
     this.store.dispatch(LogActions.more());
-  }
-  /** The whole log and the writer of files come only when a file is asked for. */
-  saveTable(): void {
-    void this.save((x, log) => x.saveTable(log));
-  }
-  saveAll(): void {
-    void this.save((x, log) => x.saveAll(log));
-  }
-  private async save(write: (x: Files, log: LogFile) => void): Promise<void> {
-    try {
-      const [x, log] = await Promise.all([import('./export'), firstValueFrom(this.api.log())]);
-      write(x, log);
-    } catch (e) {
-      this.store.dispatch(LogActions.failed({ failure: failureOf(e) }));
-    }
   }
   band(c: CookSummary, t: (key: string) => string): string {
     return c.planned.band === null ? '–' : t(`band.${c.planned.band}`);
