@@ -35,6 +35,11 @@ export class Hut {
     return `http://localhost:${this.port}`;
   }
 
+  /** of the server's process, while it runs */
+  get pid(): number | undefined {
+    return this.child?.pid;
+  }
+
   async start(): Promise<void> {
     const child = spawn(process.execPath, [join(import.meta.dirname, '..', 'server', 'dist', 'main.mjs')], {
       env: {

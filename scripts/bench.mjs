@@ -1,13 +1,14 @@
 // npm run bench: times the core and prints a table with ratios. npm run bench -- residuals: the facts and the model.
-// npm run bench -- laws: every law over a thousand dishes. npm run bench -- memory: the heap over ten thousand plans. npm run bench -- browser: keystroke to verdict in Chromium. npm run bench -- learn: simulated households. npm run bench -- rules: each rule of judgement taken away, and the test that misses it. npm run bench -- taps: a tap while plans are made. npm run bench -- kills: taps lost when the browser is killed.
+// npm run bench -- laws: every law over a thousand dishes. npm run bench -- memory: the heap over ten thousand plans. npm run bench -- browser: keystroke to verdict in Chromium. npm run bench -- learn: simulated households. npm run bench -- rules: each rule of judgement taken away, and the test that misses it. npm run bench -- taps: a tap while plans are made. npm run bench -- kills: taps lost when the browser is killed. npm run bench -- scale: a log of 100, 1,000 and 10,000 cooks.
 import { join } from 'node:path';
 import { install } from './install.mjs';
 install();
 const { buildServer, buildWeb, root } = await import('./build.mjs');
 const name =
-  ['residuals', 'memory', 'kills', 'browser', 'laws', 'rules', 'taps', 'learn'].find((x) => process.argv.includes(x)) ??
-  'run';
-if (['kills', 'browser', 'taps'].includes(name)) {
+  ['residuals', 'memory', 'kills', 'browser', 'laws', 'rules', 'taps', 'learn', 'scale'].find((x) =>
+    process.argv.includes(x),
+  ) ?? 'run';
+if (['kills', 'browser', 'taps', 'scale'].includes(name)) {
   (await import('./chromium.mjs')).chromium();
   await buildServer();
   await buildWeb();

@@ -1,4 +1,7 @@
+import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
@@ -149,6 +152,25 @@ test.each<[string, () => Uint8Array, number, string]>([
   const answer = await bring(empty, bytes());
   expect([answer.status, (answer.body as { code: string }).code]).toEqual([status, code]);
   expect((await everything(empty)).cooks).toEqual([]);
+});
+
+test('a download that is broken off harms nothing', async () => {
+  const written: string[] = [];
+  const { store } = stores[0]!;
+  const log = pino({ level: 'warn' }, { write: (line: string) => void written.push(line) });
+  const server = createServer(createApp(store, log)).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  for (const path of ['/api/archive', '/api/log', '/api/log/table']) {
+    const gone = new AbortController();
+    const { body } = await fetch(`${base}${path}`, { signal: gone.signal });
+    await body!.getReader().read();
+    gone.abort();
+  }
+  expect((await fetch(`${base}/api/health`)).status).toBe(200);
+  expect(written.filter((line) => line.includes('"level":50'))).toEqual([]);
+  server.closeAllConnections();
+  server.close();
 });
 
 test('one that says to be larger than 300 MB is refused before it is read', async () => {

@@ -18,10 +18,12 @@ import { seedDemo } from '../src/demo/seed';
 import { examine } from '../src/keep/doctor';
 import { databaseIn, lookAt, snapshotsIn } from '../src/keep/folder';
 import { healthOf } from '../src/keep/health';
+import { lookThrough } from '../src/keep/keeper';
 import { holderOf, takeFolder } from '../src/keep/lock';
 import { restoreSnapshot } from '../src/keep/restore';
 import { dayMs, keptOf, snapshotsOf, takeSnapshot } from '../src/keep/snapshots';
 import { openStore, type Store } from '../src/store/connect';
+import { unreadable } from '../src/store/set-aside';
 
 /* What keeps ten years of cooking: snapshots, restoring them, and refusing what cannot be trusted, in plain words. */
 // The demo is sixty cooks, planned anew.
@@ -82,8 +84,8 @@ describe('snapshots', () => {
 
   test('is listed newest first, downloaded as a database, and a name that is none is answered 404', async () => {
     const store = await open();
-    await takeSnapshot(store.sequelize, folder, { why: 'daily', nowMs: Date.parse('2026-11-01T08:00:00Z') });
-    await takeSnapshot(store.sequelize, folder, { why: 'asked', nowMs: Date.parse('2026-11-20T08:00:00Z') });
+    await takeSnapshot(folder, { why: 'daily', nowMs: Date.parse('2026-11-01T08:00:00Z') });
+    await takeSnapshot(folder, { why: 'asked', nowMs: Date.parse('2026-11-20T08:00:00Z') });
     const list = (await apiOf(store).get('/api/snapshots')).body as { name: string; why: string; atMs: number }[];
     expect(list.map((s) => [s.why, s.atMs])).toEqual([
       ['asked', Date.parse('2026-11-20T08:00:00Z')],
@@ -148,7 +150,7 @@ describe('a folder that cannot be trusted is refused with its path and the way o
   const filled = async (): Promise<string> => {
     const store = await open();
     await seedDemo(store);
-    const { name } = await takeSnapshot(store.sequelize, folder, { why: 'daily' });
+    const { name } = await takeSnapshot(folder, { why: 'daily' });
     await close();
     return name;
   };
@@ -237,8 +239,8 @@ describe('one folder, one server', () => {
     expect(holderOf(folder)).toBeNull();
   });
   test('nothing is restored under a running server', async () => {
-    const store = await open();
-    const { name } = await takeSnapshot(store.sequelize, folder, { why: 'asked' });
+    await open();
+    const { name } = await takeSnapshot(folder, { why: 'asked' });
     writeFileSync(join(folder, 'einkorn.lock'), JSON.stringify({ pid: process.ppid, url: 'http://localhost:4280' }));
     await expect(restoreSnapshot(folder, name)).rejects.toMatchObject({ code: 'in-use' });
   });
@@ -251,10 +253,10 @@ describe('health', () => {
     expect(well.status).toBe(200);
     expect(well.body).toMatchObject({ ok: true, database: { ok: true }, disk: { ok: true }, lastSnapshot: null });
     expect(well.body.schema).toMatch(/^\d{3}-/);
-    await takeSnapshot(store.sequelize, folder, { why: 'daily', nowMs: Date.now() - 5 * dayMs });
+    await takeSnapshot(folder, { why: 'daily', nowMs: Date.now() - 5 * dayMs });
     const late = await apiOf(store).get('/api/health');
     expect([late.status, late.body.lastSnapshot.ok]).toEqual([503, false]);
-    await takeSnapshot(store.sequelize, folder, { why: 'daily' });
+    await takeSnapshot(folder, { why: 'daily' });
     expect((await apiOf(store).get('/api/health')).status).toBe(200);
     const startedMs = Date.now();
     await store.sequelize.close();
@@ -267,8 +269,8 @@ test('the doctor says what is wrong and what to do, and changes nothing', async 
   const wrong = async (nowMs?: number): Promise<string[]> =>
     (await examine(folder, nowMs)).filter((f) => !f.ok).map((f) => f.text);
   expect(await examine(join(folder, 'none'))).toEqual([{ ok: true, text: expect.stringContaining('does not exist') }]);
-  const store = await open();
-  await takeSnapshot(store.sequelize, folder, { why: 'daily' });
+  await open();
+  await takeSnapshot(folder, { why: 'daily' });
   await close();
   expect(await wrong()).toEqual([]);
   expect(await wrong(Date.now() + 9 * dayMs)).toEqual([expect.stringContaining('9 days old')]);
@@ -319,5 +321,17 @@ describe('a record that cannot be read', () => {
     await close();
     // Once is enough: nothing is looked at twice, and nothing more is taken out.
     expect((await open()).setAside).toBe(0);
+  });
+
+  test('an old one is found beside the work, not before the start', async () => {
+    const store = await open();
+    await seedDemo(store);
+    const oldest = await store.models.Cooks.findOne({ order: [['startedMs', 'ASC']] });
+    await store.sequelize.query(`UPDATE cooks SET plan = 'cut o' WHERE id = :id`, { replacements: { id: oldest!.id } });
+    expect(await unreadable(store.sequelize, { newest: 59 })).toEqual([]);
+    expect(await unreadable(store.sequelize)).toEqual([{ kind: 'cooks', key: oldest!.id, why: 'no-json' }]);
+    expect(await lookThrough(store, pino({ level: 'silent' }))).toBe(1);
+    expect(await store.models.Cooks.count()).toBe(59);
+    expect(await lookThrough(store, pino({ level: 'silent' }))).toBe(0);
   });
 });

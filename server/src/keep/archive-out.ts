@@ -1,5 +1,3 @@
-import { once } from 'node:events';
-import type { Writable } from 'node:stream';
 import { archiveManifest, type ArchiveFile } from '@einkorn/core';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Store } from '../store/connect';
@@ -10,35 +8,30 @@ import { getKitchen } from '../store/kitchen';
 /** Quick, and a tenth of the size: cooks are mostly their plans. */
 const level = 4;
 
-/** Writes everything as one archive (docs/formats.md), a few cooks at a time: ten years of them need no more memory than one. */
-export async function writeArchive(store: Store, out: Writable, version: string): Promise<void> {
-  let failed: Error | null = null;
-  const zip = new Zip((error, chunk, final) => {
-    if (error) failed = error;
-    else {
-      out.write(chunk);
-      if (final) out.end();
-    }
+/** Everything as one archive (docs/formats.md), a few cooks at a time: ten years of them need no more memory than one. */
+export async function* archive(store: Store, version: string): AsyncGenerator<Uint8Array> {
+  const packed: Uint8Array[] = [];
+  const zip = new Zip((error, chunk) => {
+    if (error) throw error;
+    packed.push(chunk);
   });
-  const into = (name: ArchiveFile): ((text: string, last?: boolean) => Promise<void>) => {
+  const add = (name: ArchiveFile, text?: string): ZipDeflate => {
     const file = new ZipDeflate(name, { level });
     zip.add(file);
-    return async (text, last = false) => {
-      file.push(strToU8(text), last);
-      if (failed) throw failed;
-      if (out.writableNeedDrain && !out.destroyed) await Promise.race([once(out, 'drain'), once(out, 'close')]);
-    };
+    if (text !== undefined) file.push(strToU8(text), true);
+    return file;
   };
-  await into('einkorn.json')(JSON.stringify(archiveManifest(version, Date.now())), true);
-  await into('kitchen.json')(JSON.stringify(await getKitchen(store)), true);
-  await into('dishes.jsonl')(lines(await listShelved(store)), true);
-  const cooks = into('cooks.jsonl');
+  add('einkorn.json', JSON.stringify(archiveManifest(version, Date.now())));
+  add('kitchen.json', JSON.stringify(await getKitchen(store)));
+  add('dishes.jsonl', lines(await listShelved(store)));
+  const cooks = add('cooks.jsonl');
   for await (const some of cooksInBatches(store, 'oldest')) {
-    if (out.destroyed) return;
-    await cooks(lines(some));
+    cooks.push(strToU8(lines(some)));
+    yield* packed.splice(0);
   }
-  await cooks('', true);
+  cooks.push(new Uint8Array(0), true);
   zip.end();
+  yield* packed;
 }
 
 const lines = (docs: readonly unknown[]): string => docs.map((d) => `${JSON.stringify(d)}\n`).join('');

@@ -1,10 +1,24 @@
 import type { Logger } from 'pino';
 import type { Store } from '../store/connect';
+import { beside } from '../store/copy';
+import { putAside, unreadable } from '../store/set-aside';
+import { databaseIn } from './folder';
 import { dayMs, snapshotsOf, takeSnapshot } from './snapshots';
 
 const lookEveryMs = 60_000;
 /** A little less than a day, so that a server that is started every evening takes one every evening. */
 const dailyMs = dayMs - 4 * 3_600_000;
+
+/** Once the first pages are out, ms. */
+const lookThroughAfterMs = 20_000;
+
+/** Looks at every record that the start did not look at; what cannot be read is set aside. */
+export async function lookThrough(store: Store, log: Logger): Promise<number> {
+  const found = await beside(databaseIn(store.folder), unreadable);
+  const aside = await store.inTurn(() => putAside(store.sequelize, found));
+  if (aside > 0) log.warn({ records: aside }, 'records that cannot be read were set aside, see the Kitchen');
+  return aside;
+}
 
 /** Takes the daily snapshot and folds the write-ahead log into the file in quiet minutes. Stops on calling the answer. */
 export function keepSafe(store: Store, log: Logger): () => void {
@@ -12,8 +26,7 @@ export function keepSafe(store: Store, log: Logger): () => void {
   let folded = -1;
   const look = async (): Promise<void> => {
     const [newest] = snapshotsOf(store.folder);
-    if (!newest || Date.now() - newest.atMs > dailyMs)
-      await takeSnapshot(store.sequelize, store.folder, { why: 'daily' });
+    if (!newest || Date.now() - newest.atMs > dailyMs) await takeSnapshot(store.folder, { why: 'daily' });
     // A minute without a write after some: then everything goes into the one file, and a plain copy of it is whole.
     if (store.writes() === atLastLook && atLastLook !== folded) {
       await store.inTurn(() => store.sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)'));
@@ -24,6 +37,15 @@ export function keepSafe(store: Store, log: Logger): () => void {
   const run = (): void => void look().catch((e: unknown) => log.error({ err: e }, 'snapshot failed'));
   run();
   const timer = setInterval(run, lookEveryMs);
+  const later = setTimeout(
+    () =>
+      void lookThrough(store, log).catch((e: unknown) => log.error({ err: e }, 'the log could not be looked through')),
+    lookThroughAfterMs,
+  );
   timer.unref();
-  return () => clearInterval(timer);
+  later.unref();
+  return () => {
+    clearInterval(timer);
+    clearTimeout(later);
+  };
 }

@@ -1,7 +1,7 @@
 import { mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkSound, copyInto, type Database } from '../store/copy';
-import { snapshotNames, snapshotsIn, stampOf } from './folder';
+import { beside, checkSound, copyInto } from '../store/copy';
+import { databaseIn, snapshotNames, snapshotsIn, stampOf } from './folder';
 
 export type SnapshotWhy = 'daily' | 'migration' | 'asked';
 
@@ -34,7 +34,6 @@ export const snapshotsOf = (folder: string): Snapshot[] =>
  * name. Older ones are let go by `keptOf`.
  */
 export async function takeSnapshot(
-  db: Database,
   folder: string,
   { why, nowMs = Date.now() }: { why: SnapshotWhy; nowMs?: number },
 ): Promise<Snapshot> {
@@ -44,7 +43,7 @@ export async function takeSnapshot(
   const part = join(into, `${name}.part`);
   rmSync(part, { force: true });
   try {
-    await copyInto(db, part);
+    await beside(databaseIn(folder), (db) => copyInto(db, part));
     await checkSound(part);
     renameSync(part, join(into, name));
   } finally {

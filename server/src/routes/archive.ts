@@ -1,7 +1,9 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
 import { refusal } from '@einkorn/core';
 import { readArchive } from '../keep/archive-in';
-import { writeArchive } from '../keep/archive-out';
+import { archive } from '../keep/archive-out';
 import { stampOf } from '../keep/folder';
 import type { Store } from '../store/connect';
 import type { Learning } from '../sums/learning';
@@ -14,7 +16,7 @@ export function archiveRoutes(store: Store, learning: Learning, version: string)
   const r = Router();
   r.get('/', async (_req, res) => {
     res.attachment(`einkorn-${stampOf(Date.now())}.zip`).type('application/zip');
-    await writeArchive(store, res, version);
+    await pipeline(Readable.from(archive(store, version)), res);
   });
   r.post('/', async (req, res) => {
     if (Number(req.headers['content-length'] ?? 0) > mostBytes) throw refusal('archive-too-large');

@@ -23,6 +23,11 @@ const statusByCode: Record<string, number> = {
 
 /** RFC 9457 problem+json from any error. What is not a Problem is ours: logged, and told without its inside. */
 export const problems: ErrorRequestHandler = (error: unknown, req, res, _next) => {
+  // Half an answer cannot become a problem: whoever reads it sees that it ends too early, or has gone away.
+  if (res.headersSent) {
+    req.log.warn({ err: error }, 'an answer was broken off');
+    return void res.destroy();
+  }
   const known = asProblem(error);
   if (!known) req.log.error(error);
   const problem = known ?? refusal('internal');

@@ -10,7 +10,7 @@ export function snapshotRoutes(store: Store): Router {
   const r = Router();
   r.get('/', (_req, res) => void res.json(snapshotsOf(store.folder)));
   r.post('/', async (_req, res) => {
-    res.status(201).json(await takeSnapshot(store.sequelize, store.folder, { why: 'asked' }));
+    res.status(201).json(await takeSnapshot(store.folder, { why: 'asked' }));
   });
   r.get('/:name', (req, res) => {
     const { name } = req.params;

@@ -6,7 +6,7 @@ import { takeSnapshot } from '../keep/snapshots';
 import { unsoundness } from './copy';
 import { defineModels, type Models } from './models';
 import { migrate } from './migrations';
-import { setAsideUnreadable } from './set-aside';
+import { putAside, unreadable } from './set-aside';
 
 export interface Store {
   /** the folder of the database and its snapshots */
@@ -22,6 +22,9 @@ export interface Store {
   /** how many writes there have been since the start */
   writes: () => number;
 }
+
+/** Cooks that are looked at before a start, after a stop in good order. */
+const lookedAtFirst = 200;
 
 /** The driver without its verbose mode, which writes down the stack at every question: a third of a millisecond of each. */
 const driver = { ...sqlite3, verbose: () => sqlite3 };
@@ -63,8 +66,10 @@ export async function openStore(folder: string): Promise<Store> {
     // The log is folded into the file in quiet minutes (keeper); until it is 64 MB long no tap waits for that.
     await sequelize.query('PRAGMA wal_autocheckpoint = 16384');
     if (killed) await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
-    await migrate(sequelize, () => takeSnapshot(sequelize, folder, { why: 'migration' }));
-    if (!fresh) setAside = await setAsideUnreadable(sequelize);
+    await migrate(sequelize, () => takeSnapshot(folder, { why: 'migration' }));
+    // What was closed in good order was written by this server: the newest are looked at, and the others beside the work (keeper).
+    const newest = killed ? {} : { newest: lookedAtFirst };
+    if (!fresh) setAside = await putAside(sequelize, await unreadable(sequelize, newest));
   } catch (e) {
     await sequelize.close();
     throw e;

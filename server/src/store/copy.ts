@@ -18,11 +18,16 @@ export async function unsoundness(db: Database): Promise<string | null> {
   }
 }
 
+/** Does long work on a connection of its own: no tap waits for it. */
+export async function beside<T>(file: string, work: (db: Database) => Promise<T>): Promise<T> {
+  const db = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+  return work(db).finally(() => db.close());
+}
+
 /** Opens a database file and reads it through. Throws an Error with what is wrong with it. */
 export async function checkSound(file: string): Promise<void> {
   if (!existsSync(file)) throw new Error(`${file} is not there.`);
-  const db = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
-  const wrong = await unsoundness(db).finally(() => db.close());
+  const wrong = await beside(file, unsoundness);
   if (wrong !== null) throw new Error(wrong);
 }
 

@@ -135,6 +135,15 @@ const migrations: { name: string; up: (q: QueryInterface) => Promise<void> }[] =
       });
     },
   },
+  {
+    name: '010-log-indexes',
+    up: async (q) => {
+      // Counts, pots and searches read an index of some letters a cook, and not the summaries.
+      await q.addIndex('log_rows', ['practice', 'potId']);
+      await q.addIndex('log_rows', ['startedMs', 'cookId', 'words']);
+      await q.removeIndex('log_rows', ['startedMs', 'cookId']);
+    },
+  },
 ];
 
 /**

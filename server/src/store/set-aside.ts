@@ -36,19 +36,23 @@ const rows = <T extends object>(
 ): Promise<T[]> => sequelize.query<T>(sql, { ...options, type: QueryTypes.SELECT });
 
 /** Rows whose text is no JSON; the database itself looks, so that no plan of ten years is read for it. */
-async function withoutJson(sequelize: Sequelize): Promise<Found[]> {
+async function withoutJson(sequelize: Sequelize, newest: number): Promise<Found[]> {
   const found: Found[] = [];
   for (const { kind, key, columns } of tables) {
     const broken = columns.map((c) => `("${c}" IS NOT NULL AND NOT json_valid("${c}"))`).join(' OR ');
-    for (const r of await rows<{ key: string }>(sequelize, `SELECT "${key}" AS "key" FROM ${kind} WHERE ${broken}`))
+    const some = kind === 'cooks' ? `id IN (${newestCooks}) AND ` : '';
+    const sql = `SELECT "${key}" AS "key" FROM ${kind} WHERE ${some}(${broken})`;
+    for (const r of await rows<{ key: string }>(sequelize, sql, { replacements: { newest } }))
       found.push({ kind, key: r.key, why: 'no-json' });
   }
-  const events = `SELECT DISTINCT "cookId" AS "key" FROM events WHERE NOT json_valid(doc)`;
-  for (const r of await rows<{ key: string }>(sequelize, events))
+  const events = `SELECT DISTINCT "cookId" AS "key" FROM events WHERE "cookId" IN (${newestCooks}) AND NOT json_valid(doc)`;
+  for (const r of await rows<{ key: string }>(sequelize, events, { replacements: { newest } }))
     if (!found.some((f) => f.kind === 'cooks' && f.key === r.key))
       found.push({ kind: 'cooks', key: r.key, why: 'no-json' });
   return found;
 }
+/** As the database counts, -1 is all of them. */
+const newestCooks = 'SELECT id FROM cooks ORDER BY "startedMs" DESC LIMIT :newest';
 
 const isDish = (doc: unknown): boolean => {
   try {
@@ -77,9 +81,14 @@ async function notAsTheyShould(sequelize: Sequelize): Promise<Found[]> {
   ];
 }
 
+/** Records that cannot be read; of the cooks only so many of the newest, if it is said. */
+export const unreadable = async (sequelize: Sequelize, { newest = -1 } = {}): Promise<Found[]> => [
+  ...(await withoutJson(sequelize, newest)),
+  ...(await notAsTheyShould(sequelize)),
+];
+
 /** Takes what cannot be read out of its table. Returns how many records that were. */
-export async function setAsideUnreadable(sequelize: Sequelize, nowMs = Date.now()): Promise<number> {
-  const found = [...(await withoutJson(sequelize)), ...(await notAsTheyShould(sequelize))];
+export async function putAside(sequelize: Sequelize, found: readonly Found[], nowMs = Date.now()): Promise<number> {
   if (found.length === 0) return 0;
   await sequelize.transaction(async (transaction) => {
     for (const { kind, key, why } of found) {
