@@ -16,7 +16,7 @@ import { deviceRoutes } from './routes/devices';
 import { dishRoutes } from './routes/dishes';
 import { neverStored, pageRules, requestId } from './routes/headers';
 import { doorRoutes } from './routes/door';
-import { keyRoutes, type HouseAddress } from './routes/keys';
+import { keyRoutes, type HouseDoor } from './routes/keys';
 import { kitchenRoutes } from './routes/kitchen';
 import { logRoutes } from './routes/log';
 import { planRoutes } from './routes/plan';
@@ -49,7 +49,7 @@ export interface AppOptions {
   webFolder?: string;
   sums?: Sums;
   /** open to the house, and where it is found there; null: to this machine only */
-  house?: HouseAddress | null;
+  house?: HouseDoor | null;
   /** the pairing codes that are good now */
   codes?: Codes;
   version?: string;
@@ -71,11 +71,13 @@ export function createApp(
   app.use('/api', whoAsks(keys));
   app.use('/api', limited(mostRequestsPerMin));
   app.use('/api', neverStored);
+  app.use('/api/door', express.json({ limit: '10kb' }));
+  app.use('/api/door', doorRoutes({ keys, codes, limit: limited(mostCodesPerMin) }));
+  // Nothing is read of what somebody without a key sends.
+  app.use('/api', onlyWithRight(keys));
   // A log of ten years is a large file; nothing else is.
   app.use('/api/log', express.json({ limit: '30mb' }));
   app.use('/api', express.json({ limit: '2mb' }));
-  app.use('/api/door', doorRoutes({ keys, codes, limit: limited(mostCodesPerMin) }));
-  app.use('/api', onlyWithRight(keys));
   const startedMs = Date.now();
   app.get('/api/health', async (_req, res) => {
     const health = await healthOf(store, { version, startedMs });

@@ -9,7 +9,7 @@ import { seedDemo } from './demo/seed';
 import { FolderProblem } from './keep/folder';
 import { houseCertificate } from './keys/certificate';
 import { Codes } from './keys/codes';
-import { ownAddresses } from './keys/own-addresses';
+import { houseUrls } from './keys/own-addresses';
 import { keepSafe } from './keep/keeper';
 import { takeFolder } from './keep/lock';
 import { openStore, type Store } from './store/connect';
@@ -53,10 +53,7 @@ let stopDevices = (): void => undefined;
 const lan = process.env['EINKORN_LAN'] === '1';
 const webFolder = join(root, 'web', 'dist', 'browser');
 const certificate = lan ? await houseCertificate(folder, Date.now()) : null;
-const house = certificate && {
-  addresses: ownAddresses().map((a) => `https://${a}:${housePort}`),
-  fingerprint: certificate.fingerprint,
-};
+const house = certificate && { port: housePort, fingerprint: certificate.fingerprint };
 const codes = new Codes();
 const app = createApp(store, log, { webFolder, sums: pool.sums, house, codes, version });
 /** The house is answered on a port of its own, and only under cover. */
@@ -71,7 +68,7 @@ const server = app.listen(port, '127.0.0.1', () => {
   if (store.setAside > 0)
     console.log(`Records that could not be read: ${store.setAside}. They were set aside, see the Kitchen.`);
   if (house) {
-    console.log(`Open to the house (EINKORN_LAN=1): ${house.addresses.join(', ')}`);
+    console.log(`Open to the house (EINKORN_LAN=1): ${houseUrls(house.port).join(', ')}`);
     console.log(`Its certificate is its own, SHA-256 ${house.fingerprint}`);
     console.log(
       `The first screen comes in with the code ${codes.make('cook', Date.now()).code}, good for ten minutes.`,

@@ -17,7 +17,7 @@ let codes: Codes;
 let server: Server;
 let base: string;
 const written: string[] = [];
-const house = { addresses: ['https://192.168.1.20:4281'], fingerprint: 'AA:BB' };
+const house = { port: 4281, fingerprint: 'AA:BB' };
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'einkorn-keys-'));

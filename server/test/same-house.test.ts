@@ -16,7 +16,7 @@ afterAll(async () => {
   await store.sequelize.close();
   rmSync(folder, { recursive: true, force: true });
 });
-const house = { addresses: ['https://192.168.1.20:4281'], fingerprint: 'AA:BB' };
+const house = { port: 4281, fingerprint: 'AA:BB' };
 const open = (lan: boolean) => request(createApp(store, pino({ level: 'silent' }), { house: lan ? house : null }));
 
 test.each([

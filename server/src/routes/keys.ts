@@ -4,21 +4,23 @@ import * as z from 'zod';
 import type { Codes } from '../keys/codes';
 import { callerOf } from '../keys/guard';
 import type { Keys } from '../keys/keys';
+import { houseUrls } from '../keys/own-addresses';
 import { keyRights } from '../keys/rights';
 
 /** Where the house finds this server, when it is open to it. */
-export interface HouseAddress {
-  addresses: readonly string[];
+export interface HouseDoor {
+  port: number;
   /** of its certificate */
   fingerprint: string;
 }
 
 const codeSchema = z.strictObject({ rights: z.enum(keyRights) });
 /** /api/keys: who was let in, a code for the next one, and the way out. */
-export function keyRoutes(keys: Keys, codes: Codes, house: HouseAddress | null): Router {
+export function keyRoutes(keys: Keys, codes: Codes, house: HouseDoor | null): Router {
   const r = Router();
   r.get('/', async (_req, res) => {
-    res.json({ house, own: callerOf(res).key?.id ?? null, keys: await keys.list() });
+    const at = house && { addresses: houseUrls(house.port), fingerprint: house.fingerprint };
+    res.json({ house: at, own: callerOf(res).key?.id ?? null, keys: await keys.list() });
   });
   r.post('/codes', (req, res) => {
     const asked = codeSchema.safeParse(req.body ?? {});

@@ -18,7 +18,13 @@ import { QrCode } from '../ui/qr-code';
       <h2 id="house-keys">{{ t('house-keys.title') }}</h2>
       @if (known.hasValue() && known.value(); as k) {
         @if (k.house; as house) {
-          <p>{{ t('house-keys.open', { at: house.addresses.join(', ') }) }}</p>
+          <p>
+            {{
+              house.addresses.length > 0
+                ? t('house-keys.open', { at: house.addresses.join(', ') })
+                : t('house-keys.no-network')
+            }}
+          </p>
           <ul>
             @for (key of k.keys; track key.id) {
               <li>
@@ -51,7 +57,7 @@ import { QrCode } from '../ui/qr-code';
           </p>
           @if (code(); as c) {
             <div class="code" role="status">
-              @if (c.rights !== 'device') {
+              @if (c.rights !== 'device' && address()) {
                 <ek-qr-code [text]="address() + '/door#' + c.code" [label]="t('house-keys.qr')" />
               }
               <div>
@@ -72,27 +78,12 @@ import { QrCode } from '../ui/qr-code';
     </section>
   `,
   styles: `
-    @use 'breakpoints' as *;
+    @use 'rows' as *;
 
     .panel {
       padding: var(--space-7) var(--space-8);
     }
-    ul {
-      list-style: none;
-      margin: var(--space-4) 0;
-      padding: 0;
-    }
-    li {
-      display: flex;
-      flex-wrap: wrap;
-      gap: var(--space-2) var(--space-6);
-      align-items: center;
-      min-height: var(--touch);
-      border-bottom: 1px solid var(--hair);
-    }
-    li .quiet {
-      flex: 1 1 14rem;
-    }
+    @include rows;
     .row {
       display: flex;
       flex-wrap: wrap;

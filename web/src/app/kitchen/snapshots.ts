@@ -63,24 +63,11 @@ const shown = 5;
     </ng-container>
   `,
   styles: `
-    ul {
-      list-style: none;
-      margin: var(--space-4) 0;
-      padding: 0;
-    }
-    li {
-      display: flex;
-      flex-wrap: wrap;
-      gap: var(--space-2) var(--space-6);
-      align-items: center;
-      min-height: var(--touch);
-      border-bottom: 1px solid var(--hair);
-    }
+    @use 'rows' as *;
+
+    @include rows;
     h3 {
       margin: var(--space-6) 0 0;
-    }
-    li .quiet {
-      flex: 1 1 16rem;
     }
     a {
       padding: var(--space-4);
