@@ -98,9 +98,16 @@ function isMeasured(part: string): boolean {
 const useWords =
   /\b(?:for|as) (?:the )?(?:marinade|topping|garnish)|to (?:serve|finish)|para (?:el |la )?(?:marinada|adobo|servir)$/;
 
+/** The beginning of an amount that is not counted: "a handful of parsley", "few sprigs thyme", "unas hebras de azafrán". */
+const uncounted =
+  '(?:a )?(?:handful|pinch|thumb|knob|splash|dash|sprig) (?:of )?\\p{L}|una? (?:pizca|punado|trozo|rama|ramita|hoja) de|' +
+  // "in some way" is no food.
+  '(?<!\\b(?:in|en)\\s)(?:(?:a )?few \\p{L}|some (?!of\\b)\\p{L}|un[oa]s (?:cuant[oa]s )?\\p{L}|un poco de)';
 /** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */
-const beforeAnother =
-  /\s*(?:\+|&|,?\s+(?:plus|and|in|m[aá]s|y|en)\s|(?<!\d),|,(?=\s))\s*(?=\d|(?:a )?(?:handful|pinch|thumb|knob|splash) (?:of )?\p{L}|una? (?:pizca|punado|trozo) de)/iu;
+const beforeAnother = new RegExp(
+  `\\s*(?:\\+|&|,?\\s+(?:plus|and|in|m[aá]s|y|en)\\s|(?<!\\d),|,(?=\\s))\\s*(?=\\d|${uncounted})`,
+  'iu',
+);
 /** Cubes that go into the water of the line. */
 const beforeCubes = /(?<=\b(?:water|agua)\b[^,]*)\s(?:with|con)\s(?=\d)/i;
 /** A seasoning without an amount after a food that has one: "2 tsp paprika, salt to taste". */

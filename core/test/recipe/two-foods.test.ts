@@ -291,6 +291,22 @@ test.each(['Saute the onion for 5 min on high.', 'Simmer 10 minutes on high heat
   },
 );
 
+// The second of each was on no list and in no step.
+test.each([
+  ['1 bay leaf, few sprigs thyme', ['bay leaf', 'thyme']],
+  ['2 carrots, a sprig of rosemary', ['carrot', 'rosemary']],
+  ['1 onion, some parsley', ['onion', 'parsley']],
+  ['2 dientes de ajo, unas hebras de azafrán', ['ajo', 'hebras de azafrán']],
+  ['1 hoja de laurel y unas ramas de perejil', ['laurel', 'ramas de perejil']],
+  ['1 pimiento, un poco de perejil', ['pimiento', 'perejil']],
+  ['1 cabbage, a few outer leaves removed', ['cabbage']],
+  ['1 chicken breast, few bones', ['chicken-breast']],
+])('"%s" is so many foods, counted or not', (line, names) => {
+  const { dish } = readRecipe(`Rice\n300 g rice\n${line}\n500 ml water`);
+  const read = dish!.ingredients.filter((i) => !['rice-long', 'water'].includes(i.food));
+  expect(read.map((i) => i.name ?? i.food)).toEqual(names);
+});
+
 test('each food of several has its own words as they were typed, so that an answer meets it alone', () => {
   expect(readLine('2 cups Rice + 1 tsp Cumin').map((l) => l.text)).toEqual(['2 cups Rice', '1 tsp Cumin']);
 });
