@@ -106,6 +106,35 @@ test('a kitchen that has cooked keeps its settings, and gets the pots that it ha
   expect(await settings(used)).toMatchObject({ altitudeM: 5, ownPots: [own, theirs] });
 });
 
+test('settings that cannot be read, or are too many together, stay out with their sentence, and the rest comes in', async () => {
+  const used = await house(true);
+  await used.post('/api/kitchen/begin').send({ demo: true });
+  const pots = (from: number): object[] =>
+    Array.from({ length: 30 }, (_, i) => ({ id: `pot-${from + i}`, name: `Pot ${from + i}`, like: 'electric-5.7' }));
+  await used.put('/api/kitchen').send({ ...(await settings(used)), ownPots: pots(0) });
+  const before = await settings(used);
+  const brought = (kitchen: unknown): Uint8Array =>
+    changed((f) => ({
+      ...f,
+      'kitchen.json': typeof kitchen === 'string' ? kitchen : JSON.stringify({ ...before, ...(kitchen as object) }),
+    }));
+  for (const kitchen of [{ ownPots: pots(30) }, { altitudeM: 'high' }, 'no JSON']) {
+    const { status, body } = await bring(used, brought(kitchen));
+    const report = body as { kitchen: string; already: number; leftOut: { at: string; message: string }[] };
+    expect([status, report.kitchen, report.already]).toEqual([200, 'missing', 60]);
+    expect(report.leftOut.map((l) => l.at)).toEqual(['kitchen.json']);
+    expect(await settings(used)).toEqual(before);
+  }
+});
+
+test('a new kitchen that is brought its settings is asked nothing more', async () => {
+  const fresh = await house(true);
+  expect((await settings(fresh)).isNew).toBe(true);
+  expect((await bring(fresh, file)).body).toMatchObject({ kitchen: 'taken' });
+  expect(await settings(fresh)).toMatchObject({ altitudeM: 1234, units: 'cups' });
+  expect((await settings(fresh)).isNew).toBeUndefined();
+});
+
 test('one cook that cannot be read stays out with its line, the others come in', async () => {
   const empty = await house(false);
   const spoilt = changed((f) => ({
@@ -145,6 +174,12 @@ test.each<[string, () => Uint8Array, number, string]>([
     () => changed((f) => ({ ...f, 'einkorn.json': '{"format":"einkorn.archive/2"}' })),
     400,
     'archive-newer',
+  ],
+  [
+    'a zip that is packed to burst',
+    () => changed((f) => ({ ...f, 'cooks.jsonl': '1\n'.repeat(4_000_000) })),
+    400,
+    'archive-invalid',
   ],
   ['one endless line', () => changed((f) => ({ ...f, 'cooks.jsonl': ' '.repeat(9_000_000) })), 400, 'archive-invalid'],
 ])('%s is refused in plain words', async (_name, bytes, status, code) => {

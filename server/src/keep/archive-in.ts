@@ -1,6 +1,7 @@
 import {
   importLog,
   logFormat,
+  Problem,
   readArchiveManifest,
   readKitchen,
   refusal,
@@ -12,7 +13,7 @@ import { Unzip, UnzipInflate } from 'fflate';
 import type { Store } from '../store/connect';
 import { addCooks } from '../store/cooks';
 import { addShelved } from '../store/dishes';
-import { getKitchen, saveKitchen } from '../store/kitchen';
+import { beginKitchen, getKitchen, saveKitchen } from '../store/kitchen';
 
 /** What came of an archive. */
 export interface ArchiveReport {
@@ -28,6 +29,8 @@ export interface ArchiveReport {
 const longestLine = 8_000_000;
 /** Documents that are written at once. */
 const batch = 50;
+/** More than so many documents out of one piece of a zip were packed to burst. */
+const mostWaiting = 20_000;
 
 interface Line {
   file: string;
@@ -85,6 +88,7 @@ class Files {
       const whole = rest.split('\n');
       rest = whole.pop()!;
       whole.forEach(line);
+      if (this.ready.length > mostWaiting) throw refusal('archive-invalid');
       if (!final) return;
       line(rest);
       this.open = null;
@@ -119,7 +123,7 @@ class Files {
 
 async function keep(store: Store, some: readonly Line[], report: ArchiveReport): Promise<void> {
   const { file } = some[0]!;
-  if (file === 'kitchen.json') report.kitchen = await keepKitchen(store, some[0]!.text);
+  if (file === 'kitchen.json') await keepKitchen(store, some[0]!.text, report);
   const name = file === 'dishes.jsonl' ? 'dishes' : file === 'cooks.jsonl' ? 'cooks' : null;
   if (name === null) return;
   const read = importLog({ format: logFormat, cooks: [], [name]: some.map((l) => parsed(l.text)) });
@@ -139,12 +143,21 @@ function parsed(text: string): unknown {
   }
 }
 
-async function keepKitchen(store: Store, text: string): Promise<ArchiveReport['kitchen']> {
-  const brought = readKitchen(parsed(text) ?? {});
+/** Settings that cannot be read, or that would be too many with those that are here, stay out with their sentence. */
+async function keepKitchen(store: Store, text: string, report: ArchiveReport): Promise<void> {
   const here = await getKitchen(store);
   const fresh = here.isNew === true || (await store.models.LogRows.count()) === 0;
-  await saveKitchen(store, fresh ? brought : withMissing(here, brought));
-  return fresh ? 'taken' : 'kept';
+  try {
+    // What is no JSON is refused as the text that it is, not taken for nothing said.
+    const brought = readKitchen(parsed(text) ?? text);
+    await saveKitchen(store, readKitchen(fresh ? brought : withMissing(here, brought)));
+    report.kitchen = fresh ? 'taken' : 'kept';
+    // Whose settings these are has begun already.
+    if (fresh) await beginKitchen(store);
+  } catch (e) {
+    if (!(e instanceof Problem)) throw e;
+    report.leftOut.push({ at: 'kitchen.json', message: e.message });
+  }
 }
 
 const withMissing = (here: Kitchen, brought: Kitchen): Kitchen => ({

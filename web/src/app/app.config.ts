@@ -25,6 +25,7 @@ import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
 import { openAnew } from './api/gone-part';
+import { lastVisit } from './api/last-visit';
 import { noKey } from './api/no-key';
 import { pastWorker } from './api/past-worker';
 import * as benchEffects from './bench/bench.effects';
@@ -46,7 +47,7 @@ export const appConfig: ApplicationConfig = {
       withInMemoryScrolling({ anchorScrolling: 'enabled' }),
       withNavigationErrorHandler(({ error, url }) => openAnew(error, url, sessionStorage, (to) => location.assign(to))),
     ),
-    provideHttpClient(withFetch(), withInterceptors([pastWorker, noKey])),
+    provideHttpClient(withFetch(), withInterceptors([pastWorker, noKey, lastVisit])),
     provideStore(),
     provideState(kitchenFeature),
     provideState(benchFeature),

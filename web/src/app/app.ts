@@ -10,6 +10,7 @@ import { Format } from './i18n/format';
 import { languageOf, speak } from './i18n/language';
 import { WallClock } from './state/clock';
 import { KitchenActions, kitchenFeature } from './state/kitchen';
+import { AsItWas } from './ui/as-it-was';
 import { Patterns } from './ui/patterns';
 import { NewerBuild } from './ui/newer-build';
 import { Speckles } from './ui/speckles';
@@ -17,7 +18,17 @@ import { Speckles } from './ui/speckles';
 /** The shell: speckled bar with the five places, shortcuts, theme; every place draws itself below. */
 @Component({
   selector: 'ek-root',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, TranslocoDirective, Dialog, NewerBuild, Patterns, Speckles],
+  imports: [
+    RouterOutlet,
+    RouterLink,
+    RouterLinkActive,
+    TranslocoDirective,
+    AsItWas,
+    Dialog,
+    NewerBuild,
+    Patterns,
+    Speckles,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './app.html',
