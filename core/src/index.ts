@@ -32,7 +32,7 @@ export { fields } from './dish/fields';
 export * from './dish/schema';
 export * from './dish/kitchen';
 export * from './dish/learned';
-export { learn, mostCooks } from './learn/learn';
+export { learn, mostCooks, unknownFrom } from './learn/learn';
 export { calibrationDish } from './learn/calibration';
 export { observedSd, type PotParameter } from './learn/parameters';
 export { inSteps, ratingEdges } from './learn/ordinal';

@@ -209,7 +209,7 @@ const notKnown = (of: string, parameter: string): Learned['notIdentified'][numbe
 });
 
 /** What is left of the prior spread from which on a value is said to be unknown. */
-const unknownFrom = 0.8;
+export const unknownFrom = 0.8;
 
 const unknownOf = (of: string, values: Readonly<Record<string, LearnedValue>>): Learned['notIdentified'] =>
   Object.entries(values)

@@ -7,22 +7,16 @@ import {
   refusal,
   says,
   type Kitchen,
-  type LeftOut,
 } from '@einkorn/core';
 import { Unzip, UnzipInflate } from 'fflate';
+import { bring, type BringReport } from '../store/bring';
 import type { Store } from '../store/connect';
-import { addCooks } from '../store/cooks';
-import { addShelved } from '../store/dishes';
 import { beginKitchen, getKitchen, saveKitchen } from '../store/kitchen';
 
 /** What came of an archive. */
-export interface ArchiveReport {
-  added: number;
-  already: number;
-  newDishes: number;
+export interface ArchiveReport extends BringReport {
   /** `taken` where this kitchen had cooked nothing yet; else it stayed, and got the pots and foods that it had not */
   kitchen: 'taken' | 'kept' | 'missing';
-  leftOut: LeftOut[];
 }
 
 /** One document is never as long as this; what is, is no archive of ours, bytes. */
@@ -127,11 +121,11 @@ async function keep(store: Store, some: readonly Line[], report: ArchiveReport):
   const name = file === 'dishes.jsonl' ? 'dishes' : file === 'cooks.jsonl' ? 'cooks' : null;
   if (name === null) return;
   const read = importLog({ format: logFormat, cooks: [], [name]: some.map((l) => parsed(l.text)) });
-  report.newDishes += await addShelved(store, read.dishes);
-  const added = await addCooks(store, read.cooks);
+  const { added, already, newDishes, leftOut } = await bring(store, read);
   report.added += added;
-  report.already += read.cooks.length - added;
-  for (const { at, message } of read.leftOut)
+  report.already += already;
+  report.newDishes += newDishes;
+  for (const { at, message } of leftOut)
     report.leftOut.push({ at: `${name}.${some[Number(at.split('.')[1])]!.nth}`, message });
 }
 

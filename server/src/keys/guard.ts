@@ -52,7 +52,7 @@ export function onlyWithRight(keys: Keys): RequestHandler {
       req.log.warn({ event: 'no-right', method: req.method, path, key: key?.id, rights }, 'asked without the right to');
       throw refusal('right-missing');
     }
-    if (key && !keys.isRoomFor(key.id, res)) throw refusal('busy');
+    if (key && !keys.admit(key.id, res)) throw refusal('busy');
     next();
   };
 }

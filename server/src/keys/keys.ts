@@ -56,7 +56,7 @@ export class Keys {
   }
 
   /** Notes an answer that is open for a key; false where it has too many already. */
-  isRoomFor(id: string, res: Response): boolean {
+  admit(id: string, res: Response): boolean {
     const mine = this.open.get(id) ?? new Set();
     if (mine.size >= mostOpen) return false;
     this.open.set(id, mine.add(res));

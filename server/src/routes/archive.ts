@@ -1,5 +1,3 @@
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
 import { refusal } from '@einkorn/core';
 import { readArchive } from '../keep/archive-in';
@@ -7,6 +5,7 @@ import { archive } from '../keep/archive-out';
 import { stampOf } from '../keep/folder';
 import type { Store } from '../store/connect';
 import type { Learning } from '../sums/learning';
+import { sendAll } from './send';
 
 /** Ten years of a house are some 60 MB packed. */
 const mostBytes = 300_000_000;
@@ -16,7 +15,7 @@ export function archiveRoutes(store: Store, learning: Learning, version: string)
   const r = Router();
   r.get('/', async (_req, res) => {
     res.attachment(`einkorn-${stampOf(Date.now())}.zip`).type('application/zip');
-    await pipeline(Readable.from(archive(store, version)), res);
+    await sendAll(res, archive(store, version));
   });
   r.post('/', async (req, res) => {
     if (Number(req.headers['content-length'] ?? 0) > mostBytes) throw refusal('archive-too-large');

@@ -1,24 +1,15 @@
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
-import { Router, type Response } from 'express';
+import { Router } from 'express';
 import * as z from 'zod';
-import { importLog, importTable, logCsv, logFile, notedRowSchema, problemOf, type LeftOut } from '@einkorn/core';
+import { importLog, importTable, logCsv, logFile, notedRowSchema, problemOf } from '@einkorn/core';
+import { bring } from '../store/bring';
 import type { Store } from '../store/connect';
-import { addCooks, cooksInBatches } from '../store/cooks';
-import { addShelved, listShelved } from '../store/dishes';
+import { cooksInBatches } from '../store/cooks';
+import { listShelved } from '../store/dishes';
 import { getKitchen } from '../store/kitchen';
 import type { Learning } from '../sums/learning';
+import { sendAll } from './send';
 import { cooksOfRows, mostRows } from '../sums/noted';
 import type { Sums } from '../sums/sums';
-
-/** What came of a file: cooks that are new, cooks that were there already, and those that stay out with the reason. */
-interface Report {
-  added: number;
-  already: number;
-  /** dishes that the shelf did not have */
-  newDishes: number;
-  leftOut: LeftOut[];
-}
 
 const notedBody = z.strictObject({
   noted: z.array(notedRowSchema).min(1).max(mostRows),
@@ -41,12 +32,8 @@ export function logRoutes(store: Store, sums: Sums, learning: Learning): Router 
     await sendAll(res, tableText(store));
   });
   r.post('/', async (req, res) => {
-    const { cooks, leftOut, dishes } = await read(req.body);
-    // Dishes first: cooks keep their link to those that are there.
-    const newDishes = await addShelved(store, dishes);
-    const added = await addCooks(store, cooks);
-    if (added > 0) learning.soon();
-    const report: Report = { added, already: cooks.length - added, newDishes, leftOut };
+    const report = await bring(store, await read(req.body));
+    if (report.added > 0) learning.soon();
     res.json(report);
   });
 
@@ -65,9 +52,6 @@ export function logRoutes(store: Store, sums: Sums, learning: Learning): Router 
   }
   return r;
 }
-
-/** Sends a text as it is made, as fast as it is taken. */
-const sendAll = (res: Response, text: AsyncIterable<string>): Promise<void> => pipeline(Readable.from(text), res);
 
 /** A log file, a few cooks at a time: ten years of them need no more memory than one. */
 async function* logText(store: Store): AsyncGenerator<string> {

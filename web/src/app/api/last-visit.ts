@@ -2,6 +2,7 @@ import { HttpErrorResponse, HttpResponse, type HttpInterceptorFn, type HttpReque
 import { inject, Injectable, signal } from '@angular/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { catchError, from, map, tap, throwError } from 'rxjs';
+import { quietly } from './quietly';
 
 /** An answer of the server as it was. */
 export interface Kept {
@@ -27,27 +28,15 @@ export class LastVisit {
     return this.opening;
   }
 
-  async keep(kept: Kept): Promise<void> {
-    try {
-      await (await this.database()).put('answers', kept);
-    } catch {
-      // No disk, no copy.
-    }
+  keep(kept: Kept): Promise<void> {
+    return quietly(async () => void (await (await this.database()).put('answers', kept)), undefined);
   }
-  async find(url: string): Promise<Kept | null> {
-    try {
-      return (await (await this.database()).get('answers', url)) ?? null;
-    } catch {
-      return null;
-    }
+  find(url: string): Promise<Kept | null> {
+    return quietly(async () => (await (await this.database()).get('answers', url)) ?? null, null);
   }
   /** A screen that was shut out keeps nothing of the house. */
-  async forget(): Promise<void> {
-    try {
-      await (await this.database()).clear('answers');
-    } catch {
-      // There was nothing.
-    }
+  forget(): Promise<void> {
+    return quietly(async () => (await this.database()).clear('answers'), undefined);
   }
 
   answered(): void {

@@ -90,6 +90,7 @@ export class ShareDialog {
   /** the address of this page means this machine: no phone finds it by that */
   readonly atHome = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
   readonly address = computed(() => `${location.origin}/${sharedPath}#${packed(this.dish())}`);
+
   copy(): void {
     // Without leave to the clipboard the link stays selected, to be copied by hand.
     void (navigator as Partial<Navigator>).clipboard?.writeText(this.address()).then(

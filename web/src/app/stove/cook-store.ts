@@ -1,5 +1,6 @@
 import { cookEventSchema, cookSchema, upgradeEvents, type Cook, type CookEvent } from '@einkorn/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { quietly } from '../api/quietly';
 
 interface Own extends DBSchema {
   cooks: { key: string; value: Cook };
@@ -15,15 +16,6 @@ const database = (): Promise<IDBPDatabase<Own>> => {
     },
   });
   return opening;
-};
-
-/** A browser that keeps nothing (a private window, a full disk) only loses the second copy: the server has the first. */
-const quietly = async <T>(work: () => Promise<T>, otherwise: T): Promise<T> => {
-  try {
-    return await work();
-  } catch {
-    return otherwise;
-  }
 };
 
 /**

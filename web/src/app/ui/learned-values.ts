@@ -1,12 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { LearnedValue } from '@einkorn/core';
+import { unknownFrom, type LearnedValue } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { learnedWords } from '../i18n/learned-words';
 import { bell } from './bell';
-
-/** Left of its first spread from which on a value is not worth telling. */
-const unknownFrom = 0.8;
 
 export interface Known {
   name: string;
