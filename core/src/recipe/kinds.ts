@@ -35,7 +35,13 @@ export const isUncounted = (name: string): boolean =>
 
 /** What an open name may be, for the words of its line; the first is what `kindOf` takes. */
 export const openChoices = (name: string, line: string): readonly string[] =>
-  isJointed(name, line) ? jointChoices : (openNames.find(([re]) => re.test(name))?.[1] ?? []);
+  isJointed(name, line)
+    ? jointChoices
+    : (openNames.find(([re]) => re.test(name))?.[1] ?? (twoRices.test(line) ? blendChoices : []));
+
+/** A packet of two rices: the slower one decides, and only its label knows how long. */
+const twoRices = /\bwild (?:and|&) .*\brice\b|\brice and wild rice\b|\barroz .*\by (?:arroz )?salvaje\b/;
+const blendChoices = ['rice-wild', 'rice-brown-long', 'rice-basmati', 'rice-long'];
 
 const chickens = new Set([
   'chicken-breast',

@@ -15,10 +15,10 @@ export interface LineParts {
   ownWords: boolean;
 }
 
-/** "The trinity: 1 onion, 2 celery": a label that is no food is no part of the first line. */
+/** "The trinity: 1 onion, 2 celery", "whole spices: 2 bay leaves": a label that is no food of its own is no part of the first line. */
 function withoutLabel(plain: string): string {
   const m = /^(\p{L}[\p{L} ]{2,40}):\s+(?=\d)/u.exec(plain);
-  return m && !isFood(m[1]!) ? plain.slice(m[0].length) : plain;
+  return m && (!isFood(m[1]!) || /\b(?:spices|especias)$/.test(m[1]!)) ? plain.slice(m[0].length) : plain;
 }
 
 /** The foods that a plain line names, each with its amount: "1 carrot, 2 onions" is two lines, most lines are one. */
@@ -51,7 +51,7 @@ function toppingsOf(plain: string): string[] | null {
 }
 
 /** The things of a list in a sentence: "cumin, coriander and paprika". */
-const listed = (text: string): string[] => text.split(/\s*(?:,|&|\band\b|\by\b)\s*/).filter((p) => p !== '');
+const listed = (text: string): string[] => text.split(/\s*(?:,|&|\+|\band\b|\by\b)\s*/).filter((p) => p !== '');
 
 const isFood = (part: string): boolean => languages.some((l) => headFood(part, l) !== null);
 
@@ -100,7 +100,8 @@ const useWords =
 
 /** The beginning of an amount that is not counted: "a handful of parsley", "few sprigs thyme", "unas hebras de azafrán". */
 const uncounted =
-  '(?:a )?(?:handful|pinch|thumb|knob|splash|dash|sprig) (?:of )?\\p{L}|una? (?:pizca|punado|trozo|rama|ramita|hoja) de|' +
+  '(?:a )?(?:(?:small|large|big|little) )?(?:handful|pinch|thumb|knob|splash|dash|sprig|piece|stick|blade) (?:of )?\\p{L}|' +
+  'una? (?:pizca|punado|trozo|trocito|rama|ramita|hoja|hojita)(?: (?:pequen[oa]|grande))? de|' +
   // "in some way" is no food.
   '(?<!\\b(?:in|en)\\s)(?:(?:a )?few \\p{L}|some (?!of\\b)\\p{L}|un[oa]s (?:cuant[oa]s )?\\p{L}|un poco de)';
 /** Before the amount of another food: "3 tbsp yogurt + 1 tsp cumin", "1 carrot, 2 onions". */

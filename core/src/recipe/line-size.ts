@@ -121,7 +121,9 @@ function counted(
 ): Sized {
   const value = f.head.value!;
   const bought = boughtAs(food);
-  const each = pieceByName(f.hit.name) ?? bought.pieceG?.[0];
+  // Fish that is smoked cold comes in leaves, not in fillets.
+  const isLeaf = f.head.measure === 'slice' && /\bsmoked\b|\bahumad/.test(f.plain);
+  const each = pieceByName(isLeaf ? `smoked ${f.hit.name}` : f.hit.name) ?? bought.pieceG?.[0];
   if (
     !each ||
     isUncounted(f.hit.name) ||
@@ -135,7 +137,9 @@ function counted(
     return known(
       each === food.pieceG?.[0] ? { value, unit: 'piece' } : { value: Math.round(value * each * 100) / 100, unit: 'g' },
     );
-  return known({ value: Math.round(value * each * sizeFactor[size]), unit: 'g' }, trust.usualSize);
+  const grams = value * each * sizeFactor[size];
+  // A small bay leaf is no whole gram.
+  return known({ value: grams < 10 ? Math.round(grams * 10) / 10 : Math.round(grams), unit: 'g' }, trust.usualSize);
 }
 
 /** The piece of a stewing cut is a cube: "2 shanks", "1 lamb shoulder" and "2 racks of ribs" are no such cubes. */

@@ -1,4 +1,4 @@
-import type { Ingredient } from '../dish/schema';
+import { amountSchema, type Ingredient } from '../dish/schema';
 import { findFood, measurable } from '../food/find';
 import { recordOf, type OwnFood } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
@@ -13,7 +13,7 @@ import { foodOf } from './line-food';
 import { partsOfLine, splitLine } from './line-parts';
 import { asPiece, fittingPrep } from './line-prep';
 import { withoutBrine } from './line-brine';
-import type { LineFacts } from './line-facts';
+import type { LineFacts, Sized } from './line-facts';
 import { eachWords, sizedAmount, sizeInside, trust } from './line-size';
 import { tasteWords } from './line-unweighed';
 import { misfitIn } from './misfits';
@@ -77,7 +77,7 @@ export function readLine(text: string, language: Language = 'en', ownFoods: read
   const texts = ownWords ? splitLine(text) : [];
   return parts.map((part, i) => {
     const read = readInEither(
-      withKindFirst(withSizeInBrackets(withCutApart(withSizeApart(withAmountFirst(part))))),
+      withKindFirst(withSlicesFirst(withSizeInBrackets(withCutApart(withSizeApart(withAmountFirst(part)))))),
       language,
     );
     const named = read.name ? { ...read, name: asTyped(read.name, text) } : read;
@@ -98,14 +98,19 @@ function asOwn({ name: _, ...line }: ReadLine, own: OwnFood): ReadLine {
   return { ...line, food: own.id, ownFood: own, grams };
 }
 
-/** "Pork shoulder 900 g cut in chunks": the amount in the middle is set before the food; "two 15 oz cans" has its number there. */
+/** "Pork shoulder 900 g cut in chunks", "onions 3 medium, sliced": the amount in the middle is set before the food; "two 15 oz cans" has its number there. */
 const withAmountFirst = (plain: string): string =>
   headAmount(plain).value !== null
     ? plain
-    : plain.replace(
-        /^(\p{L}[^\d,(:]*?):?\s+(\d[\d.,/]*\s*(?:g|gms?|gr|kgs?|ml|l|dl|lbs?|oz|cups?|tbsp|tsp|tazas?|cdas?|cucharad(?:it)?as?)\b)(?:\s+(?=\p{L})|,\s+)/u,
-        '$2 $1, ',
-      );
+    : plain
+        .replace(
+          /^(\p{L}[^\d,(:]*?):?\s+(\d[\d.,/]*\s*(?:g|gms?|gr|kgs?|ml|l|dl|lbs?|oz|cups?|tbsp|tsp|tazas?|cdas?|cucharad(?:it)?as?)\b)(?:\s+(?=\p{L})|,\s+)/u,
+          '$2 $1, ',
+        )
+        .replace(
+          /^(\p{L}[^\d,(:]*?):?\s+(\d[\d/-]*) (small|medium|large|lrg|big|pequen[oa]s?|median[oa]s?|grandes?)(?![\p{L}-]),?\s*/u,
+          '$2 $3 $1, ',
+        );
 
 /** "1 can coconut milk 400ml", "2 chicken breasts 500 g": the size at the end stands apart. */
 function withSizeApart(plain: string): string {
@@ -120,6 +125,10 @@ const withSizeInBrackets = (plain: string): string =>
     /^((?:\d+|an?|one|two) (?:jars?|cans?|tins?|cartons?|box(?:es)?|bottles?|packets?|packages?|bags?)) (\d[\d.]*\s?(?:g|ml|oz|lbs?))\b(?! ?\))/,
     '$1 ($2)',
   );
+
+/** "4 ham slices" are 4 slices of ham, and no four hams. */
+const withSlicesFirst = (plain: string): string =>
+  plain.replace(/^(\d+) ((?!slices?\b)[^,(]+?) (slices?)(?=,|$)/, '$1 $3 $2');
 
 /** "Rice, arborio" is arborio rice. */
 const withKindFirst = (plain: string): string =>
@@ -178,7 +187,7 @@ function settle(f: LineFacts): ReadLine {
   const food = findFood(f.food);
   const read = readPrep([...f.asides, f.around].join(' , '));
   const prep = fittingPrep(read.prep, food, f.plain);
-  const sized = sizedAmount(f, food, prep);
+  const sized = possible(sizedAmount(f, food, prep));
   const { amount, note: poured } = withoutBrine(f, sized.amount);
   const grams = amount ? Math.round(toGrams(amount, measurable(food, prep.pieceG)) * 100) / 100 : sized.grams;
   asPiece(prep, f, food, grams);
@@ -205,6 +214,12 @@ function settle(f: LineFacts): ReadLine {
     refused: false,
   };
 }
+
+/** An amount that no dish can hold, "0 onions" or a million kilograms, is asked for: it would take the whole dish with it. */
+const possible = (sized: Sized): Sized =>
+  sized.amount === null || amountSchema.safeParse(sized.amount).success
+    ? sized
+    : { amount: null, grams: null, certain: 0.4, note: 'no-amount' };
 
 /** Leaves that are tough and give their taste slowly cook with the rest, where the line says nothing else [common practice]. */
 const hardyHerbs = /\b(?:rosemary|thyme|sage|curry lea(?:f|ves)|romero|tomillo|salvia)\b/;

@@ -134,6 +134,7 @@ export const measures: Record<MeasureId, KitchenMeasure> = {
     grams: {
       ginger: 3,
       ham: 30,
+      'turkey-breast': 120,
       'cheese-hard': 20,
       'cheese-soft': 20,
       'lemon-juice': 8,
@@ -222,6 +223,7 @@ const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/bay|laurel|leaf|leaves|hoja/, 0.2],
   [/cinnamon|canela/, 3],
   [/lemongrass/, 15],
+  [/smoked (?:salmon|trout)|smoked trucha/, 25],
   [/^chicken (?:breast )?(?:tender|mini fillet|inner fillet|goujon)/, 50],
   [/(?:cherry|grape|cherri) tomato|tomates? cherry/, 15],
   [/(?:baby|new) potato|patatas? baby/, 45],

@@ -26,7 +26,7 @@ export function ownWords({ hit, food: id }: Named, plain: string, language: Lang
   }
   const name = hit.name;
   const table = foodName(id);
-  if (name === '' || goesByTable(food) || hit.standsIn || saysNoMore(name, table)) return undefined;
+  if (name === '' || goesByTable(food) || saysNoMore(name, table)) return undefined;
   if (states.some((s) => table.includes(s) && !name.includes(s))) return undefined;
   return headFood(name, language)?.food === id ? name : undefined;
 }

@@ -17,7 +17,7 @@ const plainWords = new Set(
     'tails sodium salt salted unsalted low reduced no added free fat full only part parts lengthwise crosswise diagonal ring rings',
     'wedge wedges bunch sprig can canned tin tinned jar jarred bottled box boxed bag packet cooked uncooked not drain reserved',
     'well very just more less handful adjust need needed use used using see note notes above below per person cut into strip',
-    'strips cube cubes dice bashed bruised snapped broken split slit lean heritage smoked ground powder powdered dried frozen inch',
+    'strips slice slices cube cubes dice bashed bruised snapped broken split slit lean heritage smoked ground powder powdered dried frozen inch',
     'ounce gram pound weight total then optional approx ca also known called garnish serving serve hot spicy mild sweet sour',
     'sharp strong unripe juice zest liquid stick sticks squeezed toasted roasted fried browned cm mm minute minutes min hour hours',
     'chopd chpd choppd slicd peeld dicd squeeze until runs run clear against thai pearled moisture undrained fire moon moons net wt matchstick thumb quick good pasture raised grass fed wild caught sustainably farmed scored tough outer inner ends end',
@@ -26,7 +26,7 @@ const plainWords = new Set(
     // Spanish
     'fresco fresca frescos frescas grande grandes pequeno pequena pequenos pequenas mediano mediana maduro madura maduros maduras',
     'picado picada picados picadas cortado cortada cortados cortadas pelado pelada pelados peladas troceado troceada rallado rallada',
-    'variado variados variada variadas surtido surtidas finamente muy bien al gusto a la el los las un una de del con sin en y o para por cada unos unas aproximadamente trozos trozo',
+    'variado variados variada variadas surtido surtidas finamente muy bien al gusto a la el los las un una de del con sin en y o para por cada unos unas aproximadamente trozos trozo trocitos trocito lonchas loncha',
     'piel hueso limpio limpia limpios limpias entero entera enteros enteras molido molida molidos molidas seco seca secos secas',
     'deshuesado deshuesada deshuesados deshuesadas cubos cubo dados dado tiras tira rodajas rodaja laminas juliana brunoise cuartos',
     'mitad mitades lata bote escurrido escurrida escurridos escurridas disuelto disuelta diluida cocido cocida congelado congelada lavado lavada caliente frio',

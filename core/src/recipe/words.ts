@@ -37,6 +37,8 @@ export function plainLine(line: string): string {
     .replace(/^(\d{1,2})\/(\d{1,2})(?= )/, (share, a, b) => (isRange(Number(a), Number(b)) ? `${a}-${b}` : share))
     // Ginger and garlic, ground as one.
     .replace(/\bg\s?[&+/]\s?g(?= paste)/i, 'gg')
+    .replace(/(?<=\p{L}) n (?=\p{L})/gu, ' and ')
+    .replace(/^(\p{L}[^\d,]*\p{L}) (handful|bunch)$/u, 'a $2 of $1')
     .replace(/(\d)\s*T\b\.?/g, '$1 tbsp')
     .replace(/(\d)\s*t\b\.?/g, '$1 tsp');
   return fold(written).replace(/\s+/g, ' ').trim();

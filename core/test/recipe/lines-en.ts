@@ -441,4 +441,16 @@ export const linesEn: readonly LineFact[] = [
   ['zest & juice of 1 lemon', 'lemon-juice', 45],
   ['onion 1 lrg', 'onion', 203],
   ['1 onion chopd', 'onion', 150],
+  ['onions 3 medium thin sliced', 'onion', 450],
+  ['potatoes 4 medium, quartered', 'potato', 440],
+  // A spice that is small weighed nothing, and its dish could not be planned.
+  ['1 small bay leaf', 'spice-whole', 0.1],
+  ['500000000 kg basmati rice', 'rice-basmati', null, { asks: true }],
+  ['250g pork belly slices', 'pork-belly', 250, { shape: 'slab' }],
+  ['200g ham slices', 'ham', 200, { shape: 'slab' }],
+  ['4 ham slices', 'ham', 120],
+  ['6 slices of smoked salmon', 'salmon', 150],
+  ['2 smoked salmon fillets', 'salmon', 300],
+  ['4 slices of turkey breast', 'turkey-breast', 480],
+  ['300g wild and basmati rice mix', 'rice-basmati', 300, { asks: true }],
 ];

@@ -296,6 +296,10 @@ test.each([
   ['1 bay leaf, few sprigs thyme', ['bay leaf', 'thyme']],
   ['2 carrots, a sprig of rosemary', ['carrot', 'rosemary']],
   ['1 onion, some parsley', ['onion', 'parsley']],
+  ['1 bay leaf, small piece cinnamon', ['bay leaf', 'cinnamon']],
+  ['1 hoja de laurel, un trocito de canela', ['laurel', 'canela']],
+  ['mint n coriander handful', ['mint', 'coriander']],
+  ['whole spices: 2 bay leaf, 6 clove', ['bay leaf', 'clove']],
   ['2 dientes de ajo, unas hebras de azafrán', ['ajo', 'hebras de azafrán']],
   ['1 hoja de laurel y unas ramas de perejil', ['laurel', 'ramas de perejil']],
   ['1 pimiento, un poco de perejil', ['pimiento', 'perejil']],
@@ -452,4 +456,14 @@ test.each([
 ])('%s, and in the steps: %s', (line, step, prep) => {
   const read = meatOf(`Pot\n\nIngredients\n${line}\n2 cups brown rice\n\nSteps\n1. ${step}`);
   expect(read).toEqual(prep);
+});
+
+test('what is scattered at the table is each of it for the table, whatever stands between', () => {
+  expect(readLine('spring onions + coriander to serve').map((l) => l.joins)).toEqual(['topping', 'topping']);
+});
+
+test('an amount that no dish can hold does not take the whole dish with it', () => {
+  const { dish, asks } = readRecipe('Rice\n\n300 g basmati rice\n400 ml water\n0 onions\n1 small bay leaf');
+  expect(dish?.ingredients.map((i) => i.food)).toEqual(['rice-basmati', 'water', 'spice-whole']);
+  expect(asks.map((a) => a.path)).toEqual(['lines.2.grams']);
 });

@@ -11,10 +11,10 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
   if (has(food, 'thickener')) return 'finish';
   // Florets and peas are the dish itself when they are what is steamed; butter in the water below them would be lost.
   if (rule.starch === 'none')
-    return food.kind === 'dairy' || food.kind === 'fat' || has(food, 'acid') || food.id === 'herb-fresh'
+    return food.kind === 'dairy' || food.kind === 'fat' || isSharp(food) || food.id === 'herb-fresh'
       ? 'finish'
       : 'stack';
-  if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || has(food, 'acid'))
+  if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || isSharp(food))
     return cooksUnderLid(food, rule) ? 'stack' : 'finish';
   if (isBoiledEgg(food, ingredient)) return rule.layered ? 'stack' : 'finish';
   if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';
@@ -31,6 +31,10 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
 /** Wine, and what is drunk like it, is boiled down in the pan before the liquid comes [common practice]. */
 export const isBoiledDown = ({ id }: FoodRecord): boolean => id.startsWith('wine-') || wines.has(id);
 const wines = new Set(['vermouth', 'sherry', 'marsala']);
+
+/** What keeps its edge only outside the lid; sweet juice is a part of the liquid [common practice]. */
+const isSharp = (food: FoodRecord): boolean => has(food, 'acid') && !sweetJuices.has(food.id);
+const sweetJuices = new Set(['orange-juice', 'pineapple-juice']);
 
 const unfried = new Set<string | undefined>(['raw', 'cooked', 'frozen', 'half-frozen']);
 

@@ -64,7 +64,7 @@ export const meatEn: Readonly<Record<string, string>> = {
   'beef-short-rib': 'beef short rib, short rib, beef rib, boneless short rib, short rib of beef',
   'beef-oxtail': 'oxtail, beef oxtail, ox tail, beef tail',
   'veal-stew': 'veal, stewing veal, veal shoulder, diced veal, veal stew meat, veal shank, osso buco, veal stew',
-  'pork-belly': 'pork belly, belly pork, belly of pork, pork belly slice, side pork',
+  'pork-belly': 'pork belly, belly pork, belly of pork, side pork',
   'pork-rib': 'pork rib, spare rib, pork spare rib, baby back rib, sparerib, pork riblet',
   'lamb-shank': 'lamb shank, shank of lamb',
   'lamb-chop': 'lamb chop, lamb cutlet, lamb loin chop, lamb steak',
