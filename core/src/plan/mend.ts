@@ -19,8 +19,9 @@ interface Change {
 
 /** A batch that is made smaller is made a little smaller than the limit asks. */
 const roomy = 0.97;
-/** Changes that are planned; more would be a wait that somebody notices. */
-const mostTried = 3;
+/** Changes that are planned; more would be a wait that somebody notices. Many meats make every plan slow: of them one is tried. */
+const mostTried = { ofMost: 3, ofManyMeats: 1 } as const;
+const manyMeats = 5;
 
 /** The change that goes with each kind of stop: none of them is promised before it has been planned. */
 function changesFor(dish: Dish, p: Plan, code: string, ingredient: string): Change[] {
@@ -103,7 +104,7 @@ const tens = (of100: number): number => Math.round(of100 / 10);
 export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   const stops = p.warnings.filter((w) => w.severity === 'stop');
   const changes = stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')));
-  return thatHelp(changes, kitchen, (q) => stopCount(q) < stops.length);
+  return thatHelp(p, changes, kitchen, (q) => stopCount(q) < stops.length);
 }
 
 /**
@@ -113,14 +114,14 @@ export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
 export function waysToBetterOdds(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   if (stopCount(p) > 0 || of100(p) >= poorOf100) return [];
   const enough = of100(p) + worthOf100;
-  return thatHelp(changesForChance(dish, p), kitchen, (q) => stopCount(q) === 0 && of100(q) >= enough);
+  return thatHelp(p, changesForChance(dish, p), kitchen, (q) => stopCount(q) === 0 && of100(q) >= enough);
 }
 
 /** Of these changes those that help, each planned once, the best first. */
-function thatHelp(changes: readonly Change[], kitchen: Kitchen, helps: (q: Plan) => boolean): Proposal[] {
+function thatHelp(p: Plan, changes: readonly Change[], kitchen: Kitchen, helps: (q: Plan) => boolean): Proposal[] {
   const once = [...new Map(changes.map((c) => [`${c.code} ${c.ingredient} ${c.to ?? ''}`, c])).values()];
   return once
-    .slice(0, mostTried)
+    .slice(0, p.meats.length >= manyMeats ? mostTried.ofManyMeats : mostTried.ofMost)
     .flatMap((c) => {
       const q = planned(c.dish, kitchen);
       return q && helps(q) ? [proposalOf(c, q)] : [];

@@ -31,6 +31,8 @@ export class HeatedPot {
   pinUpS: number | null = null;
   countdownS: number | null = null;
   private readonly snapshots: PotSnapshot[] = [];
+  /** Where each whistle of the hold has shut again. */
+  private readonly whistleEnds: PotSnapshot[] = [];
   private readonly releases = new Map<number, NaturalRelease>();
   private readonly setPa: number;
   private readonly calmBelowC: number;
@@ -77,7 +79,12 @@ export class HeatedPot {
 
   private advance(heaterW: number, samples = 1): void {
     if (samples > 1) leap(this.state, this.recorder, { dtS: this.dtS, samples, heaterW });
-    else this.shortStep(this.state, this.recorder, heaterW);
+    else {
+      const wasOpen = this.state.whistleOpen;
+      this.shortStep(this.state, this.recorder, heaterW);
+      if (wasOpen && !this.state.whistleOpen)
+        this.whistleEnds.push({ state: this.state.clone(), samples: this.recorder.length });
+    }
   }
 
   /** One sample, in parts where something happens within it. */
@@ -131,10 +138,16 @@ export class HeatedPot {
     return half / 2;
   }
 
+  /** The flame of a whistle cooker goes off as its last whistle ends, wherever that falls within a half minute. */
+  private endOfHold(halfMinutes: number): PotSnapshot {
+    const end = this.at(halfMinutes);
+    return this.whistleEnds[end.state.whistles - 1] ?? end;
+  }
+
   private releaseFrom(halfMinutes: number): NaturalRelease {
     let r = this.releases.get(halfMinutes);
     if (!r) {
-      const start = this.at(halfMinutes);
+      const start = this.endOfHold(halfMinutes);
       const state = start.state.clone();
       const samples = this.recorder.branch(start.samples);
       // The flame goes off, and a valve that pops still blows until it shuts.

@@ -143,13 +143,14 @@ export const twice: Law = (c, p) => {
   return q.liquid.addMl > 2 * p.liquid.addMl + 10 + moreSteamMl ? `${p.liquid.addMl} -> ${q.liquid.addMl}` : null;
 };
 
-/** Steps of one and of two seconds tell the same. */
+/** Steps of one and of two seconds tell the same of one program, which a whistle cooker counts in whistles. */
 export const stepsAgree: Law = (c, p) => {
   const setup = setupOfPlan(setUp(c.dish, c.kitchen), p);
   if (!setup.g.grain) return null;
   const at = (dtS: number) => {
     const h = heat(setup, { addMl: p.liquid.addMl, pressure: p.program.pressure, texture: p.texture, dtS });
-    const run = h.heated.finish(p.program.holdMin, p.program.release);
+    const { holdMin, whistles, release } = p.program;
+    const run = h.heated.finish(setup.pot.whistle ? h.heated.holdForWhistles(whistles!) : holdMin, release);
     return { run, out: grainOutcome(setup.g, setup.src, { run, addMl: p.liquid.addMl, depthCm: h.depthCm }, {}) };
   };
   const [one, two] = [at(1), at(2)];
