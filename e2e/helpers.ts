@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type BrowserContext, type Page } from '@playwright/test';
 import { Hut } from './hut';
 
 /**
@@ -19,8 +19,9 @@ export function aHut({ learning = false, asNew = false, lan = false } = {}): Pic
     });
   });
   test.afterAll(() => own.close());
-  test.beforeEach(({ context }) => {
+  test.beforeEach(async ({ context }) => {
     broken.length = 0;
+    await goByPages(context);
     context.on('weberror', (e) => broken.push(e.error().message));
   });
   test.afterEach(() => {
@@ -34,6 +35,16 @@ export function aHut({ learning = false, asNew = false, lan = false } = {}): Pic
     start: () => own.start(),
   };
 }
+
+/** A test that moves the clock of a page moves the house with it. */
+export const goByPages = (context: BrowserContext): Promise<unknown> =>
+  context.route('**/api/time', async (route) => {
+    const nowMs = await route
+      .request()
+      .frame()
+      .evaluate(() => Date.now());
+    await route.fulfill({ json: { nowMs, movedMs: 0 } });
+  });
 
 /** Nothing serious or critical on this screen; the painted chart is told in a table beside it. */
 export async function noBarriers(page: Page): Promise<void> {

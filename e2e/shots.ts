@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { Hut } from './hut';
+import { goByPages } from './helpers';
 import { launch } from './launch';
 
 /*
@@ -25,6 +26,7 @@ async function page(viewport: { width: number; height: number }, dark = false): 
     timezoneId: 'UTC',
     colorScheme: dark ? 'dark' : 'light',
   });
+  await goByPages(context);
   const p = await context.newPage();
   p.on('pageerror', (e) => console.error(`page error: ${e.message}`));
   p.on('console', (m) => m.type() === 'error' && console.error(`console: ${m.text()}`));

@@ -10,6 +10,7 @@ export * from './quantity/show';
 export * from './food/record';
 export { foods, foodIds, findFood, measurable } from './food/find';
 export { stableJson } from './stable-json';
+export { threeWay, type Merged } from './three-way';
 export { ownFoodId, ownFoodSchema, recordAmong, recordOf, type FoodOf, type OwnFood } from './food/own-food';
 export { saturationC, saturationPa } from './water/saturation';
 export { ambientPa, steamC } from './water/atmosphere';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { aHut, noBarriers } from '../helpers';
+import { aHut, noBarriers, goByPages } from '../helpers';
 
 const hut = aHut();
 
@@ -75,6 +75,7 @@ test('a burn warning: the move is computed for what has already cooked, says wha
   // Another screen, which has only what the server kept, stands at the same step with the same minutes.
   const atMs = await page.evaluate(() => Date.now());
   const context = await browser.newContext();
+  await goByPages(context);
   const other = await context.newPage();
   await other.clock.install({ time: new Date(atMs) });
   await other.goto(page.url());
@@ -131,6 +132,7 @@ test('the browser is gone in the middle of the hold: another one finds the same 
   const atMs = await page.evaluate(() => Date.now());
   await page.context().close();
   const next = await browser.newContext();
+  await goByPages(next);
   const other = await next.newPage();
   await other.clock.install({ time: new Date(atMs + 20_000) });
   await other.goto(url);

@@ -25,6 +25,7 @@ import { recipeRoutes } from './routes/recipe';
 import { sameHouse } from './routes/same-house';
 import { setAsideRoutes } from './routes/set-aside';
 import { snapshotRoutes } from './routes/snapshots';
+import { timeRoutes } from './routes/time';
 import type { Store } from './store/connect';
 import { Learning } from './sums/learning';
 import { sumsHere, type Sums } from './sums/sums';
@@ -83,6 +84,7 @@ export function createApp(
     const health = await healthOf(store, { version, startedMs });
     res.status(health.ok ? 200 : 503).json(health);
   });
+  app.use('/api/time', timeRoutes(store));
   app.use('/api/plan', planRoutes(sums));
   app.use('/api/recipe', recipeRoutes(store, sums));
   app.use('/api/dishes', dishRoutes(store));

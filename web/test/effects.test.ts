@@ -1,4 +1,5 @@
 import { kitchenSchema, plan, type Cook, type CookEvent, type Kitchen } from '@einkorn/core';
+import { HttpErrorResponse } from '@angular/common/http';
 import { Actions } from '@ngrx/effects';
 import type { Action, Store } from '@ngrx/store';
 import { BehaviorSubject, map, of, Subject, throwError, type Observable } from 'rxjs';
@@ -92,8 +93,8 @@ describe('a new verdict', () => {
 describe('taps on their way to the server', () => {
   const tap: CookEvent = { id: 't', kind: 'whistle', atMs: 1 };
   const kept: CookEvent = { ...tap, seq: 1 };
-  const stove = { cook: { id: 'c' }, unsent: [tap] } as unknown as StoveState;
-  const sent = (addEvents: Api['addEvents']): Action[] => {
+  const sent = (addEvents: Api['addEvents'], unsent: CookEvent[] = [tap]): Action[] => {
+    const stove = { cook: { id: 'c' }, unsent } as unknown as StoveState;
     const actions = new Subject<Action>();
     const out: Action[] = [];
     const state = new BehaviorSubject<object>({ [stoveFeature.name]: stove });
@@ -103,6 +104,18 @@ describe('taps on their way to the server', () => {
   };
   test('are confirmed with the place that the server gave them', () => {
     expect(sent(() => of({ events: [kept] }))).toEqual([StoveActions.sent({ ids: ['t'], events: [kept] })]);
+  });
+  test('one that the server refuses is set aside; the others of its batch are kept', () => {
+    const bad: CookEvent = { ...tap, id: 'bad' };
+    const refused = new HttpErrorResponse({ status: 409, error: { code: 'cook-over', detail: 'over', issues: [] } });
+    const out = sent(
+      (_, events) => (events.some((e) => e.id === 'bad') ? throwError(() => refused) : of({ events: [kept] })),
+      [tap, bad],
+    );
+    expect(out).toMatchObject([
+      { type: StoveActions.sent.type, ids: ['t'] },
+      { type: StoveActions.refused.type, ids: ['bad'], failure: { code: 'cook-over' } },
+    ]);
   });
   test('and wait when it does not answer', () => {
     expect(sent(() => throwError(() => new Error('away')))[0]!.type).toBe(StoveActions.sendFailed.type);

@@ -2,7 +2,7 @@ import { kitchenSchema, type Learned } from '@einkorn/core';
 import { learnedWords } from '../src/app/i18n/learned-words';
 import type { Format } from '../src/app/i18n/format';
 import { bell } from '../src/app/ui/bell';
-import { KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
+import { changedSettings, KitchenActions, kitchenFeature } from '../src/app/state/kitchen';
 import { english as en } from '../src/app/i18n/english';
 
 const fmt: Pick<Format, 'number'> = { number: (x: number, digits?: number) => x.toFixed(digits ?? 0) };
@@ -52,7 +52,15 @@ test('a setting changed while an older one is on its way to the server is not ta
   const { reducer } = kitchenFeature;
   const first = reducer(undefined, KitchenActions.change({ change: { altitudeM: 900 } }));
   const second = reducer(first, KitchenActions.change({ change: { theme: 'dark' } }));
-  const answered = reducer(second, KitchenActions.saved({ changes: first.changes }));
+  // Another screen has switched the devices on meanwhile.
+  const kitchen = { ...first.kitchen, devices: true };
+  const answered = reducer(second, KitchenActions.saved({ changes: first.changes, sent: first.kitchen, kitchen }));
   expect(answered.saving).toBe(true);
-  expect(reducer(answered, KitchenActions.saved({ changes: second.changes })).saving).toBe(false);
+  expect(answered.kitchen).toMatchObject({ altitudeM: 900, theme: 'dark', devices: true });
+  expect(changedSettings(answered.held, answered.kitchen)).toEqual({
+    had: { theme: 'auto' },
+    wanted: { theme: 'dark' },
+  });
+  const last = KitchenActions.saved({ changes: second.changes, sent: answered.kitchen, kitchen: answered.kitchen });
+  expect(reducer(answered, last).saving).toBe(false);
 });

@@ -16,6 +16,8 @@ const kind = <K extends string, S extends z.ZodRawShape>(name: K, own: S) =>
     id: z.string().min(1).max(60),
     /** when it happened, ms since the epoch */
     atMs: momentSchema,
+    /** when its sender said that it happened, where that could not be: before the cook began, or later than the house's clock */
+    saidMs: momentSchema.optional(),
     /** the device that told it; absent when a hand tapped */
     device: z.string().max(40).optional(),
     /** its place among the events of its cook, given once by the server; absent on one that is not kept yet */
@@ -61,7 +63,7 @@ export type EventKind = CookEvent['kind'];
 export type EventOf<K extends EventKind> = Extract<CookEvent, { kind: K }>;
 
 /** What is told of an event beside who sends it and when: the fields of its kind. */
-export type Happening = { [K in EventKind]: Omit<EventOf<K>, 'id' | 'atMs' | 'device' | 'seq'> }[EventKind];
+export type Happening = { [K in EventKind]: Omit<EventOf<K>, 'id' | 'atMs' | 'saidMs' | 'device' | 'seq'> }[EventKind];
 
 /** Is it of this kind? For lists: `events.filter(isKind('burn'))`. */
 export const isKind =

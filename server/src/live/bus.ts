@@ -6,6 +6,7 @@ import type { CookEvent } from '@einkorn/core';
 export type CookNews =
   | { name: 'events'; data: { events: CookEvent[]; all?: boolean } }
   | { name: 'finished'; data: { finishedMs: number } }
+  | { name: 'taken-up'; data: Record<string, never> }
   | { name: 'clock'; data: { atMs: number; speed: number } }
   | { name: 'reading'; data: Reading & { device: string } };
 

@@ -7,11 +7,13 @@ import {
   hasOldUndo,
   logOutcomes,
   logSorts,
+  momentSchema,
   outcomeSchema,
   problemOf,
   says,
   upgradeEvents,
   type Code,
+  type Cook,
   type CookPage,
 } from '@einkorn/core';
 import { drawFaults } from '@einkorn/devices';
@@ -21,15 +23,17 @@ import type { Store } from '../store/connect';
 import type { Learning } from '../sums/learning';
 import type { Sums } from '../sums/sums';
 import { getKitchen } from '../store/kitchen';
-import { addCook, addEvents, finishCook, getCook, removeCook, runningCooks } from '../store/cooks';
+import { addCook, addEvents, changeCook, getCook, removeCook, runningCooks } from '../store/cooks';
 import { mostOnPage, pageOfCooks } from '../store/log-page';
+import { lookAtClock } from './time';
 
 const mostEvents = 200;
 const eventsBody = z.strictObject({ events: z.array(z.unknown()).min(1).max(mostEvents) });
 const eventsOfToday = z.object({ events: z.array(cookEventSchema) });
-const finishBody = z.strictObject({
-  finishedMs: z.number().int().min(0).max(4_102_444_800_000).optional(),
+const changeBody = z.strictObject({
+  finishedMs: momentSchema.nullable().optional(),
   outcome: outcomeSchema.optional(),
+  had: outcomeSchema.nullable().optional(),
 });
 
 const pageQuery = z.object({
@@ -82,6 +86,11 @@ export function cookRoutes(beside: Beside): Router {
 
 /** Cooks as a whole: the log, one of them, begun, ended, looked back on, removed. */
 function wholeCooks(r: Router, { store, bus, sums, learning }: Beside): void {
+  /** The devices take part in a practice, and in any cook where the kitchen lets them. */
+  const attach = async (cook: Cook): Promise<void> => {
+    if (cook.finishedMs === null && (cook.practice || (await getKitchen(store)).devices))
+      bus.command({ kind: 'attach', cook });
+  };
   r.get(
     '/',
     async (req, res) =>
@@ -91,12 +100,15 @@ function wholeCooks(r: Router, { store, bus, sums, learning }: Beside): void {
   r.post('/', async (req, res) => {
     const cook = read(cookSchema, req.body, 'cook-not-started');
     checkPlanOf(cook.plan, cook.dish);
+    await lookAtClock(store, req.log);
+    // Nothing begins in the future.
+    if (!cook.practice) cook.startedMs = Math.min(cook.startedMs, store.clock.nowMs());
     if (cook.practice?.surprise)
       cook.practice.faults = drawFaults(cook.practice.seed, cook.plan.program.whistles !== undefined);
     await addCook(store, cook);
-    if (cook.finishedMs === null && (cook.practice || (await getKitchen(store)).devices))
-      bus.command({ kind: 'attach', cook: await getCook(store, cook.id) });
-    res.status(201).json(await getCook(store, cook.id));
+    const kept = await getCook(store, cook.id);
+    await attach(kept);
+    res.status(201).json(kept);
   });
   r.get('/:id/debrief', async (req, res) => {
     const cook = await getCook(store, req.params.id);
@@ -104,8 +116,14 @@ function wholeCooks(r: Router, { store, bus, sums, learning }: Beside): void {
   });
   r.patch('/:id', async (req, res) => {
     const { id } = req.params;
-    await finishCook(store, id, read(finishBody, req.body, 'outcome-invalid'));
+    const change = read(changeBody, req.body, 'outcome-invalid');
+    await changeCook(store, id, change);
     const cook = await getCook(store, id);
+    const { finishedMs } = change;
+    if (finishedMs === null) {
+      bus.publish(id, { name: 'taken-up', data: {} });
+      await attach(cook);
+    }
     if (cook.finishedMs !== null) {
       bus.publish(id, { name: 'finished', data: { finishedMs: cook.finishedMs } });
       bus.command({ kind: 'detach', cookId: id });

@@ -3,6 +3,7 @@ import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { databaseIn, FolderProblem, lookAt, wayBack } from '../keep/folder';
 import { takeSnapshot } from '../keep/snapshots';
+import { HouseClock } from '../live/house-clock';
 import { unsoundness } from './copy';
 import { defineModels, type Models } from './models';
 import { migrate } from './migrations';
@@ -17,6 +18,8 @@ export interface Store {
   setAside: number;
   sequelize: Sequelize;
   models: Models;
+  /** what time it is for cooks */
+  clock: HouseClock;
   /** runs writes one after another: SQLite has one writer, and taps and devices come at the same moment */
   inTurn: <T>(write: () => Promise<T>) => Promise<T>;
   /** how many writes there have been since the start */
@@ -47,7 +50,7 @@ function queue(): Pick<Store, 'inTurn' | 'writes'> {
  * Opens (and on first use makes) the database below `folder`, brings it up to date and returns it. Throws FolderProblem where
  * it is missing, damaged, newer or cannot be written; a snapshot is taken before its tables change.
  */
-export async function openStore(folder: string): Promise<Store> {
+export async function openStore(folder: string, clock = new HouseClock()): Promise<Store> {
   mkdirSync(folder, { recursive: true });
   const { fresh } = lookAt(folder);
   // A server that was killed has not folded its last writes into the file yet.
@@ -74,7 +77,7 @@ export async function openStore(folder: string): Promise<Store> {
     await sequelize.close();
     throw e;
   }
-  return { folder, fresh, setAside, sequelize, models: defineModels(sequelize), ...queue() };
+  return { folder, fresh, setAside, sequelize, models: defineModels(sequelize), clock, ...queue() };
 }
 
 async function readThrough(sequelize: Sequelize, folder: string): Promise<void> {

@@ -1,6 +1,17 @@
-import { cookFormat, type Cook, type CookEvent, type Outcome, type Problem, refusal } from '@einkorn/core';
+import {
+  cookFormat,
+  outcomeSchema,
+  refusal,
+  stableJson,
+  threeWay,
+  type Cook,
+  type CookEvent,
+  type Outcome,
+  type Problem,
+} from '@einkorn/core';
 import { Op, QueryTypes } from 'sequelize';
 import type { Store } from './connect';
+import { meanwhile } from './kitchen';
 import { bringsTrouble, logRowOf, outdate } from './log-row';
 import type { CookRow, EventRow } from './models';
 
@@ -61,6 +72,14 @@ export async function runningCooks(store: Store): Promise<Cook[]> {
   const rows = await store.models.Cooks.findAll({ where: { finishedMs: null }, order: [['startedMs', 'DESC']] });
   return withEvents(store, rows);
 }
+/** Is somebody cooking now: a real cook that began within so many hours and is not over? */
+export async function isCooking({ models, clock }: Store): Promise<boolean> {
+  const since = clock.nowMs() - longestCookMs;
+  return (await models.Cooks.count({ where: { finishedMs: null, practice: null, startedMs: { [Op.gt]: since } } })) > 0;
+}
+/** A cook that was left open before that is over in truth, ms [derived: the longest plan is some hours]. */
+const longestCookMs = 12 * 3_600_000;
+
 /** The real cook that a device without further word means. */
 export const newestRunning = async (store: Store): Promise<Cook | undefined> =>
   (await runningCooks(store)).find((c) => !c.practice);
@@ -87,8 +106,15 @@ export const newestFinished = async (store: Store, most: number): Promise<Cook[]
     }),
   );
 
-/** Writes a new cook. Sending the same id again changes nothing, so that a lost answer can be retried. */
-export const addCook = (store: Store, cook: Cook): Promise<number> => addCooks(store, [cook]);
+/**
+ * Writes a new cook. Sending it again changes nothing, so that a lost answer can be retried. Throws Problem `id-taken` where
+ * the id is another cook's.
+ */
+export async function addCook(store: Store, cook: Cook): Promise<void> {
+  if ((await addCooks(store, [cook])) > 0) return;
+  const there = await store.models.Cooks.findByPk(cook.id);
+  if (there && stableJson([there.dish, there.plan]) !== stableJson([cook.dish, cook.plan])) throw refusal('id-taken');
+}
 
 /** Writes new cooks, all or none of them; those whose id is there already stay as they are. Returns how many were new. */
 export function addCooks({ models, sequelize, inTurn }: Store, cooks: readonly Cook[]): Promise<number> {
@@ -137,9 +163,11 @@ export function addEvents(store: Store, cookId: string, events: readonly CookEve
     const cook = await placesOf(store, cookId, ids);
     const { there: kept, lastSeq } = cook;
     const fresh: CookEvent[] = [];
+    const span = { fromMs: cook.startedMs, toMs: cook.isPractice ? Infinity : store.clock.nowMs() };
     for (const e of events) {
       if (kept.has(e.id)) continue;
-      const placed = { ...e, seq: lastSeq + fresh.length + 1 };
+      if (cook.finishedMs !== null && e.atMs > cook.finishedMs + aheadMs) throw refusal('cook-over');
+      const placed = { ...withinCook(e, span), seq: lastSeq + fresh.length + 1 };
       kept.set(e.id, placed);
       fresh.push(placed);
     }
@@ -148,9 +176,20 @@ export function addEvents(store: Store, cookId: string, events: readonly CookEve
   });
 }
 
+/** A clock may be so much ahead of the house's before its taps are corrected, ms. */
+const aheadMs = 1000;
+
+/** An event at a moment that could be: none before its cook began, none in the future of the house's clock. */
+function withinCook(e: CookEvent, { fromMs, toMs }: { fromMs: number; toMs: number }): CookEvent {
+  const atMs = e.atMs < fromMs ? fromMs : e.atMs > toMs + aheadMs ? toMs : e.atMs;
+  return atMs === e.atMs ? e : { ...e, atMs, saidMs: e.atMs };
+}
+
 interface Places {
   cookId: string;
-  isFinished: boolean;
+  startedMs: number;
+  isPractice: boolean;
+  finishedMs: number | null;
   /** the last place that is taken; 0 where none is */
   lastSeq: number;
   /** those of the events that are there already, by id */
@@ -158,8 +197,14 @@ interface Places {
 }
 /** What a batch has to know of its cook, in one question: its plan is large, and a tap does not wait for it to be read. */
 async function placesOf({ sequelize }: Store, cookId: string, ids: readonly string[]): Promise<Places> {
-  const [row] = await sequelize.query<{ finishedMs: number | null; lastSeq: number | null; there: string }>(
-    `SELECT finishedMs,
+  const [row] = await sequelize.query<{
+    startedMs: number;
+    finishedMs: number | null;
+    isPractice: 0 | 1;
+    lastSeq: number | null;
+    there: string;
+  }>(
+    `SELECT startedMs, finishedMs, practice IS NOT NULL AS isPractice,
        (SELECT MAX(seq) FROM events WHERE cookId = :cookId) AS lastSeq,
        (SELECT json_group_array(json_object('seq', seq, 'doc', json(doc)))
           FROM events WHERE cookId = :cookId AND id IN (:ids)) AS there
@@ -170,7 +215,9 @@ async function placesOf({ sequelize }: Store, cookId: string, ids: readonly stri
   const events = (JSON.parse(row.there) as Pick<EventRow, 'doc' | 'seq'>[]).map(toEvent);
   return {
     cookId,
-    isFinished: row.finishedMs !== null,
+    startedMs: row.startedMs,
+    isPractice: row.isPractice === 1,
+    finishedMs: row.finishedMs,
     lastSeq: row.lastSeq ?? 0,
     there: new Map(events.map((e) => [e.id, e])),
   };
@@ -180,10 +227,10 @@ async function placesOf({ sequelize }: Store, cookId: string, ids: readonly stri
  * Writes events that have their places; only ever in turn. One statement is all or nothing by itself: a transaction, for which
  * a connection of its own is opened, is for what also puts a summary out of date.
  */
-async function keepEvents(store: Store, { cookId, isFinished }: Places, fresh: readonly CookEvent[]): Promise<void> {
+async function keepEvents(store: Store, { cookId, finishedMs }: Places, fresh: readonly CookEvent[]): Promise<void> {
   const rows = fresh.map((e) => eventRow(cookId, e));
   // A cook that goes on has no summary yet, and a tap waits for nothing that changes nothing.
-  if (!isFinished && !bringsTrouble(fresh)) await store.models.Events.bulkCreate(rows);
+  if (finishedMs === null && !bringsTrouble(fresh)) await store.models.Events.bulkCreate(rows);
   else
     await store.sequelize.transaction(async (transaction) => {
       await store.models.Events.bulkCreate(rows, { transaction });
@@ -191,18 +238,44 @@ async function keepEvents(store: Store, { cookId, isFinished }: Places, fresh: r
     });
 }
 
-export async function finishCook(
-  store: Store,
-  id: string,
-  change: { finishedMs?: number; outcome?: Outcome },
-): Promise<void> {
+export interface CookChange {
+  /** null takes the cook up again */
+  finishedMs?: number | null;
+  outcome?: Outcome;
+  /** the outcome as the screen had it that now changes it; left out, nothing is asked */
+  had?: Outcome | null;
+}
+
+/** Ends a cook, takes it up again, or keeps how it came out. Throws Problem `outcome-changed` where another screen said otherwise. */
+export async function changeCook(store: Store, id: string, change: CookChange): Promise<void> {
   await store.inTurn(async () => {
     const row = await store.models.Cooks.findByPk(id);
     if (!row) throw missing();
-    await row.update(change);
+    const { finishedMs, outcome, had } = change;
+    const latestMs = row.practice ? Infinity : store.clock.nowMs() + aheadMs;
+    await row.update({
+      ...(outcome ? { outcome: had === undefined ? outcome : mergedOutcome(had, outcome, row.outcome) } : {}),
+      ...(finishedMs === undefined ? {} : { finishedMs: finishedMs && between(row.startedMs, finishedMs, latestMs) }),
+    });
     await store.models.LogRows.upsert(logRowOf(await getCook(store, id)));
   });
 }
+
+const between = (leastMs: number, ms: number, mostMs: number): number => Math.max(leastMs, Math.min(ms, mostMs));
+
+/** Ratings are fields like the note: two screens may each say something else of one cook. */
+function mergedOutcome(had: Outcome | null, wanted: Outcome, held: Outcome | null): Outcome {
+  const flat = (o: Outcome | null): Record<string, unknown> => {
+    const { ratings = {}, ...rest } = o ?? {};
+    return { ...rest, ...Object.fromEntries(Object.entries(ratings).map(([k, v]) => [ratingsIn + k, v])) };
+  };
+  const { merged, collisions } = threeWay(flat(had), flat(wanted), flat(held));
+  if (collisions.length > 0) throw refusal('outcome-changed', {}, ...collisions.map(meanwhile));
+  const own = (isRating: boolean) => Object.entries(merged).filter(([k]) => k.startsWith(ratingsIn) === isRating);
+  const ratings = Object.fromEntries(own(true).map(([k, v]) => [k.slice(ratingsIn.length), v]));
+  return outcomeSchema.parse({ ...Object.fromEntries(own(false)), ratings });
+}
+const ratingsIn = 'ratings.';
 
 export function removeCook({ models, inTurn }: Store, id: string): Promise<void> {
   return inTurn(async () => {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
-import { type Dish, type Shelved, type Problem, refusal, issueAt } from '@einkorn/core';
+import { type Dish, type Shelved, type Problem, refusal, issueAt, stableJson } from '@einkorn/core';
 import type { Store } from './connect';
 
 export interface StoredDish {
@@ -84,6 +84,8 @@ export async function saveDish(
     sequelize.transaction(async (transaction) => {
       const row = await models.Dishes.findByPk(id, { transaction });
       if (!row) throw missing();
+      // The same save once more, whose answer was lost on the way, is no conflict.
+      if (row.revision === revision + 1 && stableJson(row.doc) === stableJson(dish)) return toDish(row);
       if (row.revision !== revision)
         throw refusal('dish-changed', {}, issueAt('revision', 'revision-held', { held: row.revision, had: revision }));
       await row.update({ doc: dish, revision: revision + 1, updatedMs: Date.now() }, { transaction });

@@ -57,6 +57,7 @@ export const appConfig: ApplicationConfig = {
         loadKitchen: kitchenEffects.loadKitchen,
         learnFromLog: kitchenEffects.learnFromLog,
         saveKitchen: kitchenEffects.saveKitchen,
+        sentLater: kitchenEffects.sentLater,
         nameOwnFoods: kitchenEffects.nameOwnFoods,
       },
       benchEffects,

@@ -8,12 +8,14 @@ import { filter, map } from 'rxjs';
 import { benchFeature } from './bench/bench.slice';
 import { Format } from './i18n/format';
 import { languageOf, speak } from './i18n/language';
-import { WallClock } from './state/clock';
+import { HouseClock } from './state/clock';
 import { KitchenActions, kitchenFeature } from './state/kitchen';
 import { AsItWas } from './ui/as-it-was';
+import { ClockMoved } from './ui/clock-moved';
 import { Patterns } from './ui/patterns';
 import { NewerBuild } from './ui/newer-build';
 import { Speckles } from './ui/speckles';
+import { UnsentChanges } from './ui/unsent-changes';
 
 /** The shell: speckled bar with the five places, shortcuts, theme; every place draws itself below. */
 @Component({
@@ -24,10 +26,12 @@ import { Speckles } from './ui/speckles';
     RouterLinkActive,
     TranslocoDirective,
     AsItWas,
+    ClockMoved,
     Dialog,
     NewerBuild,
     Patterns,
     Speckles,
+    UnsentChanges,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
@@ -43,7 +47,7 @@ export class App {
   readonly help = signal(false);
   private readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly serveAt = computed(() => this.dish()?.serveAt ?? (this.dish() ? '19:00' : null));
-  private readonly ticking = inject(WallClock).ticking();
+  private readonly ticking = inject(HouseClock).ticking();
   /** to the minute, so that the bar is drawn once a minute */
   readonly now = computed(() => Math.floor(this.ticking() / 60_000) * 60_000);
   readonly otherUnits = computed(() => (this.kitchen().units === 'cups' ? 'metric' : 'cups'));

@@ -9,7 +9,6 @@ import type {
   Kitchen,
   LogOutcome,
   LogSort,
-  Outcome,
   CookEvent,
 } from '@einkorn/core';
 import { map, type Observable } from 'rxjs';
@@ -158,9 +157,6 @@ export class Api {
   kitchen(): Observable<Kitchen> {
     return this.http.get<Kitchen>('/api/kitchen');
   }
-  saveKitchen(kitchen: Kitchen): Observable<Kitchen> {
-    return this.http.put<Kitchen>('/api/kitchen', kitchen);
-  }
   /** The cook has said what kitchen it is; with the dishes of the demo, or without them. */
   begin(demo: boolean): Observable<Kitchen> {
     return this.http.post<Kitchen>('/api/kitchen/begin', { demo });
@@ -201,7 +197,7 @@ export class Api {
   removeCook(id: string): Observable<unknown> {
     return this.http.delete(`/api/cooks/${encodeURIComponent(id)}`);
   }
-  finishCook(id: string, change: { finishedMs?: number; outcome?: Outcome }): Observable<Cook> {
+  finishCook(id: string, change: { finishedMs?: number | null }): Observable<Cook> {
     return this.http.patch<Cook>(`/api/cooks/${encodeURIComponent(id)}`, change);
   }
 }

@@ -18,7 +18,7 @@ import { TabsModule } from 'primeng/tabs';
 import { Tooltip } from 'primeng/tooltip';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
-import { WallClock } from '../state/clock';
+import { HouseClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Brief } from '../ui/brief';
 import { DishWordsDialog } from '../ui/dish-words-dialog';
@@ -91,7 +91,7 @@ export class BenchPage {
   readonly myPot = computed(() => potFactors(this.kitchen()));
   /** title, people and notes are open to be changed */
   readonly wording = signal(false);
-  private readonly now = inject(WallClock).ticking();
+  private readonly now = inject(HouseClock).ticking();
   /** the clock to the minute: nothing here needs it finer */
   readonly minute = computed(() => Math.floor(this.now() / 60_000) * 60_000);
   readonly practising = signal(false);
@@ -206,7 +206,7 @@ export class BenchPage {
       ids.map((id) => this.fmt.namesOf(this.foodNames(), id)).join(', ');
     const text = calendar(
       p,
-      { serveMs, nowMs: Date.now(), uid: this.id() },
+      { serveMs, nowMs: this.now(), uid: this.id() },
       {
         title: d.title,
         step: (id) => {
@@ -234,11 +234,11 @@ export class BenchPage {
     location.reload();
   }
   cook(): void {
-    this.store.dispatch(BenchActions.cookNow({ nowMs: Date.now() }));
+    this.store.dispatch(BenchActions.cookNow({ nowMs: this.now() }));
   }
   practise(practice: Practice): void {
     this.practising.set(false);
-    this.store.dispatch(BenchActions.cookNow({ nowMs: Date.now(), practice }));
+    this.store.dispatch(BenchActions.cookNow({ nowMs: this.now(), practice }));
   }
 
   key(e: KeyboardEvent): void {

@@ -14,6 +14,7 @@ import { newCook } from '../state/new-cook';
 import { knownOf, LearnedValues } from '../ui/learned-values';
 import { PotNamePipe } from '../ui/pot-name';
 import { Planner } from '../workers/planner';
+import { HouseClock } from '../state/clock';
 
 /** What the taps and the scale of a calibration say something of; the rest stands in the Log. */
 const tellsOfWater: ReadonlySet<string> = new Set<PotParameter>(['heat', 'loss', 'leak', 'sense']);
@@ -70,6 +71,7 @@ export class Calibrate {
   private readonly gone = inject(DestroyRef);
   readonly fmt = inject(Format);
   private readonly store = inject(Store);
+  private readonly clock = inject(HouseClock);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly busy = signal(false);
   readonly failure = signal<Failure | null>(null);
@@ -89,7 +91,7 @@ export class Calibrate {
     this.planner
       .plan(dish, this.kitchen())
       .pipe(
-        switchMap((plan) => this.api.startCook(newCook({ dishId: null, dish, plan }, Date.now()))),
+        switchMap((plan) => this.api.startCook(newCook({ dishId: null, dish, plan }, this.clock.now()))),
         finalize(() => this.busy.set(false)),
         takeUntilDestroyed(this.gone),
       )

@@ -107,6 +107,7 @@ export class CookPage {
         LogActions.rate({
           id: c.id,
           outcome: { ...(c.outcome ?? { ratings: {} }), ratings: { ...c.outcome?.ratings, [key]: value } },
+          had: c.outcome,
         }),
       );
   }
@@ -118,6 +119,8 @@ export class CookPage {
     const c = this.cook();
     const note = this.note();
     if (!c || note === null || note === (c.outcome?.note ?? '')) return;
-    this.store.dispatch(LogActions.rate({ id: c.id, outcome: { ...(c.outcome ?? { ratings: {} }), note } }));
+    this.store.dispatch(
+      LogActions.rate({ id: c.id, outcome: { ...(c.outcome ?? { ratings: {} }), note }, had: c.outcome }),
+    );
   }
 }

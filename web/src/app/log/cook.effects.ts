@@ -2,10 +2,26 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
-import { Store } from '@ngrx/store';
-import { catchError, concatMap, EMPTY, exhaustMap, filter, forkJoin, map, of, switchMap, tap } from 'rxjs';
+import { Store, type Action } from '@ngrx/store';
+import {
+  catchError,
+  concatMap,
+  EMPTY,
+  exhaustMap,
+  filter,
+  forkJoin,
+  from,
+  map,
+  mergeMap,
+  Observable,
+  of,
+  switchMap,
+  tap,
+} from 'rxjs';
 import { Api, failureOf } from '../api/client';
-import { withNextTime } from '@einkorn/core';
+import { Outbox } from '../api/outbox';
+import { cookChange, cooksInOutbox } from '../api/cook-change';
+import { withNextTime, type Cook } from '@einkorn/core';
 import { kitchenFeature } from '../state/kitchen';
 import { Planner } from '../workers/planner';
 import { LogActions } from './log.slice';
@@ -92,16 +108,29 @@ export const cookSo = createEffect(
 );
 
 export const rate = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
+  (actions = inject(Actions), outbox = inject(Outbox)) =>
     actions.pipe(
       ofType(LogActions.rate),
-      concatMap(({ id, outcome }) =>
-        api.finishCook(id, { outcome }).pipe(
-          map((cook) => LogActions.loadedOne({ cook })),
+      concatMap(({ id, outcome, had }) =>
+        from(outbox.send<Cook>(cookChange(id, { outcome, had }))).pipe(
+          mergeMap((done): Action[] => {
+            if (done.state === 'kept') return [LogActions.loadedOne({ cook: done.value })];
+            // What waits is on the screen already; of a question the other screen's word is shown.
+            return done.state === 'asked' ? [LogActions.loadOne({ id })] : [];
+          }),
           catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
         ),
       ),
     ),
+  { functional: true },
+);
+
+/** What had waited is at the server: the cook is shown as it is there. */
+export const sentLater = createEffect(
+  (outbox = inject(Outbox)) =>
+    new Observable<Action>((out) => {
+      outbox.onKept(cooksInOutbox, (cook) => out.next(LogActions.loadedOne({ cook: cook as Cook })));
+    }),
   { functional: true },
 );
 

@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { LogActions } from './log.slice';
 import { localMinute, localMs } from '../i18n/time-of-day';
+import { HouseClock } from '../state/clock';
 
 /** A cook that was left open: when did it end, or was it none? */
 @Component({
@@ -60,6 +61,7 @@ import { localMinute, localMs } from '../i18n/time-of-day';
 export class LeftOpen {
   readonly cook = input.required<Cook>();
   private readonly store = inject(Store);
+  private readonly clock = inject(HouseClock);
   readonly asked = signal(false);
   readonly bad = signal(false);
   readonly started = computed(() => localMinute(this.cook().startedMs));
@@ -73,7 +75,7 @@ export class LeftOpen {
     const [day = '', time = ''] = value.split('T');
     const finishedMs = localMs(day, time);
     const { id, startedMs } = this.cook();
-    const isEnd = Number.isFinite(finishedMs) && finishedMs >= startedMs && finishedMs <= Date.now() + 60_000;
+    const isEnd = Number.isFinite(finishedMs) && finishedMs >= startedMs && finishedMs <= this.clock.now() + 60_000;
     this.bad.set(!isEnd);
     if (isEnd) this.store.dispatch(LogActions.close({ id, finishedMs }));
   }

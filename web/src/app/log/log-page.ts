@@ -11,6 +11,7 @@ import type { LogQuery } from '../api/client';
 import { LogActions, logFeature } from './log.slice';
 import { Taught } from './taught';
 import { PotNamePipe } from '../ui/pot-name';
+import { HouseClock } from '../state/clock';
 
 /** More curves over each other cannot be told apart. */
 const mostCompared = 4;
@@ -26,6 +27,7 @@ const mostCompared = 4;
 export class LogPage {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
+  private readonly clock = inject(HouseClock);
   readonly rows = this.store.selectSignal(logFeature.selectRows);
   readonly real = this.store.selectSignal(logFeature.selectReal);
   readonly practised = this.store.selectSignal(logFeature.selectPractised);
@@ -66,7 +68,7 @@ export class LogPage {
   }
   /** Still open long after it must have ended: it is asked for, not shown as cooking. */
   isLeft(r: CookSummary): boolean {
-    return r.finishedMs === null && Date.now() - r.startedMs > leftAfterMs;
+    return r.finishedMs === null && this.clock.now() - r.startedMs > leftAfterMs;
   }
   more(): void {
     this.store.dispatch(LogActions.more());

@@ -35,7 +35,8 @@ export const LogActions = createActionGroup({
     /** a cook that never was one */
     Discard: props<{ id: string }>(),
     Discarded: props<{ id: string }>(),
-    Rate: props<{ id: string; outcome: Outcome }>(),
+    /** `had`: how it came out as this screen had it */
+    Rate: props<{ id: string; outcome: Outcome; had: Outcome | null }>(),
   },
 });
 

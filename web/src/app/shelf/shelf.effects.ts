@@ -9,6 +9,7 @@ import { kitchenFeature } from '../state/kitchen';
 import { Planner } from '../workers/planner';
 import { remindersOf, waveAway } from './reminders';
 import { ShelfActions, shelfFeature } from './shelf.slice';
+import { HouseClock } from '../state/clock';
 
 /** Words are looked for in every name of every food; the names come when they are first needed. */
 export const search = createEffect(
@@ -55,12 +56,12 @@ export const load = createEffect(
 
 /** What the log would like to know. */
 export const remind = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
+  (actions = inject(Actions), api = inject(Api), clock = inject(HouseClock)) =>
     actions.pipe(
       ofType(ShelfActions.load),
       switchMap(() =>
         forkJoin([api.cooks({ outcome: 'unrated', practice: false, limit: 5 }), api.runningCooks()]).pipe(
-          map(([{ cooks }, running]) => ShelfActions.reminded({ reminders: remindersOf(cooks, running, Date.now()) })),
+          map(([{ cooks }, running]) => ShelfActions.reminded({ reminders: remindersOf(cooks, running, clock.now()) })),
           // The shelf itself says that the server is away.
           catchError(() => EMPTY),
         ),

@@ -1,31 +1,44 @@
 import { inject } from '@angular/core';
-import { kitchenSchema, type Kitchen } from '@einkorn/core';
+import { kitchenSchema, stableJson, threeWay, type Kitchen } from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props, Store } from '@ngrx/store';
 import {
   catchError,
   combineLatest,
+  concatMap,
   debounceTime,
   distinctUntilChanged,
   filter,
+  forkJoin,
+  from,
   map,
+  Observable,
   of,
+  race,
   switchMap,
   tap,
+  timer,
   withLatestFrom,
 } from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
+import { Outbox } from '../api/outbox';
+
+/** A disk that is slower than this is not waited for, ms. */
+const diskMs = 1000;
 
 /** The kitchen is read by every place, so its slice stands beside them, not inside one. */
 export const KitchenActions = createActionGroup({
   source: 'Kitchen',
   events: {
     Load: emptyProps(),
-    Loaded: props<{ kitchen: Kitchen }>(),
+    /** `wanted`: what an earlier page changed and could not send */
+    Loaded: props<{ kitchen: Kitchen; wanted?: Partial<Kitchen> }>(),
     Change: props<{ change: Partial<Kitchen> }>(),
-    /** the server has the settings as they were after so many changes */
-    Saved: props<{ changes: number }>(),
+    /** the server has the settings that were `sent` after so many changes, and what other screens changed */
+    Saved: props<{ changes: number; sent: Kitchen; kitchen: Kitchen }>(),
+    /** they wait on this device, or for an answer to a question */
+    Waits: emptyProps(),
     /** reads the whole log again for what it teaches */
     Learn: emptyProps(),
     Failed: props<{ failure: Failure }>(),
@@ -34,6 +47,8 @@ export const KitchenActions = createActionGroup({
 
 export interface KitchenState {
   kitchen: Kitchen;
+  /** the settings as the server last told them */
+  held: Kitchen;
   loaded: boolean;
   saving: boolean;
   /** changes made since the page was opened */
@@ -46,11 +61,20 @@ export interface KitchenState {
 export const kitchenFeature = createFeature({
   name: 'kitchen',
   reducer: createReducer<KitchenState>(
-    { kitchen: kitchenSchema.parse({}), loaded: false, saving: false, changes: 0, learning: false, failure: null },
-    // Settings that are on their way to the server stand; only what the log taught and that it has begun is news.
-    on(KitchenActions.loaded, (s, { kitchen }) => ({
+    {
+      kitchen: kitchenSchema.parse({}),
+      held: kitchenSchema.parse({}),
+      loaded: false,
+      saving: false,
+      changes: 0,
+      learning: false,
+      failure: null,
+    },
+    // Settings that are on their way to the server stand.
+    on(KitchenActions.loaded, (s, { kitchen, wanted }) => ({
       ...s,
-      kitchen: s.saving ? { ...s.kitchen, learned: kitchen.learned, isNew: kitchen.isNew } : kitchen,
+      kitchen: withWanted(s.saving ? onTop(s.held, s.kitchen, kitchen) : kitchen, wanted),
+      held: kitchen,
       loaded: true,
       learning: false,
       failure: null,
@@ -61,18 +85,48 @@ export const kitchenFeature = createFeature({
       return next.success ? { ...s, kitchen: next.data, saving: true, changes: s.changes + 1, failure: null } : s;
     }),
     // A change that was made while an older one travelled is still to be saved.
-    on(KitchenActions.saved, (s, { changes }) => ({ ...s, saving: s.changes !== changes })),
+    on(KitchenActions.saved, (s, { changes, sent, kitchen }) => ({
+      ...s,
+      kitchen: onTop(sent, s.kitchen, kitchen),
+      held: kitchen,
+      saving: s.changes !== changes,
+    })),
+    on(KitchenActions.waits, (s) => ({ ...s, saving: false })),
     on(KitchenActions.failed, (s, { failure }) => ({ ...s, saving: false, learning: false, loaded: true, failure })),
   ),
 });
 
+/** What this screen changed since it had the settings, over what the server tells now; what the log taught is the server's. */
+const onTop = (had: Kitchen, own: Kitchen, told: Kitchen): Kitchen => ({
+  ...threeWay(had, own, told).merged,
+  learned: told.learned,
+  isNew: told.isNew,
+});
+const withWanted = (kitchen: Kitchen, wanted: Partial<Kitchen> = {}): Kitchen => {
+  const read = kitchenSchema.safeParse({ ...kitchen, ...wanted });
+  return read.success ? read.data : kitchen;
+};
+
+/** The settings that a screen has changed, as the server had told them and as they are wanted. */
+export function changedSettings(held: Kitchen, own: Kitchen): { had: Partial<Kitchen>; wanted: Partial<Kitchen> } {
+  const keys = (Object.keys({ ...held, ...own }) as (keyof Kitchen)[]).filter(
+    (k) => k !== 'learned' && k !== 'isNew' && stableJson(held[k] ?? null) !== stableJson(own[k] ?? null),
+  );
+  const of = (k: Kitchen): Partial<Kitchen> => Object.fromEntries(keys.map((key) => [key, k[key]]));
+  return { had: of(held), wanted: of(own) };
+}
+const outboxKey = 'kitchen';
+
 export const loadKitchen = createEffect(
-  (actions = inject(Actions), api = inject(Api)) =>
+  (actions = inject(Actions), api = inject(Api), outbox = inject(Outbox)) =>
     actions.pipe(
       ofType(KitchenActions.load),
       switchMap(() =>
-        api.kitchen().pipe(
-          map((kitchen) => KitchenActions.loaded({ kitchen })),
+        forkJoin([api.kitchen(), race(from(outbox.found), timer(diskMs))]).pipe(
+          map(([kitchen]) => {
+            const wanted = outbox.of(outboxKey)?.body['wanted'] as Partial<Kitchen> | undefined;
+            return KitchenActions.loaded({ kitchen, ...(wanted ? { wanted } : {}) });
+          }),
           catchError((e: unknown) => of(KitchenActions.failed({ failure: failureOf(e) }))),
         ),
       ),
@@ -95,19 +149,32 @@ export const learnFromLog = createEffect(
 );
 
 export const saveKitchen = createEffect(
-  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+  (actions = inject(Actions), outbox = inject(Outbox), store = inject(Store)) =>
     actions.pipe(
       ofType(KitchenActions.change),
       debounceTime(300),
       withLatestFrom(store.select(kitchenFeature.selectKitchenState)),
       filter(([, { saving }]) => saving),
-      switchMap(([, { kitchen, changes }]) =>
-        api.saveKitchen(kitchen).pipe(
-          map(() => KitchenActions.saved({ changes })),
+      concatMap(([, { kitchen: sent, held, changes }]) =>
+        from(outbox.send<Kitchen>({ key: outboxKey, path: '/api/kitchen', body: changedSettings(held, sent) })).pipe(
+          map((done) =>
+            done.state === 'kept'
+              ? KitchenActions.saved({ changes, sent, kitchen: done.value })
+              : KitchenActions.waits(),
+          ),
           catchError((e: unknown) => of(KitchenActions.failed({ failure: failureOf(e) }))),
         ),
       ),
     ),
+  { functional: true },
+);
+
+/** Settings that had waited are at the server. */
+export const sentLater = createEffect(
+  (outbox = inject(Outbox)) =>
+    new Observable<ReturnType<typeof KitchenActions.loaded>>((out) => {
+      outbox.onKept(outboxKey, (kitchen) => out.next(KitchenActions.loaded({ kitchen: kitchen as Kitchen })));
+    }),
   { functional: true },
 );
 

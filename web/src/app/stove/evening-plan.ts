@@ -7,7 +7,7 @@ import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
-import { WallClock } from '../state/clock';
+import { HouseClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { patternOf } from '../ui/patterns';
 import { stepParams } from '../ui/step-text';
@@ -31,7 +31,7 @@ export class EveningPlan {
   private readonly store = inject(Store);
   private readonly potNames = inject(PotNames);
   readonly fmt = inject(Format);
-  private readonly now = inject(WallClock).ticking();
+  private readonly now = inject(HouseClock).ticking();
   private readonly stored = this.store.selectSignal(eveningFeature.selectDishes);
   private readonly plans = this.store.selectSignal(eveningFeature.selectPlans);
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
@@ -107,7 +107,7 @@ export class EveningPlan {
     if (clock.test(time)) this.store.dispatch(EveningActions.serveAt({ time: time.padStart(5, '0') }));
   }
   start(course: Course): void {
-    this.store.dispatch(EveningActions.start({ course, nowMs: Date.now() }));
+    this.store.dispatch(EveningActions.start({ course, nowMs: this.now() }));
   }
   /** In the words of the stove: "fry turkey thigh". */
   task(x: EveningTask, t: (key: string, p?: Record<string, unknown>) => string): string {

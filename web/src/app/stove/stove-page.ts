@@ -27,9 +27,10 @@ import {
 } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
+import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
-import { WallClock } from '../state/clock';
+import { HouseClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { MiniPot } from '../ui/mini-pot';
@@ -46,6 +47,7 @@ import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { stepParams } from '../ui/step-text';
+import { TapsRefused } from './taps-refused';
 import { atGate, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
 import { WriteDown } from './write-down';
@@ -59,6 +61,7 @@ const justSeenMs = 120_000;
   imports: [
     SaidPipe,
     AfterPanel,
+    Button,
     NgTemplateOutlet,
     OutlookNote,
     RouterLink,
@@ -67,6 +70,7 @@ const justSeenMs = 120_000;
     MiniPot,
     PracticeBar,
     RescueDialog,
+    TapsRefused,
     ThermometerDialog,
     WriteDown,
   ],
@@ -80,7 +84,8 @@ export class StovePage {
   private readonly store = inject(Store);
   private readonly transloco = inject(TranslocoService);
   readonly fmt = inject(Format);
-  private readonly wall = inject(WallClock).ticking();
+  private readonly house = inject(HouseClock);
+  private readonly wall = this.house.ticking();
   readonly cook = this.store.selectSignal(stoveFeature.selectCook);
   private readonly practiceClock = this.store.selectSignal(stoveFeature.selectClock);
   /** the time that this cook goes by; a practice has its own */
@@ -238,7 +243,7 @@ export class StovePage {
   byItself = runsByItself;
 
   private send(what: Happening): void {
-    const atMs = cookNow(this.cook(), this.practiceClock(), Date.now());
+    const atMs = cookNow(this.cook(), this.practiceClock(), this.house.now());
     const id = `${Date.now()}-${Math.random().toString(36).slice(2, 10)}`;
     this.store.dispatch(StoveActions.tap({ event: { id, atMs, ...what } }));
   }
@@ -331,6 +336,9 @@ export class StovePage {
   finish(outcome: Outcome): void {
     const finishedMs = Math.round(this.timed()?.serveMs ?? this.now());
     this.store.dispatch(StoveActions.finish({ finishedMs, outcome }));
+  }
+  takeUp(): void {
+    this.store.dispatch(StoveActions.takeUp());
   }
   stop(): void {
     this.store.dispatch(

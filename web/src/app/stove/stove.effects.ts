@@ -1,3 +1,4 @@
+import { HttpErrorResponse } from '@angular/common/http';
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { kitchenAt, realityOf, type Cook, type Reality, type CookEvent } from '@einkorn/core';
@@ -8,7 +9,6 @@ import {
   catchError,
   combineLatest,
   concatMap,
-  debounceTime,
   distinctUntilChanged,
   filter,
   from,
@@ -18,17 +18,20 @@ import {
   Observable,
   of,
   switchMap,
-  tap,
   throwError,
   timeout,
   timer,
 } from 'rxjs';
 import { Api, failureOf, NoAnswer } from '../api/client';
+import { HouseClock } from '../state/clock';
 import { KitchenActions } from '../state/kitchen';
 import { Planner } from '../workers/planner';
 import { cookNow, type StreamReading } from './live';
 import { diskMs, openCook } from './open-cook';
-import { cookStore } from './cook-store';
+import { backOff } from '../api/back-off';
+import { cookChange } from '../api/cook-change';
+import { cookStore } from '../api/cook-store';
+import { Outbox } from '../api/outbox';
 import { StoveActions, stoveFeature } from './stove.slice';
 
 export const open = createEffect(
@@ -78,8 +81,8 @@ export const keepTap = createEffect(
 export const forgetTaps = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
-      ofType(StoveActions.sent, StoveActions.eventsHeard),
-      mergeMap((a) => cookStore.forgetTaps(a.type === StoveActions.sent.type ? a.ids : a.events.map((e) => e.id))),
+      ofType(StoveActions.sent, StoveActions.refused, StoveActions.eventsHeard),
+      mergeMap((a) => cookStore.forgetTaps('ids' in a ? a.ids : a.events.map((e) => e.id))),
     ),
   { functional: true, dispatch: false },
 );
@@ -95,16 +98,18 @@ export const keepCook = createEffect(
 
 /** News of the cook that is open, as it happens: taps of other screens, devices, the practice clock. */
 export const listen = createEffect(
-  (actions = inject(Actions)) =>
+  (actions = inject(Actions), clock = inject(HouseClock)) =>
     actions.pipe(
       ofType(StoveActions.opened, StoveActions.left),
-      switchMap((a) => (a.type === StoveActions.opened.type && a.cook.finishedMs === null ? newsOf(a.cook.id) : of())),
+      switchMap((a) =>
+        a.type === StoveActions.opened.type && a.cook.finishedMs === null ? newsOf(a.cook.id, clock) : of(),
+      ),
     ),
   { functional: true },
 );
 
 /** The stream of a cook as actions; the browser itself connects again after a gap, and the whole list comes first. */
-const newsOf = (id: string): Observable<Action> =>
+const newsOf = (id: string, clock: HouseClock): Observable<Action> =>
   new Observable((out) => {
     // The service worker would hold the stream back; the page asks the server itself.
     const stream = new EventSource(`/api/cooks/${encodeURIComponent(id)}/stream?ngsw-bypass=true`);
@@ -112,10 +117,11 @@ const newsOf = (id: string): Observable<Action> =>
       stream.addEventListener(name, (e: MessageEvent<string>) => out.next(action(JSON.parse(e.data) as never)));
     on('events', (d: { events: CookEvent[]; all?: boolean }) => StoveActions.eventsHeard(d));
     on('clock', (d: { atMs: number; speed: number }) =>
-      StoveActions.clockHeard({ clock: { ...d, wallMs: Date.now() } }),
+      StoveActions.clockHeard({ clock: { ...d, wallMs: clock.now() } }),
     );
     on('reading', (d: StreamReading) => StoveActions.readingHeard({ reading: d }));
     on('finished', (d: { finishedMs: number }) => StoveActions.finishedElsewhere(d));
+    on('taken-up', () => StoveActions.takenUp());
     return () => stream.close();
   });
 
@@ -147,7 +153,7 @@ const practiceLookEveryMs = 2_000;
 
 /** Grain and meat from what has really happened, again after every tap and while something is overdue. */
 export const lookAhead = createEffect(
-  (store = inject(Store), planner = inject(Planner)) =>
+  (store = inject(Store), planner = inject(Planner), house = inject(HouseClock)) =>
     combineLatest([
       store.select(stoveFeature.selectCook),
       store.select(stoveFeature.selectCook).pipe(
@@ -157,8 +163,8 @@ export const lookAhead = createEffect(
       ),
     ]).pipe(
       concatLatestFrom(() => store.select(stoveFeature.selectClock)),
-      map(([[cook], clock]) =>
-        cook && cook.finishedMs === null ? { cook, real: realityOf(cook, cookNow(cook, clock, Date.now())) } : null,
+      map(([[cook], practice]) =>
+        cook && cook.finishedMs === null ? { cook, real: realityOf(cook, cookNow(cook, practice, house.now())) } : null,
       ),
       // Half a minute more or less changes nothing that a cook would do.
       distinctUntilChanged((a, b) => rough(a) === rough(b)),
@@ -186,21 +192,58 @@ function rough(x: Looked | null): string {
 /** After so long without an answer the taps are sent again, ms. */
 const sendMs = 10_000;
 
-/** Sends what is not confirmed; after a failure again every few seconds. */
+/** Sends what is not confirmed; after a failure again, later and later. */
 export const send = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
     merge(
       actions.pipe(ofType(StoveActions.tapKept, StoveActions.opened, StoveActions.unsentFound, StoveActions.sent)),
-      actions.pipe(ofType(StoveActions.sendFailed), debounceTime(4000)),
+      triedAgain(actions),
     ).pipe(
       concatLatestFrom(() => store.select(stoveFeature.selectStoveState)),
       filter(([, s]) => s.cook !== null && s.unsent.length > 0),
-      concatMap(([, s]) =>
-        api.addEvents(s.cook!.id, s.unsent).pipe(
-          // A network that swallows the request must not hold the next one back; a second sending doubles nothing.
-          timeout({ first: sendMs, with: () => throwError(() => new NoAnswer()) }),
-          map(({ events }) => StoveActions.sent({ ids: s.unsent.map((e) => e.id), events })),
-          catchError((e: unknown) => of(StoveActions.sendFailed({ failure: failureOf(e) }))),
+      concatMap(([, s]) => sendAll(api, s.cook!.id, s.unsent)),
+    ),
+  { functional: true },
+);
+
+const triedAgain = (actions: Observable<Action>): Observable<null> =>
+  new Observable<null>((out) => {
+    const tries = backOff(() => out.next(null));
+    const failed = actions.pipe(ofType(StoveActions.sendFailed)).subscribe(tries.again);
+    failed.add(actions.pipe(ofType(StoveActions.sent)).subscribe(tries.done));
+    return failed;
+  });
+
+/** A batch that is refused is sent tap by tap: one that cannot be kept must not take the others with it. */
+function sendAll(api: Api, cookId: string, events: CookEvent[]): Observable<Action> {
+  const ids = events.map((e) => e.id);
+  return api.addEvents(cookId, events).pipe(
+    // A network that swallows the request must not hold the next one back; a second sending doubles nothing.
+    timeout({ first: sendMs, with: () => throwError(() => new NoAnswer()) }),
+    map((kept): Action => StoveActions.sent({ ids, events: kept.events })),
+    catchError((e: unknown) => {
+      const failure = failureOf(e);
+      if (!isRefusal(e)) return of(StoveActions.sendFailed({ failure }));
+      if (events.length > 1) return from(events).pipe(concatMap((one) => sendAll(api, cookId, [one])));
+      return of(StoveActions.refused({ ids, failure }));
+    }),
+  );
+}
+/** The server has read it and will never take it; one that is busy, or does not know this screen, may later. */
+const isRefusal = (e: unknown): boolean =>
+  e instanceof HttpErrorResponse && [400, 404, 409, 413, 422].includes(e.status);
+
+/** A cook that was over goes on where it was. */
+export const takeUp = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
+    actions.pipe(
+      ofType(StoveActions.takeUp),
+      concatLatestFrom(() => store.select(stoveFeature.selectCook)),
+      filter(([, cook]) => cook !== null),
+      concatMap(([, cook]) =>
+        api.finishCook(cook!.id, { finishedMs: null }).pipe(
+          mergeMap((now) => [StoveActions.takenUp(), StoveActions.opened({ cook: now, unsent: [], fromServer: true })]),
+          catchError((e: unknown) => of(StoveActions.failed({ failure: failureOf(e) }))),
         ),
       ),
     ),
@@ -208,27 +251,22 @@ export const send = createEffect(
 );
 
 export const finish = createEffect(
-  (actions = inject(Actions), store = inject(Store), api = inject(Api), router = inject(Router)) =>
+  (actions = inject(Actions), store = inject(Store), outbox = inject(Outbox), router = inject(Router)) =>
     actions.pipe(
       ofType(StoveActions.finish),
-      concatLatestFrom(() => store.select(stoveFeature.selectStoveState)),
-      concatMap(([{ finishedMs, outcome }, s]) => {
-        const cook = s.cook;
+      concatLatestFrom(() => store.select(stoveFeature.selectCook)),
+      concatMap(([{ finishedMs, outcome }, cook]) => {
         if (!cook) return of();
-        const sent: Observable<unknown> = s.unsent.length > 0 ? api.addEvents(cook.id, s.unsent) : of(null);
-        return sent.pipe(
-          concatMap(() => api.finishCook(cook.id, { finishedMs, outcome })),
-          mergeMap((done): Action[] => [
-            StoveActions.finished({ cook: done }),
+        const change = cookChange(cook.id, { finishedMs, outcome, had: cook.outcome });
+        return from(outbox.send<Cook>(change)).pipe(
+          mergeMap((done): Action[] => {
+            const over = done.state === 'kept' ? done.value : { ...cook, finishedMs, outcome };
+            // The list opens without the server, the page of one cook does not.
+            const path = done.state === 'kept' ? ['/log', cook.id] : ['/log'];
+            void (cook.dish.calibrates ? router.navigate(['/kitchen'], { fragment: 'water' }) : router.navigate(path));
             // What the water taught is shown where it was asked for.
-            ...(cook.dish.calibrates ? [KitchenActions.learn()] : []),
-          ]),
-          tap(
-            () =>
-              void (cook.dish.calibrates
-                ? router.navigate(['/kitchen'], { fragment: 'water' })
-                : router.navigate(['/log', cook.id])),
-          ),
+            return [StoveActions.finished({ cook: over }), ...(cook.dish.calibrates ? [KitchenActions.learn()] : [])];
+          }),
           catchError((e: unknown) => of(StoveActions.failed({ failure: failureOf(e) }))),
         );
       }),

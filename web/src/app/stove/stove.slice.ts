@@ -20,6 +20,12 @@ export const StoveActions = createActionGroup({
     'Tap Kept': props<{ event: CookEvent }>(),
     Sent: props<{ ids: string[]; events: CookEvent[] }>(),
     'Send Failed': props<{ failure: Failure }>(),
+    /** taps that the server does not take: they hold nothing else back */
+    Refused: props<{ ids: string[]; failure: Failure }>(),
+    'Refusal Read': emptyProps(),
+    /** a cook that was over goes on */
+    'Take Up': emptyProps(),
+    'Taken Up': emptyProps(),
     Finish: props<{ finishedMs: number; outcome: Outcome }>(),
     Finished: props<{ cook: Cook }>(),
     /** the rest of the cook, from what has really happened */
@@ -46,6 +52,8 @@ export interface StoveState {
   searched: boolean;
   failure: Failure | null;
   offline: boolean;
+  /** why the newest taps were not taken, and how many they were */
+  refused: { taps: number; failure: Failure } | null;
   sound: boolean;
   voice: boolean;
   dials: Dials;
@@ -60,6 +68,7 @@ const initial: StoveState = {
   searched: false,
   failure: null,
   offline: false,
+  refused: null,
   sound: true,
   voice: false,
   dials: noDials,
@@ -113,6 +122,17 @@ export const stoveReducer = createReducer<StoveState>(
     offline: false,
   })),
   on(StoveActions.sendFailed, (s) => ({ ...s, offline: true })),
+  on(StoveActions.refused, (s, { ids, failure }) => {
+    const left = <T extends { id: string }>(all: readonly T[]): T[] => all.filter((e) => !ids.includes(e.id));
+    return {
+      ...s,
+      cook: s.cook && { ...s.cook, events: left(s.cook.events) },
+      unsent: left(s.unsent),
+      refused: { taps: (s.refused?.taps ?? 0) + ids.length, failure },
+    };
+  }),
+  on(StoveActions.refusalRead, (s) => ({ ...s, refused: null })),
+  on(StoveActions.takenUp, (s) => ({ ...s, cook: s.cook && { ...s.cook, finishedMs: null }, refused: null })),
   on(StoveActions.finished, (s, { cook }) => ({ ...s, cook, running: s.running.filter((c) => c.id !== cook.id) })),
   on(StoveActions.outlookFound, (s, { outlook }) => ({ ...s, outlook })),
   on(StoveActions.sound, (s, { on: sound }) => ({ ...s, sound })),

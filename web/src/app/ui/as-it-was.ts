@@ -15,15 +15,7 @@ import { Format } from '../i18n/format';
       }
     </ng-container>
   `,
-  styles: `
-    p {
-      margin: 0;
-      padding: var(--space-2) var(--space-6);
-      text-align: center;
-      background: var(--turmeric-tint);
-      color: var(--ink);
-    }
-  `,
+  styleUrl: './strip.scss',
 })
 export class AsItWas {
   readonly fmt = inject(Format);

@@ -23,19 +23,7 @@ const askEveryMs = 30 * 60_000;
       }
     </ng-container>
   `,
-  styles: `
-    p {
-      display: flex;
-      flex-wrap: wrap;
-      gap: var(--space-3) var(--space-6);
-      align-items: center;
-      justify-content: center;
-      margin: 0;
-      padding: var(--space-2) var(--space-6);
-      background: var(--turmeric-tint);
-      color: var(--ink);
-    }
-  `,
+  styleUrl: './strip.scss',
 })
 export class NewerBuild {
   readonly cooking = input(false);

@@ -1,6 +1,6 @@
 import { cookEventSchema, cookSchema, upgradeEvents, type Cook, type CookEvent } from '@einkorn/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { quietly } from '../api/quietly';
+import { quietly } from './quietly';
 
 interface Own extends DBSchema {
   cooks: { key: string; value: Cook };
