@@ -100,8 +100,9 @@ test('the same setting changed on two screens is a question, and either may coun
 });
 
 test('a rating given while the server is away is kept and sent', async ({ page }) => {
-  await ask('PATCH', 'cooks/clocks', { finishedMs: Date.now() });
-  await page.goto(`${hut.url}/log/clocks`);
+  await begin('rated', 60);
+  await ask('PATCH', 'cooks/rated', { finishedMs: Date.now() });
+  await page.goto(`${hut.url}/log/rated`);
   const answer = page.getByRole('radiogroup').first().getByRole('radio').nth(2);
   await expect(answer).toBeVisible();
   // Its curve is a part that comes after the page.
@@ -113,7 +114,7 @@ test('a rating given while the server is away is kept and sent', async ({ page }
   await hut.start();
   await networkBack(page);
   await expect(page.getByText(/kept on this device/)).toHaveCount(0);
-  expect(Object.keys((await ask<Cook>('GET', 'cooks/clocks')).outcome!.ratings)).toHaveLength(1);
+  expect(Object.keys((await ask<Cook>('GET', 'cooks/rated')).outcome!.ratings)).toHaveLength(1);
 });
 
 test('a cook that another screen has ended says so, and is taken up again with a tap', async ({ page }) => {
