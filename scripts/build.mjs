@@ -5,6 +5,7 @@ import { dirname, join, relative } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { spawn } from 'node:child_process';
 import { writeLicences } from './licences.mjs';
+import { writeNonce } from './nonce.mjs';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -91,10 +92,12 @@ export const buildWeb = () =>
       'web/ngsw-config.json',
       'web/tsconfig.json',
       'web/tsconfig.app.json',
+      'scripts/nonce.mjs',
       'package-lock.json',
     ],
     async () => {
       await run(process.execPath, [join(root, 'node_modules/@angular/cli/bin/ng.js'), 'build'], join(root, 'web'));
+      writeNonce(join(root, 'web/dist/browser'), join(root, 'dist/nonce'));
       writeLicences(root, join(root, 'web/dist/browser/licences.txt'));
     },
   );

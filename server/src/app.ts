@@ -14,7 +14,7 @@ import { archiveRoutes } from './routes/archive';
 import { cookRoutes } from './routes/cooks';
 import { deviceRoutes } from './routes/devices';
 import { dishRoutes } from './routes/dishes';
-import { neverStored, pageRules, requestId } from './routes/headers';
+import { neverStored, nonceOf, pageRules, requestId } from './routes/headers';
 import { doorRoutes } from './routes/door';
 import { keyRoutes, type HouseDoor } from './routes/keys';
 import { kitchenRoutes } from './routes/kitchen';
@@ -66,7 +66,7 @@ export function createApp(
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false, genReqId: requestId }));
   app.use(sameHouse(house !== null));
-  app.use(pageRules);
+  app.use(pageRules(nonceOf(webFolder)));
   app.use(compression());
   const keys = new Keys(store);
   app.use('/api', whoAsks(keys));

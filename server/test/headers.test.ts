@@ -24,9 +24,20 @@ test('a page loads nothing of another host, is framed by nobody, and may only ke
   const rules = headers['content-security-policy']!;
   expect(rules).not.toMatch(/https?:/);
   expect(rules).toContain("script-src 'self';");
+  expect(/style-src ([^;]*)/.exec(rules)![1]).not.toContain('unsafe-inline');
   expect(rules).toContain("frame-ancestors 'none'");
   expect(headers['permissions-policy']).toContain('camera=()');
   expect(headers['x-content-type-options']).toBe('nosniff');
+});
+
+test('the style elements of a page are its own by its nonce, which the header names too', async () => {
+  const web = mkdtempSync(join(tmpdir(), 'einkorn-nonce-'));
+  writeFileSync(join(web, 'index.html'), '<ek-root ngCspNonce="abcdefghijklmnopqrst"></ek-root>');
+  const page = await request(createApp(store, pino({ level: 'silent' }), { webFolder: web }))
+    .get('/')
+    .set('Host', 'localhost');
+  expect(page.headers['content-security-policy']).toContain("'nonce-abcdefghijklmnopqrst'");
+  rmSync(web, { recursive: true, force: true });
 });
 
 test('what a kitchen says is not stored on the way', async () => {

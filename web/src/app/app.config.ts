@@ -72,6 +72,7 @@ export const appConfig: ApplicationConfig = {
     provideTranslocoTranspiler(MeasureTranspiler),
     providePrimeNG({
       theme: { preset: enamelPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
+      csp: { nonce: document.querySelector('[ngCspNonce]')?.getAttribute('ngCspNonce') ?? undefined },
     }),
     MessageService,
     // A page once opened opens again without a network: the stove must not depend on it.
