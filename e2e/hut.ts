@@ -67,6 +67,17 @@ export class Hut {
     });
   }
 
+  /** As a power cut does it: nothing is written to its end. */
+  async kill(): Promise<void> {
+    const child = this.child;
+    if (!child) return;
+    this.child = null;
+    await new Promise<void>((gone) => {
+      child.on('exit', () => gone());
+      child.kill('SIGKILL');
+    });
+  }
+
   async close(): Promise<void> {
     await this.stop();
     rmSync(this.folder, { recursive: true, force: true });

@@ -12,9 +12,9 @@ import { step } from './step';
 
 /** A pot that has not come to pressure in an hour never will. */
 const heatLimitS = 3600;
-/** Within this of its opening a pop valve is stepped finely [derived], Pa; and into so many parts. */
+/** Within this of its opening a pop valve is stepped finely [derived], Pa; and in such steps, s. */
 const nearPopPa = 3000;
-const popParts = 10;
+const popStepS = 0.1;
 /** The purge is followed in such steps [derived], s. */
 const purgeStepS = 0.5;
 /** Share of the flame that is left on after the first whistle [common practice]. */
@@ -80,9 +80,9 @@ export class HeatedPot {
   private advance(heaterW: number, samples = 1): void {
     if (samples > 1) leap(this.state, this.recorder, { dtS: this.dtS, samples, heaterW });
     else {
-      const wasOpen = this.state.whistleOpen;
       this.shortStep(this.state, this.recorder, heaterW);
-      if (wasOpen && !this.state.whistleOpen)
+      // One may open and shut within a single step.
+      if (!this.state.whistleOpen && this.state.whistles > this.whistleEnds.length)
         this.whistleEnds.push({ state: this.state.clone(), samples: this.recorder.length });
     }
   }
@@ -94,7 +94,7 @@ export class HeatedPot {
     // the purge: a coarse step could lift the pin on a single overshoot and shut the air in.
     const popping = whistle && (s.whistleOpen || s.gauge > whistle.openPa - nearPopPa);
     const purging = !s.pinUp && s.gauge > purgePa;
-    const parts = popping ? popParts : purging ? Math.ceil(this.dtS / purgeStepS) : 1;
+    const parts = popping ? Math.ceil(this.dtS / popStepS) : purging ? Math.ceil(this.dtS / purgeStepS) : 1;
     for (let i = 0; i < parts; i++) step(s, this.dtS / parts, heaterW);
     recorder.push(s.tempC, s.gauge / 1000);
   }

@@ -6,7 +6,7 @@ export const holds: readonly number[] = [
   ...Array.from({ length: 10 }, (_, i) => i / 2),
   ...Array.from({ length: 56 }, (_, i) => i + 5),
 ];
-const mostWhistles = 25;
+const mostWhistles = 30;
 
 /** A whistle cooker is held for a whole number of whistles. */
 function whistleHolds(heated: HeatedPot): number[] {

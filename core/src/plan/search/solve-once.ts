@@ -88,7 +88,7 @@ export const inFull = ({ best, addMl, missed, bounds }: OneLid): Solved => ({
  */
 export function solveOnce(setup: Setup, texture: Texture, near: Near | null): OneLid {
   const bounds = liquidBounds(setup);
-  const whole = solveWithin(setup, texture, near, bounds);
+  const whole = lessScorched(setup, texture, near, solveWithin(setup, texture, near, bounds));
   if (!isLateSoup(whole)) return whole;
   return underLidShares.reduce((found, share) => {
     const mostMl = Math.max(bounds.leastMl, share * whole.addMl);
@@ -102,6 +102,28 @@ const underLidShares = [0.75, 0.5] as const;
 /** Liquid that waits is one more step: it must bring so many points of chance [from memory]. */
 const worthWaiting = 4;
 
+/**
+ * A quicker release costs steam and wants more liquid, and more liquid spares the base: a round of the search has one heat-up
+ * and cannot see it. Where the base is in doubt each such release is solved with the liquid that it wants itself.
+ */
+function lessScorched(setup: Setup, texture: Texture, near: Near | null, found: OneLid): OneLid {
+  const o = setup.g.dish.overrides ?? {};
+  const { best, bounds } = found;
+  if (best.chance.base >= cleanFrom || o.release !== undefined || o.liquidMl !== undefined) return found;
+  const others = (setup.pot.whistle ? quickerWhistles : quicker).filter((r) => !sameRelease(r, best.release));
+  return others.reduce((a, release) => {
+    const other = solveWithin(setup, texture, near, bounds, release);
+    const [now, then] = [a.best, other.best];
+    return then.stops <= now.stops && 100 * (then.chance.all - now.chance.all) > worthQuicker ? other : a;
+  }, found);
+}
+/** A base that stays clean as often is in no doubt [from memory]. */
+const cleanFrom = 0.9;
+/** Points of chance that another release must bring: nearer to each other they are one plan [from memory]. */
+const worthQuicker = 1;
+const quickerWhistles: readonly Release[] = [{ kind: 'quick' }];
+const quicker: readonly Release[] = [...quickerWhistles, { kind: 'timed', naturalMin: 8 }];
+
 /** A soup whose grain seldom comes out right with the shortest hold there is. */
 function isLateSoup({ best, perfect }: OneLid): boolean {
   const { dish, grain, rule, sauceShare } = best.h.setup.g;
@@ -111,11 +133,18 @@ function isLateSoup({ best, perfect }: OneLid): boolean {
   return best.holdMin === holdsOf(perfect.h)[0] && best.chance.texture < servedFrom;
 }
 
-function solveWithin(setup: Setup, texture: Texture, near: Near | null, bounds: LiquidBounds): OneLid {
+function solveWithin(
+  setup: Setup,
+  texture: Texture,
+  near: Near | null,
+  bounds: LiquidBounds,
+  ownRelease?: Release,
+): OneLid {
   const o = setup.g.dish.overrides ?? {};
+  const release = ownRelease ?? o.release;
   const fixed: Fixed = {
     ...(o.holdMin === undefined ? {} : { holdMin: o.holdMin }),
-    ...(o.release === undefined ? {} : { release: o.release }),
+    ...(release === undefined ? {} : { release }),
     ...(o.liquidMl === undefined ? {} : { liquidMl: o.liquidMl }),
   };
   const miss = missOf(setup, texture);
