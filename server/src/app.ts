@@ -97,7 +97,9 @@ export function createApp(
   app.use('/api/plan', planRoutes(sums));
   app.use('/api/recipe', recipeRoutes(store, sums));
   app.use('/api/dishes', dishRoutes(store));
-  const bus = new Bus();
+  const bus = new Bus((e) => {
+    log.error({ err: e }, 'a listener failed');
+  });
   const learning = new Learning(store, sums, log);
   app.use('/api/cooks', cookRoutes({ store, bus, sums, learning }));
   app.use('/api/keys', keyRoutes(keys, codes, house));

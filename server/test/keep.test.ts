@@ -323,6 +323,26 @@ describe('a record that cannot be read', () => {
     expect((await open()).setAside).toBe(0);
   });
 
+  test('a cook whose plan is none is set aside when it is asked for, or beside the work; the other open cook is there', async () => {
+    const store = await open();
+    await seedDemo(store);
+    const [one, running, other] = await store.models.Cooks.findAll({ order: [['id', 'ASC']], limit: 3 });
+    for (const c of [running!, other!]) await c.update({ finishedMs: null, practice: null });
+    for (const c of [one!, running!])
+      await store.sequelize.query(`UPDATE cooks SET plan = '{"steps":[]}' WHERE id = :id`, {
+        replacements: { id: c.id },
+      });
+    const api = apiOf(store);
+    const left = await api.get('/api/cooks?running=true').set('Host', 'localhost');
+    expect((left.body as { id: string }[]).map((c) => c.id)).toEqual([other!.id]);
+    expect(await lookThrough(store, pino({ level: 'silent' }))).toBe(1);
+    expect((await api.get(`/api/cooks/${one!.id}`).set('Host', 'localhost')).status).toBe(404);
+    const { body } = await api.get('/api/set-aside').set('Host', 'localhost');
+    expect((body as { key: string; why: string }[]).map((r) => `${r.key} ${r.why}`).sort()).toEqual(
+      [one!, running!].map((c) => `${c.id} no-cook`).sort(),
+    );
+  });
+
   test('an old one is found beside the work, not before the start', async () => {
     const store = await open();
     await seedDemo(store);

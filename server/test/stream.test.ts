@@ -1,6 +1,7 @@
 import { once } from 'node:events';
 import { connect, type AddressInfo } from 'node:net';
 import express, { type Response } from 'express';
+import { Bus } from '../src/live/bus';
 import { openStream } from '../src/live/stream';
 
 test('a reader that does not read is cut off before its news fill the memory', async () => {
@@ -34,4 +35,16 @@ test('a reader that does not read is cut off before its news fill the memory', a
   reader.destroy();
   server.closeAllConnections();
   server.close();
+});
+
+test('a listener that fails keeps the others from nothing', () => {
+  const failed: unknown[] = [];
+  const bus = new Bus((e) => failed.push(e));
+  const heard: string[] = [];
+  bus.watch('c', () => {
+    throw new Error('gone');
+  });
+  bus.watch('c', (n) => heard.push(n.name));
+  bus.publish('c', { name: 'finished', data: { finishedMs: 1 } });
+  expect([heard, failed]).toEqual([['finished'], [new Error('gone')]]);
 });

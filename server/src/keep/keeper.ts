@@ -1,7 +1,7 @@
 import type { Logger } from 'pino';
 import type { Store } from '../store/connect';
 import { beside } from '../store/copy';
-import { putAside, unreadable } from '../store/set-aside';
+import { cooksNotAsTheyShould, putAside, unreadable } from '../store/set-aside';
 import { databaseIn } from './folder';
 import { dayMs, snapshotsOf, takeSnapshot } from './snapshots';
 
@@ -14,7 +14,10 @@ const lookThroughAfterMs = 20_000;
 
 /** Looks at every record that the start did not look at; what cannot be read is set aside. */
 export async function lookThrough(store: Store, log: Logger): Promise<number> {
-  const found = await beside(databaseIn(store.folder), unreadable);
+  const found = await beside(databaseIn(store.folder), async (db) => [
+    ...(await unreadable(db)),
+    ...(await cooksNotAsTheyShould(db)),
+  ]);
   const aside = await store.inTurn(() => putAside(store.sequelize, found));
   if (aside > 0) log.warn({ records: aside }, 'records that cannot be read were set aside, see the Kitchen');
   return aside;

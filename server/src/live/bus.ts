@@ -26,10 +26,12 @@ const onDial: ReadonlySet<Reading['kind']> = new Set(['pin', 'pressure']);
 export class Bus {
   private readonly emitter = new EventEmitter().setMaxListeners(0);
   private readonly screens = new Map<string, number>();
+  /** @param failed is told what a listener threw */
+  constructor(private readonly failed: (e: unknown) => void = () => undefined) {}
   private readonly dials = new Map<string, Map<Reading['kind'], Shown>>();
 
   command(c: Command): void {
-    this.emitter.emit('command', c);
+    this.tell('command', c);
   }
   onCommand(listen: (c: Command) => void): () => void {
     this.emitter.on('command', listen);
@@ -41,7 +43,16 @@ export class Bus {
       const own = this.dials.get(cookId) ?? new Map<Reading['kind'], Shown>();
       this.dials.set(cookId, own.set(news.data.kind, { news, heardMs: Date.now() }));
     }
-    this.emitter.emit(`cook:${cookId}`, news);
+    this.tell(`cook:${cookId}`, news);
+  }
+  /** A listener that fails keeps the others from nothing, and the tap that it was told of is kept all the same. */
+  private tell(name: string, said: Command | CookNews): void {
+    for (const listen of this.emitter.listeners(name))
+      try {
+        (listen as (said: Command | CookNews) => void)(said);
+      } catch (e) {
+        this.failed(e);
+      }
   }
   /** A screen watches a cook; a practice clock runs only while one does. */
   watch(cookId: string, listen: (n: CookNews) => void): () => void {

@@ -1,5 +1,6 @@
 import {
   cookFormat,
+  cookSchema,
   outcomeSchema,
   refusal,
   stableJson,
@@ -14,6 +15,7 @@ import type { Store } from './connect';
 import { meanwhile } from './kitchen';
 import { bringsTrouble, logRowOf, outdate } from './log-row';
 import type { CookRow, EventRow } from './models';
+import { putAside } from './set-aside';
 
 const missing = (): Problem => refusal('cook-missing');
 
@@ -61,16 +63,31 @@ export async function cooksOf(store: Store, ids: readonly string[]): Promise<Coo
   return ids.length === 0 ? [] : withEvents(store, await store.models.Cooks.findAll({ where: { id: [...ids] } }));
 }
 
-export async function getCook({ models }: Store, id: string): Promise<Cook> {
+export async function getCook(store: Store, id: string): Promise<Cook> {
+  const [cook] = await readable(store, [await wholeCook(store, id)]);
+  if (!cook) throw missing();
+  return cook;
+}
+async function wholeCook({ models }: Store, id: string): Promise<Cook> {
   const row = await models.Cooks.findByPk(id);
   if (!row) throw missing();
   return toCook(row, await models.Events.findAll({ where: { cookId: id }, order: [['seq', 'ASC']] }));
 }
 
+/** Those of the cooks that are what they should be; the others are set aside, and keep no screen from opening. */
+async function readable(store: Store, cooks: readonly Cook[]): Promise<Cook[]> {
+  const broken = cooks.filter((c) => !cookSchema.safeParse(c).success);
+  if (broken.length > 0) {
+    const found = broken.map((c) => ({ kind: 'cooks', key: c.id, why: 'no-cook' }) as const);
+    await store.inTurn(() => putAside(store.sequelize, found));
+  }
+  return cooks.filter((c) => !broken.includes(c));
+}
+
 /** Cooks in progress, newest first. */
 export async function runningCooks(store: Store): Promise<Cook[]> {
   const rows = await store.models.Cooks.findAll({ where: { finishedMs: null }, order: [['startedMs', 'DESC']] });
-  return withEvents(store, rows);
+  return readable(store, await withEvents(store, rows));
 }
 /** Is somebody cooking now: a real cook that began within so many hours and is not over? */
 export async function isCooking({ models, clock }: Store): Promise<boolean> {
@@ -257,7 +274,7 @@ export async function changeCook(store: Store, id: string, change: CookChange): 
       ...(outcome ? { outcome: had === undefined ? outcome : mergedOutcome(had, outcome, row.outcome) } : {}),
       ...(finishedMs === undefined ? {} : { finishedMs: finishedMs && between(row.startedMs, finishedMs, latestMs) }),
     });
-    await store.models.LogRows.upsert(logRowOf(await getCook(store, id)));
+    await store.models.LogRows.upsert(logRowOf(await wholeCook(store, id)));
   });
 }
 

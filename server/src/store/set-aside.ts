@@ -1,4 +1,4 @@
-import { kitchenSchema, readDish, Problem, refusal } from '@einkorn/core';
+import { cookFormat, cookSchema, kitchenSchema, readDish, Problem, refusal } from '@einkorn/core';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 
 /*
@@ -12,7 +12,7 @@ export interface SetAside {
   /** the table that it stood in, and its key there */
   kind: string;
   key: string;
-  why: 'no-json' | 'no-dish' | 'no-kitchen';
+  why: 'no-json' | 'no-dish' | 'no-kitchen' | 'no-cook';
   atMs: number;
 }
 
@@ -79,6 +79,51 @@ async function notAsTheyShould(sequelize: Sequelize): Promise<Found[]> {
       .filter((r) => !kitchenSchema.safeParse(JSON.parse(r.doc)).success)
       .map((r): Found => ({ kind: 'settings', key: r.key, why: 'no-kitchen' })),
   ];
+}
+
+interface CookText {
+  id: string;
+  dishId: string | null;
+  startedMs: number;
+  finishedMs: number | null;
+  dish: string;
+  plan: string;
+  outcome: string | null;
+  practice: string | null;
+  events: string;
+}
+/** So many cooks are looked at before something else may have its turn: some milliseconds. */
+const lookedAtTogether = 4;
+
+/** Cooks that are JSON and are not what they should be, looked for a few at a time beside the work of the server. */
+export async function cooksNotAsTheyShould(sequelize: Sequelize): Promise<Found[]> {
+  const found: Found[] = [];
+  for (let last = ''; ;) {
+    const some = await rows<CookText>(
+      sequelize,
+      `SELECT id, dishId, startedMs, finishedMs, dish, plan, outcome, practice,
+         (SELECT json_group_array(json(doc)) FROM events WHERE cookId = cooks.id AND json_valid(doc)) AS events
+       FROM cooks WHERE id > :last AND json_valid(dish) AND json_valid(plan) ORDER BY id LIMIT ${lookedAtTogether}`,
+      { replacements: { last } },
+    );
+    if (some.length === 0) return found;
+    for (const r of some) if (!isCook(r)) found.push({ kind: 'cooks', key: r.id, why: 'no-cook' });
+    last = some.at(-1)!.id;
+    await new Promise((next) => setImmediate(next));
+  }
+}
+function isCook({ dish, plan, outcome, practice, events, ...rest }: CookText): boolean {
+  const read = (text: string | null): unknown => (text === null ? null : JSON.parse(text));
+  const own = practice === null ? {} : { practice: read(practice) };
+  const cook = {
+    format: cookFormat,
+    ...rest,
+    dish: read(dish),
+    plan: read(plan),
+    outcome: read(outcome),
+    events: read(events),
+  };
+  return cookSchema.safeParse({ ...cook, ...own }).success;
 }
 
 /** Records that cannot be read; of the cooks only so many of the newest, if it is said. */

@@ -54,7 +54,7 @@ export interface SetAside {
   id: number;
   kind: string;
   key: string;
-  why: 'no-json' | 'no-dish' | 'no-kitchen';
+  why: 'no-json' | 'no-dish' | 'no-kitchen' | 'no-cook';
   atMs: number;
 }
 
