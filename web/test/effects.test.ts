@@ -99,7 +99,7 @@ describe('taps on their way to the server', () => {
     const out: Action[] = [];
     const state = new BehaviorSubject<object>({ [stoveFeature.name]: stove });
     send(asActions(actions), storeOf(state), { addEvents } as unknown as Api).subscribe((a) => out.push(a));
-    actions.next(StoveActions.tapKept({ event: tap }));
+    actions.next(StoveActions.tapKept({ event: tap, isOnDisk: true }));
     return out;
   };
   test('are confirmed with the place that the server gave them', () => {

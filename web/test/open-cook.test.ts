@@ -34,7 +34,10 @@ test('a disk that does not answer holds nothing up, and its taps are found when 
   expect(heard).toEqual([StoveActions.opened({ cook: cook(tap('a')), unsent: [], fromServer: true })]);
   give({ cook: null, unsent: [tap('a'), tap('b')] });
   await after(0);
-  const state = [...heard, StoveActions.tapKept({ event: tap('c') })].reduce(stoveReducer, undefined as never);
+  const state = [...heard, StoveActions.tapKept({ event: tap('c'), isOnDisk: true })].reduce(
+    stoveReducer,
+    undefined as never,
+  );
   // a is with the server already; b was tapped before, c while the disk was silent
   expect(state.cook?.events.map((e) => e.id).sort()).toEqual(['a', 'b', 'c']);
   expect(state.unsent.map((e) => e.id).sort()).toEqual(['b', 'c']);

@@ -42,7 +42,8 @@ describe('stove', () => {
   });
   test('only confirmed taps leave the waiting line', () => {
     let s = opened([], []);
-    for (const id of ['a', 'b', 'c']) s = stoveReducer(s, StoveActions.tapKept({ event: tap(id, 'whistle', 1) }));
+    for (const id of ['a', 'b', 'c'])
+      s = stoveReducer(s, StoveActions.tapKept({ event: tap(id, 'whistle', 1), isOnDisk: true }));
     const kept = [
       { ...tap('c', 'whistle', 1), seq: 1 },
       { ...tap('a', 'whistle', 1), seq: 2 },

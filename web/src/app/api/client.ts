@@ -1,16 +1,6 @@
 import { HttpClient, HttpErrorResponse, HttpEventType } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import type {
-  Cook,
-  CookPage,
-  Debrief,
-  Dish,
-  Issue,
-  Kitchen,
-  LogOutcome,
-  LogSort,
-  CookEvent,
-} from '@einkorn/core';
+import type { Cook, CookPage, Debrief, Dish, Issue, Kitchen, LogOutcome, LogSort, CookEvent } from '@einkorn/core';
 import { map, type Observable } from 'rxjs';
 
 export interface StoredDish {

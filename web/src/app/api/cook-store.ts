@@ -23,12 +23,14 @@ const database = (): Promise<IDBPDatabase<Own>> => {
  * browser's simpler store holds a large text back for minutes, and a killed browser would take the taps with it.
  */
 export const cookStore = {
-  keepTap: (cookId: string, event: CookEvent): Promise<void> =>
+  /** Whether it is on the disk now. */
+  keepTap: (cookId: string, event: CookEvent): Promise<boolean> =>
     quietly(async () => {
       const tx = (await database()).transaction('taps', 'readwrite', { durability: 'strict' });
       await tx.store.put({ id: event.id, cookId, event });
       await tx.done;
-    }, undefined),
+      return true;
+    }, false),
   forgetTaps: (ids: readonly string[]): Promise<void> =>
     quietly(async () => {
       if (ids.length === 0) return;

@@ -25,7 +25,7 @@ import { DishWordsDialog } from '../ui/dish-words-dialog';
 import { MiniPot } from '../ui/mini-pot';
 import { PrintSheet } from '../print/print-sheet';
 import { PotSection } from '../ui/pot-section';
-import { saveFile } from '../ui/save-file';
+import { saveDish, saveFile } from '../ui/save-file';
 import { Ribbon } from '../ui/ribbon';
 import { Verdicts } from '../ui/verdicts';
 import { BenchActions, benchFeature } from './bench.slice';
@@ -100,6 +100,9 @@ export class BenchPage {
   readonly problem = this.store.selectSignal(benchFeature.selectProblem);
   readonly failure = this.store.selectSignal(benchFeature.selectFailure);
   readonly save = this.store.selectSignal(benchFeature.selectSave);
+  private readonly isFleeting = this.store.selectSignal(benchFeature.selectIsFleeting);
+  /** only what is true: that it is kept here is said where it is */
+  readonly kept = computed(() => (this.save() === 'offline' && this.isFleeting() ? 'fleeting' : this.save()));
   readonly canUndo = this.store.selectSignal(benchFeature.selectCanUndo);
   readonly undoing = this.store.selectSignal(benchFeature.selectUndoName);
   readonly redoing = this.store.selectSignal(benchFeature.selectRedoName);
@@ -232,6 +235,10 @@ export class BenchPage {
   }
   reload(): void {
     location.reload();
+  }
+  saveAsFile(): void {
+    const d = this.dish();
+    if (d) saveDish(d);
   }
   cook(): void {
     this.store.dispatch(BenchActions.cookNow({ nowMs: this.now() }));

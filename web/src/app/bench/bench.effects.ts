@@ -235,9 +235,12 @@ export const keepDraft = createEffect(
     actions.pipe(
       ofType(BenchActions.edit, BenchActions.undo, BenchActions.redo),
       concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
-      tap(([, s]) => s.id && s.dish && drafts.write(s.id, s.revision, s.dish)),
+      filter(([, s]) => s.id !== null && s.dish !== null),
+      map(([, s]) => drafts.write(s.id!, s.revision, s.dish!)),
+      distinctUntilChanged(),
+      map((isKept) => BenchActions.draftKept({ isKept })),
     ),
-  { functional: true, dispatch: false },
+  { functional: true },
 );
 
 export const save = createEffect(

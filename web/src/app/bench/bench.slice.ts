@@ -44,6 +44,7 @@ export const BenchActions = createActionGroup({
     'Scaled To Pot': props<{ fits: boolean; dish: Dish }>(),
     'Map Progress': props<{ share: number }>(),
     'Map Found': props<{ map: DonenessMap }>(),
+    'Draft Kept': props<{ isKept: boolean }>(),
     Saving: emptyProps(),
     Saved: props<{ revision: number; dish: Dish }>(),
     'Save Failed': props<{ failure: Failure }>(),
@@ -108,6 +109,8 @@ export interface BenchState {
   potFits: boolean | null;
   drafts: Record<string, Draft>;
   save: 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict';
+  /** what is not sent is not in this browser's store either */
+  isFleeting: boolean;
   failure: Failure | null;
 }
 
@@ -133,6 +136,7 @@ const initial: BenchState = {
   potFits: null,
   drafts: {},
   save: 'saved',
+  isFleeting: false,
   failure: null,
 };
 
@@ -221,6 +225,7 @@ export const benchReducer = createReducer<BenchState>(
   on(BenchActions.tried, (s, tried) => (s.tried?.dish === tried.dish ? { ...s, tried } : s)),
   on(BenchActions.tryOver, (s) => ({ ...s, tried: null })),
   on(BenchActions.scaledToPot, (s, { fits }) => ({ ...s, potFits: fits })),
+  on(BenchActions.draftKept, (s, { isKept }) => ({ ...s, isFleeting: !isKept })),
   on(BenchActions.saving, (s) => ({ ...s, save: 'saving' as const })),
   on(BenchActions.saved, (s, { revision, dish }) => ({
     ...s,

@@ -7,11 +7,13 @@ const key = (id: string): string => `einkorn.draft.${id}`;
 /** Changes that have not reached the server yet, in the browser's own store: a crash or a dead spot loses nothing. */
 @Injectable({ providedIn: 'root' })
 export class Drafts {
-  write(id: string, revision: number, dish: Dish): void {
+  /** Whether it is kept: a full or forbidden store keeps nothing. */
+  write(id: string, revision: number, dish: Dish): boolean {
     try {
       localStorage.setItem(key(id), JSON.stringify({ revision, dish }));
+      return true;
     } catch {
-      // A full or forbidden store only loses the second copy.
+      return false;
     }
   }
 

@@ -16,6 +16,7 @@ import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { InputNumber } from 'primeng/inputnumber';
+import { Outbox } from '../api/outbox';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
 import { Choice } from '../ui/choice';
@@ -64,6 +65,9 @@ export class KitchenPage {
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly saving = this.store.selectSignal(kitchenFeature.selectSaving);
   readonly failure = this.store.selectSignal(kitchenFeature.selectFailure);
+  private readonly outbox = inject(Outbox);
+  /** changes that are not at the server, said below the bar */
+  readonly waits = computed(() => this.outbox.count() > 0 || this.outbox.refused() !== null);
 
   /** the food whose packet is open */
   readonly editing = signal<OwnFood | 'new' | null>(null);

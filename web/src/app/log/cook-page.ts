@@ -10,7 +10,7 @@ import { SaidPipe } from '../i18n/said';
 import { kitchenFeature } from '../state/kitchen';
 import { Chart, type Figure } from '../ui/chart';
 import { patternOf } from '../ui/patterns';
-import { saveFile } from '../ui/save-file';
+import { saveCook } from '../ui/save-file';
 import { programName } from '../ui/plan-rows';
 import { RatingScale } from '../ui/rating-scale';
 import { cookFigure } from './cook-figure';
@@ -113,7 +113,7 @@ export class CookPage {
   }
   save(): void {
     const c = this.cook();
-    if (c) saveFile(`${c.dish.title} cook`, 'json', JSON.stringify(c));
+    if (c) saveCook(c);
   }
   keepNote(): void {
     const c = this.cook();

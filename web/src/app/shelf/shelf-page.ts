@@ -18,7 +18,7 @@ import { MiniPot } from '../ui/mini-pot';
 import { ShareDialog } from './share-dialog';
 import { FirstRun } from './first-run';
 import { CompareDialog } from './compare-dialog';
-import { saveFile } from '../ui/save-file';
+import { saveDish } from '../ui/save-file';
 import { ShelfActions, shelfFeature, type ShelfFilter } from './shelf.slice';
 import { VaryDialog } from './vary-dialog';
 import { PotNamePipe } from '../ui/pot-name';
@@ -203,6 +203,5 @@ export class ShelfPage {
 
 const parse = (text: string): unknown => JSON.parse(text) as unknown;
 
-const saveDish = (dish: Dish): void => saveFile(dish.title, 'json', JSON.stringify(dish, null, 2));
 /** The names of all foods come along, so only when they are asked for. */
 const exports = () => import('./export');

@@ -46,6 +46,7 @@ import { lidBackMin, otherPots, pinTaps, sinceLidMin, timesTo, wasLocked } from 
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
+import { saveCook } from '../ui/save-file';
 import { stepParams } from '../ui/step-text';
 import { TapsRefused } from './taps-refused';
 import { atGate, nextTap, ownTimers, tapKeys } from './taps';
@@ -99,6 +100,7 @@ export class StovePage {
   readonly outlook = this.store.selectSignal(stoveFeature.selectOutlook);
   readonly unsent = this.store.selectSignal(stoveFeature.selectUnsent);
   readonly offline = this.store.selectSignal(stoveFeature.selectOffline);
+  readonly isFleeting = this.store.selectSignal(stoveFeature.selectIsFleeting);
   readonly sound = this.store.selectSignal(stoveFeature.selectSound);
   readonly voice = this.store.selectSignal(stoveFeature.selectVoice);
   readonly theme = this.kitchen;
@@ -336,6 +338,10 @@ export class StovePage {
   finish(outcome: Outcome): void {
     const finishedMs = Math.round(this.timed()?.serveMs ?? this.now());
     this.store.dispatch(StoveActions.finish({ finishedMs, outcome }));
+  }
+  saveFile(): void {
+    const c = this.cook();
+    if (c) saveCook(c);
   }
   takeUp(): void {
     this.store.dispatch(StoveActions.takeUp());

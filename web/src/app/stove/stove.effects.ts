@@ -69,8 +69,8 @@ export const keepTap = createEffect(
         cook
           ? from(cookStore.keepTap(cook.id, event)).pipe(
               // A disk that does not answer must not swallow the tap: the server keeps it.
-              timeout({ first: diskMs, with: () => of(undefined) }),
-              map(() => StoveActions.tapKept({ event })),
+              timeout({ first: diskMs, with: () => of(false) }),
+              map((isOnDisk) => StoveActions.tapKept({ event, isOnDisk })),
             )
           : of(),
       ),

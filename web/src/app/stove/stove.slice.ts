@@ -17,7 +17,7 @@ export const StoveActions = createActionGroup({
     Failed: props<{ failure: Failure }>(),
     /** a tap or a tick; it counts once it is on this browser's disk, and is sent when the server answers */
     Tap: props<{ event: CookEvent }>(),
-    'Tap Kept': props<{ event: CookEvent }>(),
+    'Tap Kept': props<{ event: CookEvent; isOnDisk: boolean }>(),
     Sent: props<{ ids: string[]; events: CookEvent[] }>(),
     'Send Failed': props<{ failure: Failure }>(),
     /** taps that the server does not take: they hold nothing else back */
@@ -52,6 +52,8 @@ export interface StoveState {
   searched: boolean;
   failure: Failure | null;
   offline: boolean;
+  /** taps that are not sent are not on this browser's disk either */
+  isFleeting: boolean;
   /** why the newest taps were not taken, and how many they were */
   refused: { taps: number; failure: Failure } | null;
   sound: boolean;
@@ -68,6 +70,7 @@ const initial: StoveState = {
   searched: false,
   failure: null,
   offline: false,
+  isFleeting: false,
   refused: null,
   sound: true,
   voice: false,
@@ -105,10 +108,11 @@ export const stoveReducer = createReducer<StoveState>(
     };
   }),
   on(StoveActions.failed, (s, { failure }) => ({ ...s, failure, searched: true })),
-  on(StoveActions.tapKept, (s, { event }) =>
+  on(StoveActions.tapKept, (s, { event, isOnDisk }) =>
     s.cook
       ? {
           ...s,
+          isFleeting: s.isFleeting || !isOnDisk,
           cook: { ...s.cook, events: [...s.cook.events, event] },
           unsent: [...s.unsent, event],
           dials: dialsSeen(s.dials, [event]),
@@ -120,6 +124,7 @@ export const stoveReducer = createReducer<StoveState>(
     cook: s.cook && { ...s.cook, events: inOrder(s.cook.events, events) },
     unsent: s.unsent.filter((e) => !ids.includes(e.id)),
     offline: false,
+    isFleeting: false,
   })),
   on(StoveActions.sendFailed, (s) => ({ ...s, offline: true })),
   on(StoveActions.refused, (s, { ids, failure }) => {
