@@ -20,7 +20,7 @@ import { keyRoutes, type HouseDoor } from './routes/keys';
 import { kitchenRoutes } from './routes/kitchen';
 import { logRoutes } from './routes/log';
 import { planRoutes } from './routes/plan';
-import { noRoute, problems } from './routes/problems';
+import { noRoute, problems, plainAddress } from './routes/problems';
 import { recipeRoutes } from './routes/recipe';
 import { sameHouse } from './routes/same-house';
 import { setAsideRoutes } from './routes/set-aside';
@@ -78,6 +78,7 @@ export function createApp(
   app.use(pageRules(nonceOf(webFolder)));
   app.use(compression());
   const keys = new Keys(store);
+  app.use('/api', plainAddress);
   app.use('/api', whoAsks(keys));
   app.use('/api', limited(mostPerMin));
   app.use('/api', neverStored);

@@ -351,6 +351,21 @@ describe('kitchen and plan', () => {
       ),
     ).toBe(true);
   });
+  test('an id of control characters, in a body or in a path, is bad input', async () => {
+    const event = { id: '\u0000', kind: 'noted', text: 'x', atMs: 1 };
+    expect((await api.post('/api/cooks/demo-cook-1/events').send({ events: [event] })).status).toBe(400);
+    for (const path of [
+      'cooks/%00',
+      'dishes/%00',
+      'cooks/%00/debrief',
+      'dishes/%00/last-cook',
+      'set-aside/%00',
+      'snapshots/%00',
+    ])
+      expect((await api.get(`/api/${path}`)).status).toBeLessThan(500);
+    for (const path of ['cooks/%00', 'dishes/%00', 'keys/%00'])
+      expect((await api.delete(`/api/${path}`)).status).toBeLessThan(500);
+  });
   test('any JSON body is answered below 500', async () => {
     const routes = ['/api/plan', '/api/recipe', '/api/dishes', '/api/cooks', '/api/cooks/demo-cook-1/events'];
     const statuses: number[] = [];

@@ -3,7 +3,7 @@ import { fields } from '../dish/fields';
 import { dishSchema } from '../dish/schema';
 import { planSchema } from '../plan/document/document';
 import { factorNames } from '../pot/factors';
-import { cookEventSchema, momentSchema } from './events';
+import { cookEventSchema, idSchema, momentSchema } from './events';
 import { upgradeEvents } from './old-events';
 import { ratingsSchema } from './ratings';
 
@@ -37,7 +37,7 @@ export type Outcome = z.infer<typeof outcomeSchema>;
 
 const currentCookSchema = z.strictObject({
   format: z.literal(cookFormat),
-  id: z.string().min(1).max(60),
+  id: idSchema,
   dishId: z.string().max(60).nullable(),
   dish: dishSchema,
   plan: planSchema,

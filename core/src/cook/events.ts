@@ -9,11 +9,18 @@ export type Lid = (typeof lids)[number];
 /** Milliseconds since the epoch, up to the year 2100. */
 export const momentSchema = z.number().int().min(0).max(4_102_444_800_000);
 
+/** An id as a sender makes it: no control characters, which a database cannot be asked for. */
+export const idSchema = z
+  .string()
+  .min(1)
+  .max(60)
+  .regex(/^\P{Cc}+$/u);
+
 const kind = <K extends string, S extends z.ZodRawShape>(name: K, own: S) =>
   z.strictObject({
     kind: z.literal(name),
     /** made by the sender, so that a repeated send is one event; an undo names it */
-    id: z.string().min(1).max(60),
+    id: idSchema,
     /** when it happened, ms since the epoch */
     atMs: momentSchema,
     /** when its sender said that it happened, where that could not be: before the cook began, or later than the house's clock */
@@ -38,7 +45,7 @@ export const cookEventSchema = z.discriminatedUnion('kind', [
   kind('valve-open', {}),
   kind('pin-down', {}),
   /** takes back one event by its id */
-  kind('undone', { targetId: z.string().min(1).max(60) }),
+  kind('undone', { targetId: idSchema }),
   /** the cook takes other minutes at pressure than planned */
   kind('hold-changed', { holdMin: minutes }),
   kind('burn', { text: words.optional() }),
@@ -49,7 +56,7 @@ export const cookEventSchema = z.discriminatedUnion('kind', [
   kind('gauge-read', { gaugeKpa: z.number().min(-101).max(400) }),
   kind('noted', { text: words }),
   kind('timer-started', { minutes, name: words }),
-  kind('timer-stopped', { timerId: z.string().min(1).max(60) }),
+  kind('timer-stopped', { timerId: idSchema }),
   kind('thermometer-skipped', {}),
   /** something was put right: how long it takes, and where the lid is locked again the new run under it */
   kind('rescued', {

@@ -60,6 +60,12 @@ function asProblem(error: unknown): Problem | null {
   return null;
 }
 
+/** A database cannot be asked for control characters, and nobody has a reason to send them. */
+export const plainAddress: RequestHandler = (req, _res, next) => {
+  if (/%(?:[01][\da-f]|7f)/i.test(req.originalUrl)) throw refusal('bad-request');
+  next();
+};
+
 export const noRoute: RequestHandler = (req) => {
   throw refusal('route-missing', { route: `${req.method} ${req.path.slice(0, 80)}` });
 };
