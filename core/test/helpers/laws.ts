@@ -92,6 +92,8 @@ export const asSolved = (dish: Dish, p: Plan): Dish => ({
     liquidMl: p.liquid.addMl,
     pressure: p.program.pressure,
     holdMin: p.program.holdMin,
+    // A whistle cooker is held for whistles; their minutes move with the heat-up.
+    ...(p.program.whistles === undefined ? {} : { whistles: p.program.whistles }),
     release: p.program.release,
     ...(p.topUpMl > 0 ? { topUpMl: p.topUpMl } : {}),
     ...(p.firstStage ? { firstStage: { holdMin: p.firstStage.holdMin, liquidMl: p.firstStage.liquidMl } } : {}),

@@ -114,13 +114,14 @@ function lessScorched(setup: Setup, texture: Texture, near: Near | null, found: 
   return others.reduce((a, release) => {
     const other = solveWithin(setup, texture, near, bounds, release);
     const [now, then] = [a.best, other.best];
-    return then.stops <= now.stops && 100 * (then.chance.all - now.chance.all) > worthQuicker ? other : a;
+    const worth = near === null ? worthQuicker.fromNothing : worthQuicker.besideLast;
+    return then.stops <= now.stops && 100 * (then.chance.all - now.chance.all) > worth ? other : a;
   }, found);
 }
 /** A base that stays clean as often is in no doubt [from memory]. */
 const cleanFrom = 0.9;
-/** Points of chance that another release must bring: nearer to each other they are one plan [from memory]. */
-const worthQuicker = 1;
+/** Points of chance that another release must bring: nearer to each other they are one plan, the more so beside the last one [from memory]. */
+const worthQuicker = { fromNothing: 1, besideLast: 4 } as const;
 const quickerWhistles: readonly Release[] = [{ kind: 'quick' }];
 const quicker: readonly Release[] = [...quickerWhistles, { kind: 'timed', naturalMin: 8 }];
 

@@ -17,9 +17,9 @@ import { StoveActions, stoveFeature } from './stove.slice';
         <p role="alert">
           {{ t('stove.not-taken', { taps: fmt.counted('tap', r.taps) }) }} {{ r.failure | said }}
           @if (r.failure.code === 'cook-over') {
-            <p-button [label]="t('stove.take-up')" (onClick)="takeUp()" />
+            <p-button size="large" [label]="t('stove.take-up')" (onClick)="takeUp()" />
           }
-          <p-button severity="secondary" [label]="t('unsent.read')" (onClick)="read()" />
+          <p-button size="large" severity="secondary" [label]="t('unsent.read')" (onClick)="read()" />
         </p>
       }
     </ng-container>

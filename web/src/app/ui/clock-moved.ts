@@ -14,7 +14,7 @@ import { HouseClock } from '../state/clock';
       @if (moved(); as m) {
         <p role="status">
           {{ t('clock-moved.' + m.whose, { min: min() }) }}
-          <p-button severity="secondary" [label]="t('clock-moved.read')" (onClick)="moved.set(null)" />
+          <p-button size="large" severity="secondary" [label]="t('clock-moved.read')" (onClick)="moved.set(null)" />
         </p>
       }
     </ng-container>

@@ -18,7 +18,7 @@ const askEveryMs = 30 * 60_000;
       @if (isReady()) {
         <p role="status">
           {{ t(cooking() ? 'newer.cooking' : 'newer.there') }}
-          <p-button severity="secondary" [label]="t('newer.take')" (onClick)="take()" />
+          <p-button size="large" severity="secondary" [label]="t('newer.take')" (onClick)="take()" />
         </p>
       }
     </ng-container>

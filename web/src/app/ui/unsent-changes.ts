@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -6,6 +6,20 @@ import { Outbox } from '../api/outbox';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
 import { KitchenActions } from '../state/kitchen';
+
+const ofKitchen: Record<string, string> = {
+  potId: 'kitchen.pots',
+  altitudeM: 'kitchen.altitude',
+  units: 'kitchen.units',
+  weights: 'kitchen.weights',
+  temperature: 'kitchen.temperature',
+  lengths: 'kitchen.lengths',
+  language: 'kitchen.language',
+  theme: 'kitchen.theme',
+  devices: 'kitchen.devices',
+};
+const labelOf = (path: string): string | undefined =>
+  path.startsWith('ratings.') ? `rating.${path.slice('ratings.'.length)}.name` : ofKitchen[path];
 
 /** Settings and ratings that are not at the server: how many wait, what was refused, and the question where two screens collide. */
 @Component({
@@ -16,12 +30,17 @@ import { KitchenActions } from '../state/kitchen';
     <ng-container *transloco="let t">
       @if (refused(); as r) {
         <p role="alert">
-          {{ r.failure | said }}
+          <span>
+            @for (key of labels(); track key) {
+              <strong>{{ t(key) }}.</strong>
+            }
+            {{ r.failure | said }}
+          </span>
           @if (r.collides) {
-            <p-button [label]="t('unsent.mine')" (onClick)="settle(true)" />
-            <p-button severity="secondary" [label]="t('unsent.theirs')" (onClick)="settle(false)" />
+            <p-button size="large" [label]="t('unsent.mine')" (onClick)="settle(true)" />
+            <p-button size="large" severity="secondary" [label]="t('unsent.theirs')" (onClick)="settle(false)" />
           } @else {
-            <p-button severity="secondary" [label]="t('unsent.read')" (onClick)="settle(false)" />
+            <p-button size="large" severity="secondary" [label]="t('unsent.read')" (onClick)="settle(false)" />
           }
         </p>
       }
@@ -39,6 +58,8 @@ export class UnsentChanges {
   private readonly outbox = inject(Outbox);
   private readonly store = inject(Store);
   readonly refused = this.outbox.refused;
+  /** what the two screens said otherwise of, as it is called where it is set */
+  readonly labels = computed(() => (this.refused()?.failure.issues ?? []).flatMap(({ path }) => labelOf(path) ?? []));
   readonly count = this.outbox.count;
   readonly isFleeting = this.outbox.isFleeting;
 
