@@ -12,15 +12,18 @@ export class Hut {
     private readonly folder: string,
     /** where it is open to the house, if it is */
     private readonly housePort: number | null,
+    /** where the built application lies */
+    private readonly tree: string,
   ) {}
 
   /**
    * @param asNew its cook has not begun yet: the Shelf asks what kitchen it is
    * @param lan open to the house, on a port of its own
+   * @param tree a copy of the built application, for a test that changes it
    */
-  static async open({ asNew = false, lan = false } = {}): Promise<Hut> {
+  static async open({ asNew = false, lan = false, tree = join(import.meta.dirname, '..') } = {}): Promise<Hut> {
     const folder = mkdtempSync(join(tmpdir(), 'einkorn-e2e-'));
-    const hut = new Hut(await freePort(), folder, lan ? await freePort() : null);
+    const hut = new Hut(await freePort(), folder, lan ? await freePort() : null, tree);
     await hut.start();
     if (!asNew)
       await fetch(`${hut.url}/api/kitchen/begin`, {
@@ -41,7 +44,7 @@ export class Hut {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [join(import.meta.dirname, '..', 'server', 'dist', 'main.mjs')], {
+    const child = spawn(process.execPath, [join(this.tree, 'server', 'dist', 'main.mjs')], {
       env: {
         ...process.env,
         PORT: String(this.port),
