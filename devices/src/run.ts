@@ -6,10 +6,13 @@ import { commandSchema, deviceFormat, type Command, type Reading, type Readings 
 
 const tickMs = 250;
 
-/** The clock of one cook on the bench: the wall's, or in practice one that runs faster and can stand. */
+/**
+ * The clock of one cook on the bench: the wall's as it was when the cook was taken up, carried by a clock that nobody can set; in
+ * practice one that runs faster and can stand.
+ */
 class BenchClock {
-  /** the wall clock when `atMs` was right */
-  private wallMs = Date.now();
+  /** the steady clock when `atMs` was right, ms */
+  private steadyMs = performance.now();
 
   constructor(
     private atMs: number,
@@ -18,12 +21,12 @@ class BenchClock {
   ) {}
 
   nowMs(): number {
-    return this.paused ? this.atMs : this.atMs + (Date.now() - this.wallMs) * this.speed;
+    return this.paused ? this.atMs : Math.round(this.atMs + (performance.now() - this.steadyMs) * this.speed);
   }
 
   set(change: Partial<Pick<BenchClock, 'speed' | 'paused'>>): void {
     this.atMs = this.nowMs();
-    this.wallMs = Date.now();
+    this.steadyMs = performance.now();
     Object.assign(this, change);
   }
 }

@@ -79,6 +79,12 @@ test('what is wrong is no question: the field is told where it was changed', asy
   await expect(sent).rejects.toMatchObject({ status: 400 });
   expect(outbox.count()).toBe(0);
 });
+test('a server that is busy is no refusal: the change waits', async () => {
+  const { outbox, http } = open();
+  const sent = outbox.send(settings({ units: 'metric' }, { units: 'cups' }));
+  (await asked(http, '/api/kitchen')).flush('slow down', { status: 429, statusText: 'Too Many Requests' });
+  expect(await sent).toEqual({ state: 'waiting' });
+});
 test('tries come later and later, at most a minute apart', () => {
   expect([0, 1, 2, 3, 4, 5, 20].map(waitMs)).toEqual([2000, 4000, 8000, 16_000, 32_000, 60_000, 60_000]);
 });

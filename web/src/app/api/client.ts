@@ -203,6 +203,11 @@ export interface Failure {
   offline: boolean;
 }
 
+/** Nobody answered, or the server could not now: the same may work later. Anything else it has read, and will never take. */
+export const mayWorkLater = (e: unknown): boolean =>
+  e instanceof NoAnswer ||
+  (e instanceof HttpErrorResponse && (e.status === 0 || e.status >= 500 || [401, 408, 429].includes(e.status)));
+
 /** The server's problem+json, or the plain fact that nothing answered. */
 export function failureOf(error: unknown): Failure {
   if (error instanceof HttpErrorResponse) {

@@ -4,7 +4,7 @@ import type { Outcome } from '@einkorn/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { firstValueFrom, timeout } from 'rxjs';
 import { backOff } from './back-off';
-import { failureOf, NoAnswer, type Failure } from './client';
+import { failureOf, mayWorkLater, NoAnswer, type Failure } from './client';
 import { cookStore } from './cook-store';
 import { quietly } from './quietly';
 
@@ -44,7 +44,9 @@ export class Outbox {
   private readonly http = inject(HttpClient);
   private readonly waiting = signal<readonly Change[]>([]);
   readonly count = computed(() => this.waiting().length);
-  readonly refused = signal<Refused | null>(null);
+  private readonly setAside = signal<readonly Refused[]>([]);
+  /** the oldest that nobody has read yet; until then it stays on the disk too */
+  readonly refused = computed(() => this.setAside()[0] ?? null);
   /** it could only be kept in the memory of this page */
   readonly isFleeting = signal(false);
   private opening: Promise<IDBPDatabase<Own>> | null = null;
@@ -82,17 +84,17 @@ export class Outbox {
     const whole = earlier ? joined(earlier, change) : change;
     try {
       const value = await this.deliver<T>(whole);
-      await this.drop(whole.key);
+      if (earlier) await this.drop(earlier);
       return { state: 'kept', value };
     } catch (e) {
-      const failure = failureOf(e);
-      if (failure.offline) {
+      if (mayWorkLater(e)) {
         await this.keep(whole);
         return { state: 'waiting' };
       }
-      await this.drop(whole.key);
+      if (earlier) await this.drop(earlier);
+      const failure = failureOf(e);
       if (!collision.test(failure.code)) throw e;
-      this.refused.set({ change: whole, failure, collides: true });
+      this.putAside({ change: whole, failure, collides: true });
       return { state: 'asked' };
     }
   }
@@ -100,9 +102,11 @@ export class Outbox {
   /** What another screen said is written over with what this one wants, or it stands. */
   async settle(mine: boolean): Promise<void> {
     const asked = this.refused();
-    this.refused.set(null);
-    if (!asked || !mine) return;
+    if (!asked) return;
     const { change } = asked;
+    this.setAside.update((all) => all.filter((r) => r !== asked));
+    if (!this.of(change.key)) await this.fromDiskAway(change.key);
+    if (!mine) return;
     const kept = await this.send({ ...change, body: { ...change.body, had: await this.held(change) } });
     if (kept.state === 'kept') this.tell(change.key, kept.value);
   }
@@ -116,16 +120,16 @@ export class Outbox {
     for (const change of this.waiting()) {
       try {
         const value = await this.deliver(change);
-        await this.drop(change.key);
+        await this.drop(change);
         this.tell(change.key, value);
       } catch (e) {
-        const failure = failureOf(e);
-        if (failure.offline) {
+        if (mayWorkLater(e)) {
           this.tries.again();
           return;
         }
-        await this.drop(change.key);
-        this.refused.set({ change, failure, collides: collision.test(failure.code) });
+        const failure = failureOf(e);
+        this.waiting.update((all) => all.filter((c) => c !== change));
+        this.putAside({ change, failure, collides: collision.test(failure.code) });
       }
     }
     this.tries.done();
@@ -141,7 +145,7 @@ export class Outbox {
       await firstValueFrom(this.http.post(`/api/cooks/${encodeURIComponent(cookId)}/events`, { events: unsent }));
       await cookStore.forgetTaps(unsent.map((e) => e.id));
     } catch (e) {
-      if (failureOf(e).offline) throw e;
+      if (mayWorkLater(e)) throw e;
     }
   }
 
@@ -164,10 +168,17 @@ export class Outbox {
     this.isFleeting.set(!isKept);
     this.tries.again();
   }
-  private async drop(key: string): Promise<void> {
-    if (!this.of(key)) return;
-    this.waiting.update((all) => all.filter((c) => c.key !== key));
-    await quietly(async () => (await this.database()).delete('changes', key), undefined);
+  /** It is done with; a newer change that has taken its place meanwhile stays. */
+  private async drop(change: Change): Promise<void> {
+    if (this.of(change.key) !== change) return;
+    this.waiting.update((all) => all.filter((c) => c !== change));
+    await this.fromDiskAway(change.key);
+  }
+  private fromDiskAway(key: string): Promise<void> {
+    return quietly(async () => (await this.database()).delete('changes', key), undefined);
+  }
+  private putAside(refused: Refused): void {
+    this.setAside.update((all) => [...all.filter((r) => r.change.key !== refused.change.key), refused]);
   }
 }
 

@@ -25,6 +25,8 @@ export class HouseClock {
   private aheadMs = aheadBefore();
   private askedMs = -Infinity;
   private wasHidden = false;
+  /** by how much the house's clock was set when it last said so: once is enough */
+  private toldMs = 0;
   /** by how much this device's clock, or the house's, was set while the page was open, ms; null where neither was */
   readonly moved = signal<{ by: number; whose: 'own' | 'house' } | null>(null);
 
@@ -82,7 +84,9 @@ export class HouseClock {
     const apartMs = said.nowMs + underwayMs / 2 - this.now();
     // Nearer than the answer can tell is the same.
     if (Math.abs(apartMs) > underwayMs) this.set(this.now() + apartMs);
-    if (Math.abs(said.movedMs) > unseenMs) this.moved.set({ by: said.movedMs, whose: 'house' });
+    if (Math.abs(said.movedMs - this.toldMs) > unseenMs && Math.abs(said.movedMs) > unseenMs)
+      this.moved.set({ by: said.movedMs, whose: 'house' });
+    this.toldMs = said.movedMs;
     keepAhead(this.aheadMs);
   }
 

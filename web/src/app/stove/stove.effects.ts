@@ -22,7 +22,7 @@ import {
   timeout,
   timer,
 } from 'rxjs';
-import { Api, failureOf, NoAnswer } from '../api/client';
+import { Api, failureOf, mayWorkLater, NoAnswer } from '../api/client';
 import { HouseClock } from '../state/clock';
 import { KitchenActions } from '../state/kitchen';
 import { Planner } from '../workers/planner';
@@ -223,16 +223,12 @@ function sendAll(api: Api, cookId: string, events: CookEvent[]): Observable<Acti
     map((kept): Action => StoveActions.sent({ ids, events: kept.events })),
     catchError((e: unknown) => {
       const failure = failureOf(e);
-      if (!isRefusal(e)) return of(StoveActions.sendFailed({ failure }));
+      if (mayWorkLater(e) || !(e instanceof HttpErrorResponse)) return of(StoveActions.sendFailed({ failure }));
       if (events.length > 1) return from(events).pipe(concatMap((one) => sendAll(api, cookId, [one])));
       return of(StoveActions.refused({ ids, failure }));
     }),
   );
 }
-/** The server has read it and will never take it; one that is busy, or does not know this screen, may later. */
-const isRefusal = (e: unknown): boolean =>
-  e instanceof HttpErrorResponse && [400, 404, 409, 413, 422].includes(e.status);
-
 /** A cook that was over goes on where it was. */
 export const takeUp = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api)) =>
