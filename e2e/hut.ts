@@ -44,7 +44,7 @@ export class Hut {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [join(this.tree, 'server', 'dist', 'main.mjs')], {
+    const child = spawn(process.execPath, ['--max-semi-space-size=4', join(this.tree, 'server', 'dist', 'main.mjs')], {
       env: {
         ...process.env,
         PORT: String(this.port),

@@ -1,6 +1,9 @@
 import { Worker } from 'node:worker_threads';
 import type { Logger } from 'pino';
 
+/** The devices hold a few pots; a thread without limits takes what a machine has. */
+const resourceLimits = { maxYoungGenerationSizeMb: 6, maxOldGenerationSizeMb: 96 };
+
 /** A thread that ended by a fault is started again after so long, twice as long each time, s. */
 const firstPauseS = 1;
 const longestPauseS = 60;
@@ -21,7 +24,7 @@ export function startDevices(
   let timer: NodeJS.Timeout | null = null;
   let waitS = pauseS;
   const start = (): void => {
-    worker = new Worker(file, { workerData: { baseUrl } });
+    worker = new Worker(file, { workerData: { baseUrl }, resourceLimits });
     worker.on('error', (err) => log.error({ err }, 'The devices had a fault'));
     worker.on('exit', () => {
       if (stopped) return;
