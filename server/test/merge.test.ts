@@ -64,6 +64,17 @@ test('a save whose answer was lost is no conflict with oneself', async () => {
   const other = await api.put(`/api/dishes/${stored.id}`).send({ ...body, dish: { ...dish, title: 'Another' } });
   expect(other.body.code).toBe('dish-changed');
 });
+test('a tap with the id of another is refused; the same one sent again, corrected or not, is kept once', async () => {
+  const { cooks } = (await api.get('/api/cooks?limit=1')).body;
+  const { startedMs } = (await api.get(`/api/cooks/${cooks[0].id}`)).body;
+  const path = `/api/cooks/${cooks[0].id}/events`;
+  const tap = { id: 'one', kind: 'noted', text: 'salt', atMs: startedMs - 5000 };
+  const send = (event: object) => api.post(path).send({ events: [event] });
+  const [first, again] = [await send(tap), await send(tap)];
+  expect(again.body).toEqual(first.body);
+  const other = await send({ ...tap, text: 'pepper' });
+  expect([other.status, other.body.code]).toEqual([409, 'tap-id-taken']);
+});
 test('a double tap starts one cook; its id with another dish is refused', async () => {
   const { cooks } = (await api.get('/api/cooks?limit=1')).body;
   const cook = { ...(await api.get(`/api/cooks/${cooks[0].id}`)).body, id: 'twice', finishedMs: null, outcome: null };

@@ -71,6 +71,7 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'kitchen-changed': 'Los mismos ajustes se cambiaron entretanto en otra pantalla. Diga cuál de los dos vale.',
     'outcome-changed': 'Lo mismo de esta cocción se cambió entretanto en otra pantalla. Diga cuál de los dos vale.',
     'cook-over': 'Esta cocción ha terminado: en ella ya no pasa nada. Retómela primero.',
+    'tap-id-taken': 'Otro toque de esta cocción tiene el mismo identificador y dice otra cosa. Toque otra vez.',
     'id-taken': 'Otra cocción tiene este identificador. Empiécela de nuevo.',
     'cook-missing': 'Esta cocción no está en el diario. Vuelva al Diario.',
     'cursor-invalid': 'Esta página del diario no se conoce. Empiece otra vez por arriba.',

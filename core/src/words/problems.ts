@@ -77,6 +77,7 @@ export const problemWords = {
     'kitchen-changed': 'The same settings were changed on another screen meanwhile. Say which of the two counts.',
     'outcome-changed': 'The same of this cook was changed on another screen meanwhile. Say which of the two counts.',
     'cook-over': 'This cook is over: nothing more happens in it. Take it up again first.',
+    'tap-id-taken': 'Another tap of this cook has the same id and says something else. Tap once more.',
     'id-taken': 'Another cook has this id. Begin it anew.',
     'cook-missing': 'This cook is not in the log. Go back to the Log.',
     'cursor-invalid': 'This page of the log is not known. Begin again at its top.',

@@ -19,6 +19,7 @@ const statusByCode: Record<string, number> = {
   'outcome-changed': 409,
   'cook-over': 409,
   'id-taken': 409,
+  'tap-id-taken': 409,
   'kitchen-begun': 409,
   'too-large': 413,
   'archive-too-large': 413,

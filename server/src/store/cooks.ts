@@ -182,7 +182,11 @@ export function addEvents(store: Store, cookId: string, events: readonly CookEve
     const fresh: CookEvent[] = [];
     const span = { fromMs: cook.startedMs, toMs: cook.isPractice ? Infinity : store.clock.nowMs() };
     for (const e of events) {
-      if (kept.has(e.id)) continue;
+      const there = kept.get(e.id);
+      if (there) {
+        if (!saysTheSame(there, e)) throw refusal('tap-id-taken');
+        continue;
+      }
       if (cook.finishedMs !== null && e.atMs > cook.finishedMs + aheadMs) throw refusal('cook-over');
       const placed = { ...withinCook(e, span), seq: lastSeq + fresh.length + 1 };
       kept.set(e.id, placed);
@@ -200,6 +204,13 @@ const aheadMs = 1000;
 function withinCook(e: CookEvent, { fromMs, toMs }: { fromMs: number; toMs: number }): CookEvent {
   const atMs = e.atMs < fromMs ? fromMs : e.atMs > toMs + aheadMs ? toMs : e.atMs;
   return atMs === e.atMs ? e : { ...e, atMs, saidMs: e.atMs };
+}
+
+/** The same event sent again? Its place and a corrected moment are the server's. */
+function saysTheSame(kept: CookEvent, sent: CookEvent): boolean {
+  const told = (e: CookEvent): string =>
+    stableJson({ ...e, seq: undefined, saidMs: undefined, atMs: e.saidMs ?? e.atMs });
+  return told(kept) === told(sent);
 }
 
 interface Places {

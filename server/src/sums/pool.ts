@@ -7,11 +7,16 @@ import type { Returned } from './worker';
 /** Sums that may wait; a household asks for a few, a loop gone wrong for thousands. */
 const mostWaiting = 64;
 
+/** The first sum after a quiet time waits some 0.2 s for its thread [derived]. */
+const idleMs = 20_000;
+
 /** Sums in threads of their own; one core is left to the taps. `file` is the built worker. */
 export function openPool(file: string): { sums: Sums; close: () => Promise<void> } {
   const pool = new Piscina({
     filename: file,
-    minThreads: 1,
+    // Plans are made in the browser: a thread that nobody has asked for a while gives its memory back.
+    minThreads: 0,
+    idleTimeout: idleMs,
     maxThreads: Math.max(1, availableParallelism() - 1),
     maxQueue: mostWaiting,
     // A tap comes before any plan, also where there are more threads than cores.
