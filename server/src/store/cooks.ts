@@ -206,8 +206,12 @@ function withinCook(e: CookEvent, { fromMs, toMs }: { fromMs: number; toMs: numb
   return atMs === e.atMs ? e : { ...e, atMs, saidMs: e.atMs };
 }
 
-/** The same event sent again? Its place and a corrected moment are the server's. */
+/**
+ * The same event sent again? Its place and a corrected moment are the server's. What devices tell has its id from what happened:
+ * the first of them that saw it counts.
+ */
 function saysTheSame(kept: CookEvent, sent: CookEvent): boolean {
+  if (kept.device !== undefined && sent.device !== undefined) return kept.kind === sent.kind;
   const told = (e: CookEvent): string =>
     stableJson({ ...e, seq: undefined, saidMs: undefined, atMs: e.saidMs ?? e.atMs });
   return told(kept) === told(sent);
