@@ -118,7 +118,7 @@ test('as much as the pot takes: never over the limit, and a smaller pot says so 
   /** Another pot of the Kitchen, kept by the server: it says "saved" before the click too. */
   const inThe = async (pot: string): Promise<void> => {
     await page.goto(`${hut.url}/kitchen`);
-    const kept = page.waitForResponse((r) => r.url().endsWith('/api/kitchen') && r.request().method() === 'PUT');
+    const kept = page.waitForResponse((r) => r.url().endsWith('/api/kitchen') && r.request().method() === 'PATCH');
     await page.locator(`[data-pot="${pot}"]`).click();
     expect((await kept).ok()).toBe(true);
   };
