@@ -121,9 +121,8 @@ function counted(
 ): Sized {
   const value = f.head.value!;
   const bought = boughtAs(food);
-  // Fish that is smoked cold comes in leaves, not in fillets.
-  const isLeaf = f.head.measure === 'slice' && /\bsmoked\b|\bahumad/.test(f.plain);
-  const each = pieceByName(isLeaf ? `smoked ${f.hit.name}` : f.hit.name) ?? bought.pieceG?.[0];
+  const isLeaf = f.head.measure === 'slice' && food.meat?.cut === 'fish' && /\bsmoked\b|\bahumad/.test(f.plain);
+  const each = isLeaf ? smokedLeafG : (pieceByName(f.hit.name) ?? bought.pieceG?.[0]);
   if (
     !each ||
     isUncounted(f.hit.name) ||
@@ -141,6 +140,9 @@ function counted(
   // A small bay leaf is no whole gram.
   return known({ value: grams < 10 ? Math.round(grams * 10) / 10 : Math.round(grams), unit: 'g' }, trust.usualSize);
 }
+
+/** Fish that is smoked cold comes in leaves, not in fillets; one of them, g [common practice]. */
+const smokedLeafG = 25;
 
 /** The piece of a stewing cut is a cube: "2 shanks", "1 lamb shoulder" and "2 racks of ribs" are no such cubes. */
 const isNumberOfJoints = (f: LineFacts, food: FoodRecord): boolean =>

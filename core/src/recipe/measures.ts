@@ -223,7 +223,6 @@ const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/bay|laurel|leaf|leaves|hoja/, 0.2],
   [/cinnamon|canela/, 3],
   [/lemongrass/, 15],
-  [/smoked (?:salmon|trout)|smoked trucha/, 25],
   [/^chicken (?:breast )?(?:tender|mini fillet|inner fillet|goujon)/, 50],
   [/(?:cherry|grape|cherri) tomato|tomates? cherry/, 15],
   [/(?:baby|new) potato|patatas? baby/, 45],

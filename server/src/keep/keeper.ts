@@ -1,7 +1,9 @@
 import type { Logger } from 'pino';
 import type { Store } from '../store/connect';
-import { beside } from '../store/copy';
-import { cooksNotAsTheyShould, putAside, unreadable } from '../store/set-aside';
+import { asBroken, cooksInBatches, isSound } from '../store/cooks';
+import { beside, type Database } from '../store/copy';
+import { defineModels } from '../store/models';
+import { putAside, unreadable, type Found } from '../store/set-aside';
 import { databaseIn } from './folder';
 import { dayMs, snapshotsOf, takeSnapshot } from './snapshots';
 
@@ -12,13 +14,25 @@ const dailyMs = dayMs - 4 * 3_600_000;
 /** Once the first pages are out, ms. */
 const lookThroughAfterMs = 20_000;
 
+/** Cooks that are not what they should be, looked for one at a time beside the work of the server. */
+async function brokenCooks(db: Database): Promise<Found[]> {
+  const found: Found[] = [];
+  for await (const some of cooksInBatches({ models: defineModels(db) }, 'oldest'))
+    for (const cook of some) {
+      if (!isSound(cook)) found.push(asBroken(cook));
+      await new Promise((next) => setImmediate(next));
+    }
+  return found;
+}
+
 /** Looks at every record that the start did not look at; what cannot be read is set aside. */
 export async function lookThrough(store: Store, log: Logger): Promise<number> {
-  const found = await beside(databaseIn(store.folder), async (db) => [
-    ...(await unreadable(db)),
-    ...(await cooksNotAsTheyShould(db)),
-  ]);
-  const aside = await store.inTurn(() => putAside(store.sequelize, found));
+  let aside = 0;
+  // Only what is JSON can be read as a cook.
+  for (const look of [(db: Database) => unreadable(db), brokenCooks]) {
+    const found = await beside(databaseIn(store.folder), look);
+    aside += await store.inTurn(() => putAside(store.sequelize, found));
+  }
   if (aside > 0) log.warn({ records: aside }, 'records that cannot be read were set aside, see the Kitchen');
   return aside;
 }

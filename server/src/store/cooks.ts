@@ -15,7 +15,7 @@ import type { Store } from './connect';
 import { meanwhile } from './kitchen';
 import { bringsTrouble, logRowOf, outdate } from './log-row';
 import type { CookRow, EventRow } from './models';
-import { putAside } from './set-aside';
+import { putAside, type Found } from './set-aside';
 
 const missing = (): Problem => refusal('cook-missing');
 
@@ -23,7 +23,10 @@ const missing = (): Problem => refusal('cook-missing');
 const batch = 50;
 
 /** Every cook, whole, a few at a time. One that is added meanwhile may be among them. */
-export async function* cooksInBatches(store: Store, first: 'oldest' | 'newest'): AsyncGenerator<Cook[]> {
+export async function* cooksInBatches(
+  store: Pick<Store, 'models'>,
+  first: 'oldest' | 'newest',
+): AsyncGenerator<Cook[]> {
   const [beyond, way] = first === 'oldest' ? ([Op.gt, 'ASC'] as const) : ([Op.lt, 'DESC'] as const);
   let last: { startedMs: number; id: string } | null = null;
   for (;;) {
@@ -49,7 +52,7 @@ export async function* cooksInBatches(store: Store, first: 'oldest' | 'newest'):
 }
 
 /** The cooks of a few rows with their events, in the order of the rows. */
-const withEvents = async ({ models }: Store, rows: readonly CookRow[]): Promise<Cook[]> =>
+const withEvents = async ({ models }: Pick<Store, 'models'>, rows: readonly CookRow[]): Promise<Cook[]> =>
   joined(rows, await models.Events.findAll({ where: { cookId: rows.map((r) => r.id) }, order: [['seq', 'ASC']] }));
 
 function joined(rows: readonly CookRow[], events: readonly EventRow[]): Cook[] {
@@ -76,13 +79,13 @@ async function wholeCook({ models }: Store, id: string): Promise<Cook> {
 
 /** Those of the cooks that are what they should be; the others are set aside, and keep no screen from opening. */
 async function readable(store: Store, cooks: readonly Cook[]): Promise<Cook[]> {
-  const broken = cooks.filter((c) => !cookSchema.safeParse(c).success);
-  if (broken.length > 0) {
-    const found = broken.map((c) => ({ kind: 'cooks', key: c.id, why: 'no-cook' }) as const);
-    await store.inTurn(() => putAside(store.sequelize, found));
-  }
+  const broken = cooks.filter((c) => !isSound(c));
+  if (broken.length === 0) return [...cooks];
+  await store.inTurn(() => putAside(store.sequelize, broken.map(asBroken)));
   return cooks.filter((c) => !broken.includes(c));
 }
+export const isSound = (cook: Cook): boolean => cookSchema.safeParse(cook).success;
+export const asBroken = ({ id }: Cook): Found => ({ kind: 'cooks', key: id, why: 'no-cook' });
 
 /** Cooks in progress, newest first. */
 export async function runningCooks(store: Store): Promise<Cook[]> {

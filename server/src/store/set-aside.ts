@@ -1,4 +1,4 @@
-import { cookFormat, cookSchema, kitchenSchema, readDish, Problem, refusal } from '@einkorn/core';
+import { kitchenSchema, readDish, Problem, refusal } from '@einkorn/core';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 
 /*
@@ -23,7 +23,7 @@ const tables = [
   { kind: 'settings', key: 'key', columns: ['doc'] },
 ] as const;
 
-interface Found {
+export interface Found {
   kind: (typeof tables)[number]['kind'];
   key: string;
   why: SetAside['why'];
@@ -81,65 +81,23 @@ async function notAsTheyShould(sequelize: Sequelize): Promise<Found[]> {
   ];
 }
 
-interface CookText {
-  id: string;
-  dishId: string | null;
-  startedMs: number;
-  finishedMs: number | null;
-  dish: string;
-  plan: string;
-  outcome: string | null;
-  practice: string | null;
-  events: string;
-}
-/** So many cooks are looked at before something else may have its turn: some milliseconds. */
-const lookedAtTogether = 4;
-
-/** Cooks that are JSON and are not what they should be, looked for a few at a time beside the work of the server. */
-export async function cooksNotAsTheyShould(sequelize: Sequelize): Promise<Found[]> {
-  const found: Found[] = [];
-  for (let last = ''; ;) {
-    const some = await rows<CookText>(
-      sequelize,
-      `SELECT id, dishId, startedMs, finishedMs, dish, plan, outcome, practice,
-         (SELECT json_group_array(json(doc)) FROM events WHERE cookId = cooks.id AND json_valid(doc)) AS events
-       FROM cooks WHERE id > :last AND json_valid(dish) AND json_valid(plan) ORDER BY id LIMIT ${lookedAtTogether}`,
-      { replacements: { last } },
-    );
-    if (some.length === 0) return found;
-    for (const r of some) if (!isCook(r)) found.push({ kind: 'cooks', key: r.id, why: 'no-cook' });
-    last = some.at(-1)!.id;
-    await new Promise((next) => setImmediate(next));
-  }
-}
-function isCook({ dish, plan, outcome, practice, events, ...rest }: CookText): boolean {
-  const read = (text: string | null): unknown => (text === null ? null : JSON.parse(text));
-  const own = practice === null ? {} : { practice: read(practice) };
-  const cook = {
-    format: cookFormat,
-    ...rest,
-    dish: read(dish),
-    plan: read(plan),
-    outcome: read(outcome),
-    events: read(events),
-  };
-  return cookSchema.safeParse({ ...cook, ...own }).success;
-}
-
 /** Records that cannot be read; of the cooks only so many of the newest, if it is said. */
 export const unreadable = async (sequelize: Sequelize, { newest = -1 } = {}): Promise<Found[]> => [
   ...(await withoutJson(sequelize, newest)),
   ...(await notAsTheyShould(sequelize)),
 ];
 
-/** Takes what cannot be read out of its table. Returns how many records that were. */
+/** Takes what cannot be read out of its table; what somebody else has just taken out is gone already. Returns how many records that were. */
 export async function putAside(sequelize: Sequelize, found: readonly Found[], nowMs = Date.now()): Promise<number> {
   if (found.length === 0) return 0;
+  let taken = 0;
   await sequelize.transaction(async (transaction) => {
     for (const { kind, key, why } of found) {
       const id = tables.find((t) => t.kind === kind)!.key;
       const options = { replacements: { key }, transaction };
       const [record] = await rows(sequelize, `SELECT * FROM ${kind} WHERE "${id}" = :key`, options);
+      if (!record) continue;
+      taken += 1;
       const events =
         kind === 'cooks'
           ? await rows(sequelize, 'SELECT * FROM events WHERE "cookId" = :key ORDER BY seq', options)
@@ -152,7 +110,7 @@ export async function putAside(sequelize: Sequelize, found: readonly Found[], no
       await sequelize.query(`DELETE FROM ${kind} WHERE "${id}" = :key`, options);
     }
   });
-  return found.length;
+  return taken;
 }
 
 /** What was set aside, newest first. */

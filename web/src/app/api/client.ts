@@ -1,7 +1,7 @@
 import { HttpClient, HttpErrorResponse, HttpEventType } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import type { Cook, CookPage, Debrief, Dish, Issue, Kitchen, LogOutcome, LogSort, CookEvent } from '@einkorn/core';
-import { map, type Observable } from 'rxjs';
+import { map, throwError, timeout, type MonoTypeOperatorFunction, type Observable } from 'rxjs';
 
 export interface StoredDish {
   id: string;
@@ -187,7 +187,7 @@ export class Api {
   removeCook(id: string): Observable<unknown> {
     return this.http.delete(`/api/cooks/${encodeURIComponent(id)}`);
   }
-  finishCook(id: string, change: { finishedMs?: number | null }): Observable<Cook> {
+  changeCook(id: string, change: { finishedMs?: number | null }): Observable<Cook> {
     return this.http.patch<Cook>(`/api/cooks/${encodeURIComponent(id)}`, change);
   }
 }
@@ -202,6 +202,10 @@ export interface Failure {
   /** nothing answered: the server is away, not the input wrong */
   offline: boolean;
 }
+
+/** A network that swallows what it is asked is given up after so long. */
+export const answeredWithin = <T>(ms: number): MonoTypeOperatorFunction<T> =>
+  timeout({ first: ms, with: () => throwError(() => new NoAnswer()) });
 
 /** Nobody answered, or the server could not now: the same may work later. Anything else it has read, and will never take. */
 export const mayWorkLater = (e: unknown): boolean =>

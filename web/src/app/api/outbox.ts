@@ -2,11 +2,11 @@ import { HttpClient } from '@angular/common/http';
 import { computed, inject, Injectable, signal } from '@angular/core';
 import type { Outcome } from '@einkorn/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { firstValueFrom, timeout } from 'rxjs';
+import { firstValueFrom } from 'rxjs';
 import { backOff } from './back-off';
-import { failureOf, mayWorkLater, NoAnswer, type Failure } from './client';
+import { answeredWithin, failureOf, mayWorkLater, type Failure } from './client';
 import { cookStore } from './cook-store';
-import { quietly } from './quietly';
+import { quietly, soon } from './quietly';
 
 /** A change as a screen had what it changes, and as it wants it; the server merges it field by field. */
 export interface Change {
@@ -139,7 +139,7 @@ export class Outbox {
   }
   /** Taps of a cook go before its end; one that is refused is the stove's to tell. */
   private async sendTaps(cookId: string): Promise<void> {
-    const { unsent } = await cookStore.held(cookId);
+    const { unsent } = await soon(cookStore.held(cookId), { cook: null, unsent: [] });
     if (unsent.length === 0) return;
     try {
       await firstValueFrom(this.http.post(`/api/cooks/${encodeURIComponent(cookId)}/events`, { events: unsent }));
@@ -151,16 +151,7 @@ export class Outbox {
 
   private async deliver<T>({ path, body, cookId }: Change): Promise<T> {
     if (cookId !== undefined) await this.sendTaps(cookId);
-    return firstValueFrom(
-      this.http.patch<T>(path, body).pipe(
-        timeout({
-          first: answerMs,
-          with: () => {
-            throw new NoAnswer();
-          },
-        }),
-      ),
-    );
+    return firstValueFrom(this.http.patch<T>(path, body).pipe(answeredWithin(answerMs)));
   }
   private async keep(change: Change): Promise<void> {
     this.waiting.update((all) => [...all.filter((c) => c.key !== change.key), change]);

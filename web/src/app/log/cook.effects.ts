@@ -139,7 +139,7 @@ export const close = createEffect(
     actions.pipe(
       ofType(LogActions.close),
       concatMap(({ id, finishedMs }) =>
-        api.finishCook(id, { finishedMs }).pipe(
+        api.changeCook(id, { finishedMs }).pipe(
           map((cook) => LogActions.loadedOne({ cook })),
           catchError((e: unknown) => of(LogActions.failed({ failure: failureOf(e) }))),
         ),

@@ -15,17 +15,13 @@ import {
   map,
   Observable,
   of,
-  race,
   switchMap,
   tap,
-  timer,
   withLatestFrom,
 } from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
 import { Outbox } from '../api/outbox';
-
-/** A disk that is slower than this is not waited for, ms. */
-const diskMs = 1000;
+import { soon } from '../api/quietly';
 
 /** The kitchen is read by every place, so its slice stands beside them, not inside one. */
 export const KitchenActions = createActionGroup({
@@ -122,7 +118,7 @@ export const loadKitchen = createEffect(
     actions.pipe(
       ofType(KitchenActions.load),
       switchMap(() =>
-        forkJoin([api.kitchen(), race(from(outbox.found), timer(diskMs))]).pipe(
+        forkJoin([api.kitchen(), soon(outbox.found, [])]).pipe(
           map(([kitchen]) => {
             const wanted = outbox.of(outboxKey)?.body['wanted'] as Partial<Kitchen> | undefined;
             return KitchenActions.loaded({ kitchen, ...(wanted ? { wanted } : {}) });

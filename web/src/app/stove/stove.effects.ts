@@ -18,11 +18,10 @@ import {
   Observable,
   of,
   switchMap,
-  throwError,
   timeout,
   timer,
 } from 'rxjs';
-import { Api, failureOf, mayWorkLater, NoAnswer } from '../api/client';
+import { answeredWithin, Api, failureOf, mayWorkLater } from '../api/client';
 import { HouseClock } from '../state/clock';
 import { KitchenActions } from '../state/kitchen';
 import { Planner } from '../workers/planner';
@@ -219,7 +218,7 @@ function sendAll(api: Api, cookId: string, events: CookEvent[]): Observable<Acti
   const ids = events.map((e) => e.id);
   return api.addEvents(cookId, events).pipe(
     // A network that swallows the request must not hold the next one back; a second sending doubles nothing.
-    timeout({ first: sendMs, with: () => throwError(() => new NoAnswer()) }),
+    answeredWithin(sendMs),
     map((kept): Action => StoveActions.sent({ ids, events: kept.events })),
     catchError((e: unknown) => {
       const failure = failureOf(e);
@@ -237,7 +236,7 @@ export const takeUp = createEffect(
       concatLatestFrom(() => store.select(stoveFeature.selectCook)),
       filter(([, cook]) => cook !== null),
       concatMap(([, cook]) =>
-        api.finishCook(cook!.id, { finishedMs: null }).pipe(
+        api.changeCook(cook!.id, { finishedMs: null }).pipe(
           mergeMap((now) => [StoveActions.takenUp(), StoveActions.opened({ cook: now, unsent: [], fromServer: true })]),
           catchError((e: unknown) => of(StoveActions.failed({ failure: failureOf(e) }))),
         ),
