@@ -55,6 +55,9 @@ const chickens = new Set([
   'turkey-leg',
 ]);
 const onBone = /\b(?:bone[\s-]?in|on the bone|with bones?|con hueso)\b/;
+/** Thighs that are sold with their skin have their bone too, unless it is said [common practice]; it is the safer guess. */
+const withSkin = /\b(?:skin[\s-]?on|with skin|con (?:su )?piel)\b/;
+const boneless = /\b(?:boneless|deboned|bone out|deshuesad[oa]s?|sin hueso)\b/;
 const outOfCasing =
   /\bcasings? (?:removed|discarded|off)|\b(?:without|no|removed from) (?:the |their )?casings?|\b(?:skinned|skins? (?:removed|off)|crumbled|squeezed|desmenuzad[oa]s?|sin piel|sin tripa)\b/;
 const spoons = new Set<Measure | null>(['tsp', 'tbsp', 'pinch', 'dash']);
@@ -120,7 +123,7 @@ export function kindOf(hit: Pick<NamedFood, 'food'> & { name: string }, line: st
   const forSteak = longFibred.test(name) ? thinlySliced : anyBeef.test(name) ? forTheWok : null;
   if (food === 'beef-stew' && forSteak && says(forSteak)) return 'beef-steak';
   if (isJointed(name, line)) return jointChoices[0];
-  if (food === 'chicken-thigh' && says(onBone)) return 'chicken-thigh-bone';
+  if (food === 'chicken-thigh' && (says(onBone) || (says(withSkin) && !says(boneless)))) return 'chicken-thigh-bone';
   if (food === 'turkey-thigh' && says(onBone)) return 'turkey-leg';
   if (food === 'chicken-breast' && says(onBone)) return 'chicken-breast-bone';
   if (

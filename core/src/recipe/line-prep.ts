@@ -15,7 +15,7 @@ export function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
   const isGrain = food.grain !== undefined;
   const pours = food.kind === 'liquid' || food.kind === 'dairy';
   const isHot = read.hot === true || (food.id === 'water' && /\b(?:hot|boiling|warm|hirviendo|caliente)\b/.test(plain));
-  const isBoiled = food.id === 'egg' && /\bdur[oa]s?\b/.test(plain);
+  const isBoiled = food.id === 'egg' && comesCooked.test(plain);
   const prep: Prep = {
     ...(inPieces && read.shape && read.shape !== 'ground' ? { shape: read.shape } : {}),
     ...(inPieces && read.thicknessMm ? { thicknessMm: read.thicknessMm } : {}),
@@ -32,6 +32,9 @@ export function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
     prep.packetMinutes = (Number(packet[1]) + Number(packet[2] ?? packet[1])) / 2;
   return prep;
 }
+
+/** Eggs that are set when they come to the kitchen: only to be warmed, never cooked a second time. */
+const comesCooked = /\bdur[oa]s?\b|\b(?:century|preserved|pickled|tea) eggs?\b/;
 
 /** The states that a food can be in when it comes to the pot; of what has only one, none is said. */
 function statesOf(food: FoodRecord): readonly (Prep['state'] & string)[] {

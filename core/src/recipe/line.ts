@@ -257,7 +257,8 @@ function doubtsOf(f: LineFacts, food: FoodRecord, prep: Prep): { doubts: Doubt[]
   if (prep.state === 'cooked' && food.grain) doubt('already-cooked', trust.open);
   const joined = f.hit.others.length > 0 && /\b(?:and|y)\b|&/.test(f.head.rest);
   if (joined) doubt('two-foods', trust.twoFoods);
-  return { doubts, choices: twoGrains ? [f.food, f.alternative!] : [...open] };
+  const both = joined ? [...new Set([f.food, ...f.hit.others])] : [];
+  return { doubts, choices: twoGrains ? [f.food, f.alternative!] : [...new Set([...open, ...both])] };
 }
 
 const everySize = new RegExp(sizeInside, 'g');

@@ -53,7 +53,7 @@ const states: readonly (readonly [RegExp, Prep['state']])[] = [
     'browned',
   ],
   [
-    /\b(?:already cooked|(?:hard|soft)[\s-]?boiled|pre[\s-]?cooked|cooked|confit(?:ed|ad[oa]s?)?|leftover|cocid[oa]s?|asad[oa]s?)\b/,
+    /\b(?:already cooked|(?<!par[\s-])boiled|pre[\s-]?cooked|cooked|confit(?:ed|ad[oa]s?)?|leftover|cocid[oa]s?|asad[oa]s?)\b/,
     'cooked',
   ],
   [/\b(?:toasted|tostad[oa]s?)\b/, 'toasted'],

@@ -10,6 +10,7 @@ import { recogniseFamily, type Weighed } from './family';
 import { languages, namesOf, type Language } from './food-names';
 import { foodIn, readLine, type ReadLine } from './line';
 import { crumbledInSteps, cutInSteps } from './cut-in-steps';
+import { finishAsInSteps } from './finish-in-steps';
 import { marinateAsInSteps } from './marinade-in-steps';
 import { crumbleInSheets, shapeMeatballs } from './mince';
 import { readMethod, type Method } from './method';
@@ -120,6 +121,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
   if (parts.lines.length > mostLines) tell('too-many-lines', { most: mostLines, all: parts.lines.length }, 'caution');
   if (parts.steps.length > 0) for (const line of read) asStepsCutIt(line, parts.steps);
   marinateAsInSteps(read, parts.steps);
+  finishAsInSteps(read, parts.steps);
   shapeMeatballs(read, parts, language);
   const method = readMethod(parts.steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));

@@ -453,4 +453,12 @@ export const linesEn: readonly LineFact[] = [
   ['2 smoked salmon fillets', 'salmon', 300],
   ['4 slices of turkey breast', 'turkey-breast', 480],
   ['300g wild and basmati rice mix', 'rice-basmati', 300, { asks: true }],
+  ['450g smoked sausage 1 cm coins', 'sausage-smoked', 450, { shape: 'slab', thicknessMm: 10 }],
+  ['4 boiled eggs', 'egg', 220, { state: 'cooked' }],
+  ['4 century eggs, optional', 'egg', 220, { state: 'cooked' }],
+  ['300 g boiled potatoes', 'potato', 300, { state: 'cooked' }],
+  ['300 g par-boiled potatoes', 'potato', 300],
+  ['750ml water boiling', 'water', 748.5, { hot: true }],
+  ['800g chicken thighs, skin on', 'chicken-thigh-bone', 800],
+  ['800g chicken thighs, boneless, skin on', 'chicken-thigh', 800],
 ];

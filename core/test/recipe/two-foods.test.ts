@@ -336,7 +336,34 @@ test('what the meat is marinated with goes in with it, unfried where nothing is 
   const seared = biryani('Marinate the chicken in yogurt and lemon. Brown it 5 min. Rice on top. HP 5 min, NPR 10.');
   expect(of(seared, 'chicken-thigh').prep?.state).toBeUndefined();
   const late = biryani('Brown the chicken. Yogurt, rice. HP 5 min, NPR 10. Squeeze over the lemon.');
-  expect(of(late, 'lemon-juice').joins).toBeUndefined();
+  expect(of(late, 'lemon-juice').joins).toBe('finish');
+});
+
+test('what the steps put in only after the lid is open joins at the end', () => {
+  const rice = (method: string) =>
+    readRecipe(
+      `Rice (4)\n600 g boneless chicken thighs\n300 g long grain rice\n400 ml stock\n80 g olives\n1 red pepper\n2 bay leaves\n30 g butter\n\n${method}`,
+    );
+  const joins = (method: string) => rice(method).dish!.ingredients.map((i) => i.joins ?? '');
+  const [meat, grain, stock, olives, pepper, bay, butter] = [0, 1, 2, 3, 4, 5, 6];
+  const late = joins(
+    'Brown the chicken. Everything except the olives and butter in the pot. High pressure 5 min, NPR 10. Remove the bay leaves, stir in the butter and the olives. Scatter over the red pepper.',
+  );
+  expect([late[olives], late[butter], late[pepper], late[bay]]).toEqual(['finish', 'finish', 'topping', '']);
+  expect([late[meat], late[grain], late[stock]]).toEqual(['', '', '']);
+  // Named before the lid locks: that is when it goes in, whatever is stirred afterwards.
+  const early = joins(
+    'Fry the red pepper in the butter. Add olives, chicken, rice, stock, bay. HP 5 min, quick release. Stir the olives and butter through, add a splash of stock if dry.',
+  );
+  expect(early.every((j) => j === '')).toBe(true);
+  // Of two pressures the last one counts.
+  const twice = joins('Chicken, stock. HP 10 min, quick release. Add the olives and rice. HP 4 min, NPR 5. Serve.');
+  expect(twice[olives]).toBe('');
+});
+
+test('drumsticks and thighs in one amount: both may be chosen', () => {
+  for (const text of ['1kg chicken drumsticks and thighs', '1 kg chicken thighs and drumsticks'])
+    expect(readLine(text)[0]!.choices).toEqual(expect.arrayContaining(['chicken-thigh', 'chicken-drumstick']));
 });
 
 test('a label before the first amount, and a list of what comes at the end, lose nothing', () => {

@@ -1,0 +1,51 @@
+import { aboutOf, clausesOf } from './clause';
+import { foodsIn, languages } from './food-names';
+import { foodIn, type ReadLine } from './line';
+import { fold, wordsOf } from './words';
+
+const takesOut = /\b(?:remov|discard|(?:fish|take|lift|pick) (?:it |them |the .{0,20})?out|retir|desech|sac(?:a|ar|amos)\b)/;
+const scatters = /\b(?:sprinkl|scatter|garnish|top(?:ped)? (?:with|it)|decorat|espolvor|decor[ae])/;
+const stirsIn =
+  /\b(?:add|stir|mix|fold|toss|beat|swirl|pour|drizzle|squeeze|melt|tip|throw|put|finish|anad|agreg|incorpor|mezcl|ech[ae]|remuev|remov(?:er|emos))/;
+/** "Everything except the peas": they are named, but not put in. */
+const exceptions = /\b(?:except|apart from|but not|excepto|salvo|menos)\b[^.;]*/g;
+/** What a pot that came out dry is thinned with is no ingredient of the end. */
+const thinners = new Set(['water', 'broth', 'salt']);
+
+/**
+ * What the steps put in only once the lid is open again, and name nowhere before, joins at the end or goes on top at the table.
+ * Starch and meat stay where the planner puts them: how long they cook is its work.
+ */
+export function finishAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
+  const clauses = steps
+    .flatMap((s) => clausesOf(fold(s).replace(exceptions, ' ')))
+    .map((text) => ({ text, about: aboutOf(text) }));
+  const closed = clauses.findLastIndex((c) => c.about === 'pressure' || c.about === 'natural' || c.about === 'quick');
+  if (closed < 0) return;
+  const before = clauses.slice(0, closed).map((c) => c.text);
+  const added = addedIn(clauses.slice(closed).map((c) => c.text));
+  const ids = read.map((l) => l.food);
+  for (const line of read) {
+    const food = foodIn(line);
+    if (!food || line.refused || food.grain || ['grain', 'pasta', 'meat'].includes(food.kind)) continue;
+    if (thinners.has(food.id)) continue;
+    // Of two lines of one food only their own words tell which is meant.
+    const own = ids.filter((id) => id === line.food).length > 1 ? fold(line.name ?? line.text) : '';
+    const names = (text: string): boolean =>
+      text.includes(own) && languages.some((l) => foodsIn(wordsOf(text), l).some((f) => f.food === food.id));
+    if (before.some(names)) continue;
+    const how = added.find((a) => names(a.text))?.how;
+    if (how) line.joins ??= how === 'topping' && food.kind === 'dairy' ? 'finish' : how;
+  }
+}
+
+/** Clauses that put something in, with how; "stir in the peas", "and the olives" both do. */
+function addedIn(clauses: readonly string[]): { text: string; how: 'finish' | 'topping' }[] {
+  let how: 'finish' | 'topping' | null = null;
+  return clauses.flatMap((text) => {
+    if (takesOut.test(text)) how = null;
+    else if (scatters.test(text)) how = 'topping';
+    else if (stirsIn.test(text)) how = 'finish';
+    return how ? [{ text, how }] : [];
+  });
+}
