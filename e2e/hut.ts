@@ -9,7 +9,8 @@ export class Hut {
   private child: ChildProcess | null = null;
   private constructor(
     readonly port: number,
-    private readonly folder: string,
+    /** its data */
+    readonly folder: string,
     /** where it is open to the house, if it is */
     private readonly housePort: number | null,
     /** where the built application lies */
@@ -44,7 +45,7 @@ export class Hut {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['--max-semi-space-size=4', join(this.tree, 'server', 'dist', 'main.mjs')], {
+    const child = spawn(process.execPath, ['--max-semi-space-size=2', join(this.tree, 'server', 'dist', 'main.mjs')], {
       env: {
         ...process.env,
         PORT: String(this.port),

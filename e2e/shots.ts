@@ -135,7 +135,16 @@ await shot('bench-pressure', wide, async (p) => {
 await shot('bench-fry', wide, bench('fry'));
 await shot('bench-finish', wide, benchOf('beef-beetroot-dill-pasta', 'finish'));
 await shot('bench-stack', wide, benchOf('goat-curry-bowl-rice', 'stack'));
-await shot('bench-pasta', wide, benchOf('pork-fennel-bean-rigatoni', 'water'));
+
+await shot('evening', wide, async (p) => {
+  await p.clock.install({ time: evening });
+  for (const dish of ['turkey-leek-lemon', 'small-potatoes-rack']) {
+    await p.goto(`${hut.url}/evening?dish=${dish}`);
+    await p.waitForURL(`${hut.url}/evening`);
+  }
+  await p.locator('ek-evening-page ol li').nth(9).waitFor();
+  await p.locator('ek-evening-page .band').nth(1).waitFor();
+});
 
 await shot('stove', wide, (p) => cookTo(p, 'hold'));
 await shot('stove-rescue', wide, async (p) => {

@@ -99,7 +99,7 @@ export { uncertainty, type Uncertainty } from './plan/questions/uncertainty';
 export { equalise, struggles, type Proposal } from './plan/equalise';
 export { ratios, type Ratios } from './plan/questions/ratios';
 export { coolLayer, crustFor, deepestLayerMm, slurryFor } from './plan/write/leftovers';
-export { calendar } from './cook/calendar';
+export { calendar, eveningCalendar } from './cook/calendar';
 export { schedule, type Schedule } from './cook/schedule';
 export { evening, type Clash, type Evening, type EveningDish, type EveningTask, type PlacedDish } from './cook/evening';
 export * from './cook/events';

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { aHut, noBarriers } from '../helpers';
 
@@ -150,27 +151,44 @@ test('two screens on one cook: a tap on one is on the other at once', async ({ p
   await expect(other.locator('.timer.own')).toHaveCount(0);
 });
 
-test('two dishes on one table: when each begins, what the hands do, and both clocks on the stove', async ({ page }) => {
-  await page.goto(`${hut.url}/stove?plan=evening`);
-  await page.getByRole('button', { name: 'Plan a dish' }).click();
+test('two dishes on one table, from the Shelf: when each begins, what the hands do, on paper and in the calendar; a late one moves the rest', async ({
+  page,
+}) => {
+  await page.goto(`${hut.url}/shelf`);
+  await page.getByRole('button', { name: /^More for Turkey, leek/ }).click();
+  await page.getByRole('menuitem', { name: 'Cook it this evening' }).click();
   await page.getByRole('button', { name: 'Another dish' }).click();
-  const plan = page.locator('ek-evening-plan');
+  const plan = page.locator('ek-evening-page');
   await expect(plan.locator('[data-course="0"]')).toContainText(/begin \d/);
   await expect(plan.locator('[data-course="1"]')).toContainText(/begin \d/);
-  await plan.getByLabel('On the table at').fill('20:15');
-  await expect(plan.locator('[data-course="0"]')).toContainText('ready 20:15');
+  const at = new Date(Date.now() + 5 * 3_600_000).toISOString().slice(11, 16);
+  await plan.getByLabel('On the table at').fill(at);
+  await expect(plan.locator('[data-course="0"]')).toContainText(`ready ${at}`);
   await expect(plan.locator('ol li').nth(4)).toBeVisible();
   await noBarriers(page);
+  const saving = page.waitForEvent('download');
+  await plan.getByRole('button', { name: 'Into the calendar' }).click();
+  const file = readFileSync(await (await saving).path(), 'utf8');
+  expect(file.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(4);
+  expect(file).toContain('Turkey');
+  // On paper the dishes stand as words, and nothing that is tapped.
+  await page.emulateMedia({ media: 'print' });
+  await expect(plan.getByRole('button')).toHaveCount(0);
+  await expect(plan.locator('.paper').first()).toContainText('Turkey');
+  await page.emulateMedia({ media: 'screen' });
   // What was chosen is still chosen after a reload.
   await page.reload();
   await expect(plan.locator('[data-course="1"]')).toContainText(/begin \d/);
-  await expect(plan.getByLabel('On the table at')).toHaveValue('20:15');
-  // The same pot for both is either put apart in time or said.
+  await expect(plan.getByLabel('On the table at')).toHaveValue(at);
   await plan.getByRole('button', { name: 'Cook this now' }).first().click();
   await expect(title(page)).toBeVisible();
   await page.getByRole('link', { name: 'Another dish', exact: true }).click();
-  await expect(plan.locator('[data-course="1"]')).toContainText(/begin \d/);
-  await plan.getByRole('button', { name: 'Cook this now' }).nth(1).click();
+  // What cooks stands where it cooks, and the table waits for it where it is wanted earlier than it can be.
+  await expect(plan.locator('[data-course="0"]')).toContainText('on the stove');
+  await expect(plan.getByRole('link', { name: 'To its step' })).toBeVisible();
+  await plan.getByLabel('On the table at').fill(new Date(Date.now() + 60_000).toISOString().slice(11, 16));
+  await expect(plan.getByText('The table waits for')).toBeVisible();
+  await plan.getByRole('button', { name: 'Cook this now' }).click();
   await expect(title(page)).toBeVisible();
   const other = page.locator('.timer.other').first();
   await expect(other).toContainText('Also on');

@@ -18,6 +18,7 @@ export const routes: Routes = [
     title: 'Einkorn: Bench',
   },
   { path: 'stove', loadChildren: () => import('./stove/stove.routes').then((m) => m.stoveRoutes) },
+  { path: 'evening', loadChildren: () => import('./evening/evening.routes').then((m) => m.eveningRoutes) },
   { path: 'log', loadChildren: () => import('./log/log.routes').then((m) => m.logRoutes) },
   { path: 'lab', loadChildren: () => import('./lab/lab.routes').then((m) => m.labRoutes) },
   {

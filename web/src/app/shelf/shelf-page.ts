@@ -101,6 +101,7 @@ export class ShelfPage {
     return [
       { label: this.word('words.title'), command: () => this.wording.set({ id: row.id, dish: row.dish }) },
       { label: this.word('shelf.duplicate'), command: () => this.duplicate(row.id, row.dish.title) },
+      { label: this.word('evening.take'), routerLink: '/evening', queryParams: { dish: row.id } },
       { label: this.word('shelf.vary'), command: () => this.varying.set({ dish: row.dish, plan: row.plan }) },
       { label: this.word('shelf.compare'), disabled: !row.plan, command: () => this.comparing.set(row.id) },
       { label: this.word('shelf.share'), command: () => this.sharing.set(row.dish) },

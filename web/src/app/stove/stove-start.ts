@@ -1,16 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
-import { EveningPlan } from './evening-plan';
 import { StoveActions, stoveFeature } from './stove.slice';
 
-/** /stove: straight to the cook in progress; a choice when there are several; else how to start, and the evening's plan. */
+/** /stove: straight to the cook in progress; a choice when there are several; else how to start. */
 @Component({
   selector: 'ek-stove-start',
-  imports: [SaidPipe, RouterLink, TranslocoDirective, EveningPlan],
+  imports: [SaidPipe, RouterLink, TranslocoDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   styles: `
     .empty {
@@ -28,14 +27,15 @@ import { StoveActions, stoveFeature } from './stove.slice';
             <h1>{{ t('stove.empty-title') }}</h1>
             <p>{{ t('stove.empty') }}</p>
             <a routerLink="/shelf">{{ t('bench.to-shelf') }}</a>
+            <a routerLink="/evening">{{ t('evening.open') }}</a>
           } @else {
             <h1>{{ t('stove.running') }}</h1>
             @for (c of running(); track c.id) {
               <a [routerLink]="['/stove', c.id]">{{ c.dish.title }}, {{ fmt.time(c.startedMs) }}</a>
             }
+            <a routerLink="/evening">{{ t('evening.open') }}</a>
           }
         </section>
-        <ek-evening-plan />
       }
     </div>
   `,
@@ -45,9 +45,6 @@ export class StoveStart {
   readonly fmt = inject(Format);
   readonly running = this.store.selectSignal(stoveFeature.selectRunning);
   readonly searched = this.store.selectSignal(stoveFeature.selectSearched);
-  /** /stove?plan=evening stays here while something cooks, to plan the next dish */
-  readonly plan = input<string>();
-  readonly planning = computed(() => this.plan() === 'evening');
   readonly failure = this.store.selectSignal(stoveFeature.selectFailure);
 
   constructor() {
@@ -55,8 +52,7 @@ export class StoveStart {
     this.store.dispatch(StoveActions.findRunning());
     effect(() => {
       const [only, another] = this.running();
-      if (this.searched() && only && !another && !this.planning())
-        void router.navigate(['/stove', only.id], { replaceUrl: true });
+      if (this.searched() && only && !another) void router.navigate(['/stove', only.id], { replaceUrl: true });
     });
   }
 }

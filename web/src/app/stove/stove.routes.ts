@@ -1,16 +1,14 @@
 import type { Routes } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState } from '@ngrx/store';
-import * as eveningEffects from './evening.effects';
-import { eveningFeature } from './evening.slice';
 import * as stoveEffects from './stove.effects';
 import { stoveFeature } from './stove.slice';
 
-/** The Stove and the evening come with their state and their effects; the page of a cook is larger than the way to it. */
+/** The Stove comes with its state and its effects; the page of a cook is larger than the way to it. */
 export const stoveRoutes: Routes = [
   {
     path: '',
-    providers: [provideState(stoveFeature), provideState(eveningFeature), provideEffects(stoveEffects, eveningEffects)],
+    providers: [provideState(stoveFeature), provideEffects(stoveEffects)],
     title: 'Einkorn: Stove',
     children: [
       { path: '', pathMatch: 'full', loadComponent: () => import('./stove-start').then((m) => m.StoveStart) },

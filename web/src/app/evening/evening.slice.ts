@@ -1,14 +1,8 @@
-import type { Plan } from '@einkorn/core';
+import type { Cook, CookSummary, Plan } from '@einkorn/core';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { Failure, StoredDish } from '../api/client';
+import { asOnStove, type Course } from './courses';
 import { eveningKept } from './evening-store';
-
-/** One dish of the evening and the pot that it cooks in. */
-export interface Course {
-  dishId: string;
-  potId: string;
-}
-export const planKey = (c: Course): string => `${c.dishId}@${c.potId}`;
 
 export const EveningActions = createActionGroup({
   source: 'Evening',
@@ -18,29 +12,46 @@ export const EveningActions = createActionGroup({
     Courses: props<{ courses: Course[] }>(),
     'Serve At': props<{ time: string }>(),
     Planned: props<{ key: string; plan: Plan | null; problem: string | null }>(),
+    /** what is on the stove, and what came off it last */
+    'Stove Seen': props<{ cooking: Cook[]; newest: CookSummary[]; nowMs: number }>(),
     /** a course goes on the stove now */
     Start: props<{ course: Course; nowMs: number }>(),
+    /** the page is closed */
+    Leave: emptyProps(),
     Failed: props<{ failure: Failure }>(),
   },
 });
 
 export interface EveningState {
   dishes: StoredDish[];
+  /** the dishes of the Shelf are here */
+  loaded: boolean;
   courses: Course[];
   /** "19:00" of the kitchen's day */
   serveAt: string;
   plans: Record<string, { plan: Plan | null; problem: string | null }>;
+  cooking: Cook[];
   failure: Failure | null;
 }
 
 export const eveningFeature = createFeature({
   name: 'evening',
   reducer: createReducer<EveningState>(
-    { dishes: [], courses: [], serveAt: '19:00', plans: {}, failure: null, ...eveningKept() },
+    {
+      dishes: [],
+      loaded: false,
+      courses: [],
+      serveAt: '19:00',
+      plans: {},
+      cooking: [],
+      failure: null,
+      ...eveningKept(),
+    },
     // A dish may have been changed on the Bench since: plans are made anew.
     on(EveningActions.loaded, (s, { dishes }) => ({
       ...s,
       dishes,
+      loaded: true,
       // A dish that is no longer on the Shelf leaves the evening.
       courses: s.courses.filter((c) => dishes.some((d) => d.id === c.dishId)),
       plans: {},
@@ -51,6 +62,11 @@ export const eveningFeature = createFeature({
     on(EveningActions.planned, (s, { key, plan, problem }) => ({
       ...s,
       plans: { ...s.plans, [key]: { plan, problem } },
+    })),
+    on(EveningActions.stoveSeen, (s, { cooking, newest, nowMs }) => ({
+      ...s,
+      cooking,
+      courses: asOnStove(s.courses, { cooking, newest }, nowMs),
     })),
     on(EveningActions.failed, (s, { failure }) => ({ ...s, failure })),
   ),

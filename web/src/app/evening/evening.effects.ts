@@ -3,13 +3,28 @@ import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
-import { catchError, concatMap, filter, from, map, of, switchMap, tap } from 'rxjs';
+import {
+  catchError,
+  concatMap,
+  exhaustMap,
+  filter,
+  forkJoin,
+  from,
+  map,
+  of,
+  switchMap,
+  takeUntil,
+  tap,
+  timer,
+} from 'rxjs';
 import { Api, failureOf } from '../api/client';
+import { HouseClock } from '../state/clock';
 import { kitchenFeature } from '../state/kitchen';
 import { newCook } from '../state/new-cook';
 import { Planner, PlanProblem } from '../workers/planner';
 import { keepEvening } from './evening-store';
-import { EveningActions, eveningFeature, planKey } from './evening.slice';
+import { planKey } from './courses';
+import { EveningActions, eveningFeature } from './evening.slice';
 
 export const loadEvening = createEffect(
   (actions = inject(Actions), api = inject(Api)) =>
@@ -25,11 +40,36 @@ export const loadEvening = createEffect(
   { functional: true },
 );
 
+/** The stove is looked at while the page is open: a dish that is late there moves the others. */
+const lookEveryMs = 15_000;
+/** What was cooked this evening is among the newest of the log. */
+const newestLooked = 10;
+
+export const watchStove = createEffect(
+  (actions = inject(Actions), api = inject(Api), clock = inject(HouseClock)) =>
+    actions.pipe(
+      ofType(EveningActions.loaded),
+      switchMap(() =>
+        timer(0, lookEveryMs).pipe(
+          takeUntil(actions.pipe(ofType(EveningActions.leave))),
+          exhaustMap(() =>
+            forkJoin({ cooking: api.runningCooks(), page: api.cooks({ limit: newestLooked }) }).pipe(
+              map(({ cooking, page }) => EveningActions.stoveSeen({ cooking, newest: page.cooks, nowMs: clock.now() })),
+              // Without the server the evening stays as it was last seen.
+              catchError(() => of()),
+            ),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 /** Every course that has no plan yet gets one, in its own pot at the kitchen's altitude. */
 export const planCourses = createEffect(
   (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
     actions.pipe(
-      ofType(EveningActions.courses, EveningActions.loaded),
+      ofType(EveningActions.courses, EveningActions.loaded, EveningActions.stoveSeen),
       concatLatestFrom(() => [
         store.select(eveningFeature.selectEveningState),
         store.select(kitchenFeature.selectKitchen),
@@ -62,7 +102,7 @@ export const planCourses = createEffect(
 export const keepChoice = createEffect(
   (actions = inject(Actions), store = inject(Store)) =>
     actions.pipe(
-      ofType(EveningActions.courses, EveningActions.serveAt),
+      ofType(EveningActions.courses, EveningActions.serveAt, EveningActions.stoveSeen),
       concatLatestFrom(() => store.select(eveningFeature.selectEveningState)),
       tap(([, s]) => keepEvening(s)),
     ),
