@@ -46,7 +46,16 @@ export { starter } from './dish/starters';
 export { fold } from './recipe/words';
 export { suggestFoods } from './recipe/suggest';
 export { ingredientName, namesOf, type Language } from './recipe/food-names';
-export { askedBelow, readLine, type ReadLine } from './recipe/line';
+export { askedBelow, readLine, type Own, type ReadLine } from './recipe/line';
+export { ownAmountOf } from './recipe/own-measures';
+export {
+  ownMeasureG,
+  ownMeasureId,
+  ownMeasureMl,
+  ownMeasureSchema,
+  scoopOf,
+  type OwnMeasure,
+} from './food/own-measure';
 export * from './recipe/reading';
 export { saidParams, type Said } from './recipe/said';
 export { answeredLine } from './recipe/answer';

@@ -107,14 +107,16 @@ test('pasta of one’s own goes by the minutes on its packet', () => {
 });
 
 test('lines are read by its name, one or many, in grams and in pieces', () => {
-  const read = (text: string) => readLine(text, 'en', [smokedTofu])[0]!;
+  const read = (text: string) => readLine(text, 'en', { ownFoods: [smokedTofu] })[0]!;
   expect(read('300 g smoked tofu, cubes')).toMatchObject({ food: 'own-smoked-tofu', grams: 300, left: [] });
   expect(read('2 smoked tofus')).toMatchObject({ food: 'own-smoked-tofu', grams: 400 });
   expect(read('300 g tofu')).toMatchObject({ food: 'tofu' });
 });
 
 test('a recipe that names it becomes a dish that can be planned, written and read anywhere', () => {
-  const { dish } = readRecipe('Smoked rice\nServes 4\n300 g long-grain rice\n200 g Smoked tofu', 'en', [smokedTofu]);
+  const { dish } = readRecipe('Smoked rice\nServes 4\n300 g long-grain rice\n200 g Smoked tofu', 'en', {
+    ownFoods: [smokedTofu],
+  });
   const p = plan(dish!, seaLevel);
   expect(dish!.ingredients[1]).toMatchObject({ food: 'own-smoked-tofu', ownFood: { like: 'tofu' } });
   expect(card(dish!, p)).toContain('Smoked tofu');

@@ -190,3 +190,51 @@ test('everything is saved as one file, and a kitchen that is brought it has noth
   });
   await expect(everything.getByRole('alert')).toContainText('This is no archive of Einkorn');
 });
+
+test('a glass is weighed once: lines are measured with it, amounts are shown in it, dishes keep mL', async ({
+  page,
+}) => {
+  await page.goto(`${hut.url}/kitchen`);
+  await kept(page);
+  await page.getByRole('button', { name: 'Weigh a glass' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.locator(':focus')).toHaveCount(1);
+  await dialog.getByLabel('The scale shows, g').fill('9000');
+  await expect(dialog.getByText(/would hold 9,?0\d\d mL/)).toBeVisible();
+  await dialog.getByLabel('The scale shows, g').fill('310');
+  await dialog.getByLabel('What you call it').fill('my mug');
+  await expect(dialog.getByText('It holds 311 mL.')).toBeVisible();
+  await noBarriers(page);
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('holds 311 mL, level')).toBeVisible();
+  await kept(page);
+
+  await page.goto(`${hut.url}/recipe`);
+  await page
+    .getByLabel('Paste a recipe')
+    .fill('Mug rice\nServes 2\n1 my mug basmati\n300 g chicken thighs, diced\n1 1/2 my mugs stock');
+  await page.getByRole('button', { name: 'Our plan to the Bench' }).click();
+  await tab(page, 'Gather').click();
+  const amount = page.getByLabel('How much basmati');
+  await expect(amount).toHaveValue('311 mL');
+  const bench = page.url();
+
+  // Shown in the mug from now on; typed in it, too.
+  await page.goto(`${hut.url}/kitchen`);
+  await page.locator('ek-own-measures ek-choice').getByText('my mug', { exact: true }).click();
+  await kept(page);
+  await page.goto(bench);
+  await expect(amount).toHaveValue('1 my mug');
+  // A bare number counts what the field shows.
+  for (const [typed, shown] of [
+    ['2 my mugs', '2 my mug'],
+    ['3', '3 my mug'],
+  ] as const) {
+    await amount.fill(typed);
+    await amount.blur();
+    await expect(amount).toHaveValue(shown);
+  }
+  await expect
+    .poll(async () => JSON.stringify(await (await fetch(`${hut.url}/api/dishes`)).json()))
+    .toContain('"amount":{"value":933,"unit":"ml"}');
+});

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { says } from '../problem';
 import { ownFoodSchema } from '../food/own-food';
+import { ownMeasureSchema } from '../food/own-measure';
 import { ownPotSchema, type PotRef } from '../pot/own-pot';
 import { potIds } from '../pot/profile';
 import { fields } from './fields';
@@ -59,6 +60,23 @@ export const kitchenSchema = z
       .max(300, says('at-most', { value: '300 foods' }))
       .refine((all) => new Set(all.map((f) => f.id)).size === all.length, {
         error: says('own-id-twice'),
+      })
+      .optional(),
+    /** glasses and cups of the cook's own, weighed */
+    ownMeasures: z
+      .array(ownMeasureSchema)
+      .max(20, says('at-most', { value: '20 measures' }))
+      .refine((all) => new Set(all.map((m) => m.id)).size === all.length, {
+        error: says('own-id-twice'),
+      })
+      .optional(),
+    /** which of them is this kitchen's cup: amounts in cups are shown in it */
+    cupId: z.string().max(60).optional(),
+    /** which salt and which stock stand here, where a line says no more */
+    usual: z
+      .strictObject({
+        salt: z.enum(['salt', 'salt-sea', 'salt-flaky']).optional(),
+        broth: z.enum(['broth', 'broth-low-salt']).optional(),
       })
       .optional(),
     /** what the cook guessed in the lessons of the lab, the oldest first */

@@ -3,6 +3,7 @@ import { findFood, measurable } from '../food/find';
 import { recordOf, type OwnFood } from '../food/own-food';
 import type { FoodRecord } from '../food/record';
 import { toGrams } from '../quantity/convert';
+import type { OwnMeasure } from '../food/own-measure';
 import type { Amount } from '../quantity/parse';
 import { headAmount, measureOf } from './amount';
 import type { Params } from '../words/sentence';
@@ -19,11 +20,13 @@ import { tasteWords } from './line-unweighed';
 import { misfitIn } from './misfits';
 import { nearFoods } from './near-foods';
 import { ownFoodIn } from './own-foods';
+import { asMeasured, ownMeasureIn } from './own-measures';
 import { headFood } from './name-head';
 import { said, saidIn, saidOfMisfit, type ReadingCode, type Said } from './said';
 import { readPrep } from './prep';
 import { asTyped, ownWords } from './own-words';
 import { isPlain } from './qualifiers';
+import { asUsual, type Usual } from './usual';
 import { plainLine, withoutBrackets, wordsOf } from './words';
 
 type Prep = NonNullable<Ingredient['prep']>;
@@ -57,6 +60,13 @@ export interface ReadLine {
   refused: boolean;
 }
 
+/** What a kitchen has of its own that lines may name: its foods come before those of the table, its glasses stand for what they hold, its salt and stock for those that no line describes. */
+export interface Own {
+  ownFoods?: readonly OwnFood[] | undefined;
+  ownMeasures?: readonly OwnMeasure[] | undefined;
+  usual?: Usual | undefined;
+}
+
 /** The record of the food of a line; null where none was understood. */
 export const foodIn = (l: ReadLine): FoodRecord | null => (l.food === null ? null : recordOf({ ...l, food: l.food }));
 
@@ -67,10 +77,21 @@ export const askedBelow = 0.7;
  *
  * @param language which names and rules are tried first; a line that is plainly Spanish is read as such, and the other
  * language is tried where the first knows no food
- * @param ownFoods foods of the cook's own: their names come before those of the table
+ * @param kitchen foods and glasses of the cook's own, and which salt and stock stand there
  */
-export function readLine(text: string, language: Language = 'en', ownFoods: readonly OwnFood[] = []): ReadLine[] {
-  const plain = plainLine(text);
+export function readLine(text: string, language: Language = 'en', kitchen: Own = {}): ReadLine[] {
+  const measured = ownMeasureIn(plainLine(text), kitchen.ownMeasures ?? []);
+  const plain = measured?.plain ?? plainLine(text);
+  return readPlain({ text, plain }, language, kitchen)
+    .map((l) => (measured ? asMeasured(l, measured.measure) : l))
+    .map((l) => asUsual(l, kitchen.usual ?? {}));
+}
+
+function readPlain(
+  { text, plain }: { text: string; plain: string },
+  language: Language,
+  { ownFoods = [] }: Own,
+): ReadLine[] {
   const own = ownFoodIn(plain, ownFoods, language);
   if (own) return [noted({ ...asOwn(readInEither(own.plain, language), own.food), text }, language)];
   const { parts, ownWords } = partsOfLine(plain);

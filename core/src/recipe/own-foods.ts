@@ -25,7 +25,7 @@ const standIn = (food: string, language: Language): string =>
   namesOf(food, language)[0] ?? namesOf(food, 'en')[0] ?? food.replaceAll('-', ' ');
 
 /** A name as whole words, one or many of it. */
-function nameIn(name: string): RegExp {
+export function nameIn(name: string): RegExp {
   const words = plainLine(name)
     .split(' ')
     .map((w) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))

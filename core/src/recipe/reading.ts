@@ -1,14 +1,14 @@
 import * as z from 'zod';
 import { freeId } from '../dish/free-id';
 import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ingredient } from '../dish/schema';
-import { ownFoodSchema, recordOf, type OwnFood } from '../food/own-food';
+import { ownFoodSchema, recordOf } from '../food/own-food';
 import { isPlainLiquid } from '../food/plain-liquids';
 import { issueAt, refusal } from '../problem';
 import type { Params } from '../words/sentence';
 import { asksOf, remark, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { languages, namesOf, type Language } from './food-names';
-import { foodIn, readLine, type ReadLine } from './line';
+import { foodIn, readLine, type Own, type ReadLine } from './line';
 import { crumbledInSteps, cutInSteps } from './cut-in-steps';
 import { finishAsInSteps } from './finish-in-steps';
 import { marinateAsInSteps } from './marinade-in-steps';
@@ -76,24 +76,24 @@ export type Reading = z.infer<typeof readingSchema>;
  * Reads a recipe: plain text, Markdown, JSON-LD, a saved page, or a dish document of our own. Nothing in it is run, fetched
  * or kept but the recipe. Throws Problem `recipe-empty`, `recipe-too-long` or `recipe-unknown` where there is none.
  *
- * @param ownFoods foods of the cook's own, by whose names lines are read too
+ * @param kitchen foods and glasses of the cook's own, by whose names lines are read too
  */
-export function readRecipe(source: string, asked?: Language, ownFoods: readonly OwnFood[] = []): Reading {
+export function readRecipe(source: string, asked?: Language, kitchen: Own = {}): Reading {
   if (source.length > longest)
     throw refusal('recipe-too-long', {}, issueAt('text', 'most-characters', { millions: longest / 1_000_000 }));
   const text = source.replace(/^\uFEFF/, '').replaceAll('\0', '');
   if (text.trim() === '') throw refusal('recipe-empty', {}, issueAt('text', 'nothing-to-read'));
   const found = sourceOf(text);
   if ('dish' in found) return ownDish(found.dish, found.leftOut, asked ?? 'en');
-  return readingOf(found, asked ?? languageOf(found), ownFoods);
+  return readingOf(found, asked ?? languageOf(found), kitchen);
 }
 
 /** Reads a schema.org document that was already parsed. */
-export function readLinkedData(doc: unknown, asked?: Language, ownFoods: readonly OwnFood[] = []): Reading {
+export function readLinkedData(doc: unknown, asked?: Language, kitchen: Own = {}): Reading {
   const recipe = findRecipe(doc);
   if (!recipe) throw noRecipe();
   const parts = partsOfRecipe(recipe, withoutMarkup);
-  return readingOf(parts, asked ?? languageOf(parts), ownFoods);
+  return readingOf(parts, asked ?? languageOf(parts), kitchen);
 }
 
 const spanishWords =
@@ -106,7 +106,7 @@ const languageOf = (parts: RecipeParts): Language => {
   return (all.match(spanishWords)?.length ?? 0) > (all.match(englishWords)?.length ?? 0) ? 'es' : 'en';
 };
 
-function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly OwnFood[] = []): Reading {
+function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Reading {
   if (parts.lines.length === 0 && parts.steps.length === 0) throw noRecipe();
   const report: Remark[] = [];
   const tell = (code: ReadingCode, params: Params, severity: Remark['severity'] = 'info'): void =>
@@ -114,7 +114,7 @@ function readingOf(parts: RecipeParts, language: Language, ownFoods: readonly Ow
   const read = parts.lines
     .slice(0, mostLines)
     .flatMap(({ text, group }) =>
-      readLine(text, language, ownFoods).map((line): ReadLine =>
+      readLine(text, language, kitchen).map((line): ReadLine =>
         group && !line.joins && line.food ? { ...line, joins: group } : line,
       ),
     );

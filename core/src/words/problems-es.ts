@@ -155,6 +155,9 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'mark-most': 'Ninguna olla a presión se llena más de dos tercios, ponga lo que ponga.',
     'programs-needed': 'Ponga al menos un programa, o ninguno.',
     'like-food-needed': 'Elija el alimento de la lista como el que se porta.',
+    'scoop-size': 'Al ras le caben {{ g }} g de arroz. Pese lo que saca con él, sin su propio peso.',
+    'measure-size':
+      'Así cabrían {{ ml }} mL. Pese lo que contiene, sin su propio peso: le caben de {{ least }} a {{ most }} mL.',
     'number-above-0': 'Ponga un número mayor que 0.',
     'piece-too-heavy': 'Una pieza de más de 3 kg queda fuera de lo que cubre el modelo.',
     'packet-too-heavy': 'Un paquete de más de 20 kg es demasiado.',

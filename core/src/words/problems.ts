@@ -164,6 +164,9 @@ export const problemWords = {
     'mark-most': 'No pressure cooker is filled beyond two thirds, whatever stands on it.',
     'programs-needed': 'Give at least one program, or none at all.',
     'like-food-needed': 'Choose the food of the list that it behaves like.',
+    'scoop-size': 'Level it holds {{ g }} g of rice. Weigh what you scoop with it, without its own weight.',
+    'measure-size':
+      'That would hold {{ ml }} mL. Weigh what is in it, without its own weight: it holds {{ least }} to {{ most }} mL.',
     'number-above-0': 'Use a number above 0.',
     'piece-too-heavy': 'A piece over 3 kg is outside what the model covers.',
     'packet-too-heavy': 'A packet over 20 kg is too large.',

@@ -158,9 +158,10 @@ const withMissing = (here: Kitchen, brought: Kitchen): Kitchen => ({
   ...here,
   ...missingOf('ownPots', here, brought),
   ...missingOf('ownFoods', here, brought),
+  ...missingOf('ownMeasures', here, brought),
 });
 
-function missingOf<K extends 'ownPots' | 'ownFoods'>(
+function missingOf<K extends 'ownPots' | 'ownFoods' | 'ownMeasures'>(
   key: K,
   here: Kitchen,
   brought: Kitchen,

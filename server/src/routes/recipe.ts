@@ -11,14 +11,14 @@ const body = z.union([
   z.strictObject({ jsonld: z.union([z.record(z.string(), z.unknown()), z.array(z.unknown())]), lang }),
 ]);
 
-/** POST /api/recipe {text, lang?} or {jsonld, lang?}: the reader of recipes over HTTP, with the foods of this kitchen. Nothing is stored. */
+/** POST /api/recipe {text, lang?} or {jsonld, lang?}: the reader of recipes over HTTP, with the foods and glasses of this kitchen. Nothing is stored. */
 export function recipeRoutes(store: Store, sums: Sums): Router {
   const r = Router();
   r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
     if (!parsed.success) throw problemOf('recipe-invalid', parsed.error);
-    const { ownFoods } = await getKitchen(store);
-    res.json(await sums('recipe', { ...parsed.data, ownFoods }));
+    const { ownFoods, ownMeasures, usual } = await getKitchen(store);
+    res.json(await sums('recipe', { ...parsed.data, ownFoods, ownMeasures, usual }));
   });
   return r;
 }

@@ -10,7 +10,7 @@ import {
   type Kitchen,
   type Language,
   type Learned,
-  type OwnFood,
+  type Own,
   type Plan,
   type Reading,
   type Texture,
@@ -22,7 +22,7 @@ interface Asked {
   plan: { dish: unknown; kitchen?: unknown; mode?: 'solve' | 'evaluate' | undefined; texture?: Texture | undefined };
   /** the same as text: it goes out as it comes, and the thread of the taps has nothing to do with it */
   'plan-json': Asked['plan'];
-  recipe: ({ text: string } | { jsonld: unknown }) & { lang?: Language | undefined; ownFoods?: OwnFood[] | undefined };
+  recipe: ({ text: string } | { jsonld: unknown }) & Own & { lang?: Language | undefined };
   'look-back': Cook;
   learn: { kitchen: Kitchen; cooks: Cook[] };
 }
@@ -41,8 +41,8 @@ const sums: { [K in SumKind]: (asked: Asked[K]) => Answered[K] } = {
     return (mode === 'evaluate' ? evaluate : plan)(readDish(dish), readKitchen(kitchen), options);
   },
   'plan-json': (asked) => JSON.stringify(sums.plan(asked)),
-  recipe: ({ lang, ownFoods, ...asked }) =>
-    'text' in asked ? readRecipe(asked.text, lang, ownFoods) : readLinkedData(asked.jsonld, lang, ownFoods),
+  recipe: ({ lang, ...asked }) =>
+    'text' in asked ? readRecipe(asked.text, lang, asked) : readLinkedData(asked.jsonld, lang, asked),
   'look-back': (cook) => debrief(cook),
   learn: (log) => learn(log),
 };

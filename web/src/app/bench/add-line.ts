@@ -126,7 +126,7 @@ export class AddLine {
   readonly line = computed((): ReadLine | null =>
     this.text().trim().length < 2
       ? null
-      : readLine(this.text(), this.fmt.locale().startsWith('es') ? 'es' : 'en', this.ownFoods())[0]!,
+      : readLine(this.text(), this.fmt.locale().startsWith('es') ? 'es' : 'en', this.kitchen())[0]!,
   );
   /** a line whose food and amount are known; anything else says what is missing */
   readonly read = computed((): WholeLine | null => {

@@ -4,10 +4,12 @@ import {
   ingredientGrams,
   isMince,
   isToTaste,
+  ownAmountOf,
   pieceOf,
   parseAmount,
   Problem,
   recordOf,
+  type Amount,
   type Ingredient,
 } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
@@ -25,6 +27,7 @@ import { withIngredient, withoutIngredient, withPrep } from './edits';
 import { PrepList } from './prep-list';
 import { ScaleBar } from './scale-bar';
 import { TryIt } from './try-it';
+import { kitchenFeature } from '../state/kitchen';
 import { Bound } from '../ui/bound';
 
 /** 1 Gather: what the cook has, in the measures they think in; every field says what it understood. */
@@ -73,6 +76,9 @@ import { Bound } from '../ui/bound';
       width: 100%;
       font-weight: 700;
       font-size: var(--size-body);
+    }
+    .amount.long {
+      font-size: var(--size-note);
     }
     .bad .amount {
       border-color: var(--paprika);
@@ -133,6 +139,7 @@ export class GatherSheet {
   readonly dish = this.store.selectSignal(benchFeature.selectDish);
   readonly plan = this.store.selectSignal(benchFeature.selectPlan);
   readonly names = this.store.selectSignal(benchFeature.selectNames);
+  private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly drafts = this.store.selectSignal(benchFeature.selectDrafts);
   readonly typing = signal<{ id: string; text: string } | null>(null);
 
@@ -220,7 +227,7 @@ export class GatherSheet {
   /** A text that reads as an amount changes the dish; any other stays in its field with its message. */
   private amount(i: Ingredient, text: string): void {
     try {
-      const amount = parseAmount(text, i.amount.unit);
+      const amount = this.ownAmount(i, text) ?? parseAmount(text, i.amount.unit);
       checkToTaste({ ...i, amount }, 'ingredients');
       this.store.dispatch(BenchActions.clearDraft({ field: i.id }));
       const dish = this.dish();
@@ -232,6 +239,13 @@ export class GatherSheet {
       if (!(e instanceof Problem)) throw e;
       this.store.dispatch(BenchActions.draft({ field: i.id, text, message: e.message }));
     }
+  }
+
+  /** In a glass of the cook's own; a bare number counts those that the field shows. */
+  private ownAmount(i: Ingredient, text: string): Amount | null {
+    const cup = this.fmt.cupFor(i.amount);
+    const isBare = !/\p{L}/u.test(text);
+    return ownAmountOf(cup !== null && isBare ? `${text} ${cup}` : text, this.kitchen().ownMeasures ?? []);
   }
 
   prep(i: Ingredient, change: NonNullable<Ingredient['prep']>): void {

@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import {
   gPerOunce,
   nameOrFood,
+  ownMeasureMl,
   roundKitchen,
   showAmount,
   showFraction,
@@ -40,8 +41,8 @@ export class Format {
 
   /** changes where figures are shown in other units */
   readonly shown = computed(() => {
-    const { units: volumes, weights, temperature, lengths } = this.kitchen();
-    return [volumes, weights, temperature, lengths].join(' ');
+    const { units: volumes, weights, temperature, lengths, cupId } = this.kitchen();
+    return [volumes, weights, temperature, lengths, cupId].join(' ');
   });
   private readonly plurals = computed(() => new Intl.PluralRules(this.lang()));
 
@@ -136,15 +137,30 @@ export class Format {
   private inCups(): boolean {
     return this.kitchen().units === 'cups';
   }
-  /** "1½ cups" for a volume, spoons when it is little. */
+  /** The glass of the cook's own that stands for the cup in this kitchen. */
+  private readonly ownCup = computed(() => {
+    const { cupId, ownMeasures = [] } = this.kitchen();
+    const own = ownMeasures.find((m) => m.id === cupId);
+    return own ? { name: own.name, ml: ownMeasureMl(own) } : null;
+  });
+  /** "1½ cups" for a volume, "1½ my mug" where the kitchen has a cup of its own, spoons when it is little. */
   cups(ml: number): string {
+    const own = this.ownCup();
+    if (own && ml >= own.ml / 4 - 5) return `${showFraction(ml / own.ml)} ${own.name}`;
     const key = ml < units['cup-us'].size / 4 - 5 ? 'tbsp' : 'cup-us';
     const value = ml / units[key].size;
     const shown = showFraction(value);
     return `${shown} ${this.unit(key, value)}`;
   }
+  /** The name of the kitchen's own cup where an amount is shown in it: what is measured by the cup is, a spoon stays a spoon. */
+  cupFor({ value, unit }: Amount): string | null {
+    const own = this.inCups() ? this.ownCup() : null;
+    const { kind, size } = units[unit];
+    return own && kind === 'volume' && value * size >= own.ml / 4 - 5 ? own.name : null;
+  }
   /** An amount as it was given: "1½ cups", "to taste". */
   amount({ value, unit }: Amount): string {
+    if (this.cupFor({ value, unit })) return this.cups(value * units[unit].size);
     const word = this.unit(unit, value);
     return unit === 'to-taste' ? word : `${showAmount(value, unit, this.locale())} ${word}`;
   }

@@ -27,6 +27,7 @@ import { Archive } from './archive';
 import { Calibrate } from './calibrate';
 import { HouseKeys } from './house-keys';
 import { OtherDevices } from './other-devices';
+import { OwnMeasures } from './own-measures';
 import { OwnPotDialog } from './own-pot-dialog';
 import { Snapshots } from './snapshots';
 import { Bound } from '../ui/bound';
@@ -49,6 +50,7 @@ const waysShown = ['language', 'units', 'weights', 'temperature', 'lengths', 'th
     InputNumber,
     OwnFoodDialog,
     OtherDevices,
+    OwnMeasures,
     OwnPotDialog,
     PotNamePipe,
     Snapshots,

@@ -91,17 +91,19 @@ export const read = createEffect(
   (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
     merge(
       actions.pipe(ofType(RecipeActions.typed, RecipeActions.draftFound)),
-      // A new food of one's own may be what a line was waiting for.
+      // A new food or glass of one's own may be what a line was waiting for.
       actions.pipe(
         ofType(KitchenActions.change),
-        filter(({ change }) => change.ownFoods !== undefined),
+        filter(({ change }) =>
+          (['ownFoods', 'ownMeasures', 'usual'] as const).some((key) => change[key] !== undefined),
+        ),
       ),
     ).pipe(
       concatLatestFrom(() => [store.select(recipeFeature.selectText), store.select(kitchenFeature.selectKitchen)]),
-      switchMap(([, text, { ownFoods }]) =>
+      switchMap(([, text, { ownFoods, ownMeasures, usual }]) =>
         text.trim() === ''
           ? EMPTY
-          : planner.read(text, ownFoods).pipe(
+          : planner.read(text, { ownFoods, ownMeasures, usual }).pipe(
               map((reading) => RecipeActions.read({ reading })),
               catchError((e: unknown) => of(RecipeActions.notRead({ message: messageOf(e) }))),
             ),
@@ -115,8 +117,8 @@ export const bring = createEffect(
     actions.pipe(
       ofType(RecipeActions.brought),
       concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
-      switchMap(([{ source }, { ownFoods }]) =>
-        planner.bring(source, ownFoods).pipe(
+      switchMap(([{ source }, { ownFoods, ownMeasures, usual }]) =>
+        planner.bring(source, { ownFoods, ownMeasures, usual }).pipe(
           map(({ text, dish }) => (dish ? RecipeActions.keepDish({ dish }) : RecipeActions.typed({ text }))),
           catchError((e: unknown) => of(RecipeActions.notBrought({ message: messageOf(e) }))),
         ),

@@ -20,9 +20,10 @@ interface Drawn {
 const view = { w: 376, h: 318, left: 27, bottom: 264, maxW: 330, maxH: 218 };
 /** Thin layers and spoonfuls are drawn but not labelled. */
 const labelFromG = 25;
-/** The litre marks stand left of the labels; a letter of a name, the narrowest amount, and a leader with its gap, in units of the drawing. */
+/** The litre marks stand left of the labels; a letter of a name and of an amount, the narrowest amount, and a leader with its gap, in units of the drawing. */
 const leftOfLabels = 34;
 const perLetter = 8.2;
+const perDigit = 7.2;
 const leastAmount = 46;
 const gapOfLabels = 14;
 /** Fewer labels than these would tell too little; few labels are not spread over the whole pot. */
@@ -223,11 +224,17 @@ export class PotSection {
     });
   }
 
+  amountOf(layer: StackLayer, grams: number): string {
+    return layer.kind === 'liquid' ? this.fmt.ml(layer.litres * 1000) : this.fmt.grams(grams);
+  }
+
   /** Width of each label with its leader, in units of the drawing. */
   private widths(layers: readonly StackLayer[]): number[] {
     return layers.map((l) => {
       const name = this.short(this.names()[l.ingredient] ?? [l.ingredient]);
-      return Math.max(leastAmount, perLetter * lettersOf(name)) + gapOfLabels;
+      // What is shown of a layer is its own share; of what lies in several only the drawing knows the whole.
+      const amount = perDigit * this.amountOf(l, l.grams).length;
+      return Math.max(leastAmount, perLetter * lettersOf(name), amount) + gapOfLabels;
     });
   }
 

@@ -9,7 +9,7 @@ import type {
   Near,
   NextTime,
   Outlook,
-  OwnFood,
+  Own,
   Plan,
   Reading,
   Reality,
@@ -107,13 +107,13 @@ export class Planner {
   }
 
   /** What a recipe says; a newer text overtakes a waiting one. */
-  read(text: string, ownFoods: readonly OwnFood[] = []): Observable<Reading> {
-    return this.done(this.fast.ask({ kind: 'recipe', text, ownFoods }, ++this.ids));
+  read(text: string, own: Own = {}): Observable<Reading> {
+    return this.done(this.fast.ask({ kind: 'recipe', text, own }, ++this.ids));
   }
 
   /** What a file or a pasted page holds. */
-  bring(source: string, ownFoods: readonly OwnFood[] = []): Observable<Brought> {
-    return this.done(this.fast.ask({ kind: 'bring', text: source, ownFoods }, ++this.ids));
+  bring(source: string, own: Own = {}): Observable<Brought> {
+    return this.done(this.fast.ask({ kind: 'bring', text: source, own }, ++this.ids));
   }
 
   /** Both pots of a lesson of the lab; a slider that was moved on overtakes the place before. */

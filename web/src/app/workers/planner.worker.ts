@@ -63,14 +63,14 @@ function judged({ plan: written, changes }: Written): Judged {
 }
 
 function valueOf(id: number, ask: Question): Extract<Reply, { type: 'done' }>['value'] {
-  if ('text' in ask) return ask.kind === 'recipe' ? readRecipe(ask.text, undefined, ask.ownFoods) : brought(ask);
+  if ('text' in ask) return ask.kind === 'recipe' ? readRecipe(ask.text, undefined, ask.own) : brought(ask);
   if ('lesson' in ask) return cookLesson(lessons[ask.lesson], ask.value);
   return answer(id, ask);
 }
 
-function brought({ text: source, ownFoods }: ReadAsk): Brought {
+function brought({ text: source, own }: ReadAsk): Brought {
   const text = recipeText(source);
-  return text === null ? { text: '', dish: readRecipe(source, undefined, ownFoods).dish } : { text, dish: null };
+  return text === null ? { text: '', dish: readRecipe(source, undefined, own).dish } : { text, dish: null };
 }
 
 /** Questions that bring no plan along and need one are planned first. */

@@ -9,7 +9,7 @@ import type {
   Near,
   NextTime,
   Outlook,
-  OwnFood,
+  Own,
   Plan,
   Proposal,
   Ratios,
@@ -73,8 +73,8 @@ export interface Brought {
 export interface ReadAsk {
   kind: 'recipe' | 'bring';
   text: string;
-  /** foods of the cook's own, by whose names lines are read too */
-  ownFoods: readonly OwnFood[];
+  /** what is the cook's own, by whose names lines are read too */
+  own: Own;
 }
 
 /** A lesson of the lab with its slider somewhere; where the question has it if it is not said. */
