@@ -16,7 +16,7 @@ const step = (folder, i) =>
     { path: '^core/src/plan/', pathNot: `^core/src/plan/(${planSteps.slice(0, i + 1).join('|')})/` },
     `core/plan/${folder} may use the steps before it only`,
   );
-const places = ['shelf', 'bench', 'stove', 'log', 'kitchen', 'lab'];
+const places = ['shelf', 'recipe', 'bench', 'evening', 'stove', 'log', 'kitchen', 'lab'];
 
 module.exports = {
   forbidden: [

@@ -131,3 +131,5 @@ export { rescue } from './rescue/rescue';
 export { symptoms, type Answers, type Detour, type Move, type MoveStep, type Symptom } from './rescue/moves';
 export { firstSymptoms } from './rescue/first-stage';
 export { schedulesFor, type KnownProgram } from './plan/questions/schedules';
+export { bowlCapacityLitres, trivetMm, usualBowl, type InnerBowl } from './pot/inner-bowl';
+export { bowlLimit } from './plan/setup/bounds';

@@ -6,7 +6,9 @@ import { isSamePot, ownPotId, ownPotSchema, potProfile, type OwnPot } from '../s
 import { potIds, pots } from '../src/pot/profile';
 import { Problem } from '../src/problem';
 import { readKitchen } from '../src/dish/read';
+import { bowlHistory, usualBowl, type InnerBowl } from '../src/pot/inner-bowl';
 import { board } from './helpers/board';
+import { demoDish } from './helpers/demo';
 
 /* Pots of the cook's own: what the manual says, and the known pot that it is like for the rest. */
 const own = (more: Partial<OwnPot> = {}): OwnPot =>
@@ -109,5 +111,71 @@ describe('in the kitchen', () => {
     expect(ownPotId('Großer Topf!')).toBe('pot-gro-er-topf');
     expect(ownPotId('Blue', ['pot-blue'])).toBe('pot-blue-2');
     expect(ownPotId('…')).toBe('pot-own');
+  });
+});
+
+describe('its rack and its bowl', () => {
+  const bowl = { diameterMm: 160, heightMm: 90, wall: 'steel' } as const;
+  const at = (more: Partial<OwnPot>): string[] =>
+    (
+      ownPotSchema.safeParse({ id: 'pot-blue', name: 'Blue pot', like: 'electric-5.7', ...more }).error?.issues ?? []
+    ).map((i) => i.path.join('.'));
+  const inBowl = demoDish('goat-curry-bowl-rice');
+  const planIn = (more: Partial<OwnPot>) => plan(inBowl, kitchenWith(own(more)));
+
+  test('a bowl that does not go in is refused at its field', () => {
+    expect(at({ bowl })).toEqual([]);
+    expect(at({ bowl: { ...bowl, diameterMm: 260 } })).toEqual(['bowl.diameterMm']);
+    expect(at({ bowl: { ...bowl, heightMm: 240 } })).toEqual(['bowl.heightMm']);
+    // On a high rack the same bowl stands over the rim.
+    expect(at({ bowl, rackMm: 120 })).toEqual(['bowl.heightMm']);
+  });
+  test('the usual bowl told of is the usual bowl', () => {
+    const usual = planIn({});
+    const told = planIn({ bowl: usualBowl });
+    expect([told.program, told.liquid.addMl]).toEqual([usual.program, usual.liquid.addMl]);
+  });
+  test('a small one is full before the dish is in it, a larger one is not', () => {
+    const stops = (p: ReturnType<typeof planIn>): boolean => p.warnings.some((w) => w.code === 'bowl-full');
+    expect(stops(planIn({ bowl: { ...bowl, diameterMm: 110, heightMm: 60 } }))).toBe(true);
+    expect(stops(planIn({ bowl: { ...bowl, diameterMm: 190, heightMm: 110 } }))).toBe(false);
+  });
+  test('glass lets the heat through more slowly than steel; a wide bowl more than a narrow one', () => {
+    const n = 2400;
+    const pot = {
+      dtS: 1,
+      tempC: new Float64Array(n).fill(116),
+      gaugeKpa: new Float64Array(n),
+      releaseAt: n - 1,
+      openAt: n - 1,
+    };
+    const hot = (b: InnerBowl, rawG: number): number =>
+      bowlHistory(pot, { rawG, waterG: 1.25 * rawG, startC: 20 }, b).tempC.findIndex((c) => c > 95);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 120, max: 220 }),
+        fc.integer({ min: 5, max: 60 }),
+        fc.integer({ min: 100, max: 500 }),
+        (diameterMm, wider, rawG) => {
+          const steel = { ...bowl, diameterMm };
+          expect(hot({ ...steel, wall: 'glass' }, rawG)).toBeGreaterThan(hot(steel, rawG));
+          expect(hot({ ...steel, diameterMm: diameterMm + wider }, rawG)).toBeLessThanOrEqual(hot(steel, rawG));
+        },
+      ),
+      { numRuns: 30 },
+    );
+    expect(planIn({ bowl: { ...bowl, wall: 'glass' } }).program.holdMin).toBeGreaterThanOrEqual(
+      planIn({ bowl }).program.holdMin,
+    );
+  });
+  test('a rack stands as high as its feet', () => {
+    const from = (more: Partial<OwnPot>): number =>
+      Math.min(
+        ...planIn(more)
+          .stack.filter((l) => l.place === 'inner-bowl')
+          .map((l) => l.fromMm),
+      );
+    expect(from({ rackMm: 60 })).toBeGreaterThanOrEqual(60);
+    expect(from({})).toBeLessThan(60);
   });
 });

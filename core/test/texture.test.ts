@@ -1,5 +1,5 @@
 import { findFood } from '../src/food/find';
-import { bowlHistory, bowlLitres } from '../src/grain/bowl';
+import { bowlHistory, bowlLitres } from '../src/pot/inner-bowl';
 import { bedLagS, drinksG, grainTemps, runClock, uptakePerMin } from '../src/grain/clock';
 import {
   aimIndexOf,
@@ -218,18 +218,18 @@ describe('the inner bowl', () => {
   test('lags behind the pot by minutes, more of it more, and ends near it', () => {
     const pot = flat(116, 2400);
     const minutesTo = (gRice: number, gWater: number): number => {
-      const t = bowlHistory(pot, gRice, gWater, 20).tempC;
+      const t = bowlHistory(pot, { rawG: gRice, waterG: gWater, startC: 20 }).tempC;
       return t.findIndex((x) => x > 116 - 96 * Math.exp(-1)) / 60;
     };
     expect(minutesTo(200, 250)).toBeGreaterThan(1.2);
     expect(minutesTo(200, 250)).toBeLessThan(3.5);
     expect(minutesTo(400, 500)).toBeGreaterThan(minutesTo(200, 250));
-    expect(bowlHistory(pot, 200, 250, 20).tempC.at(-1)).toBeGreaterThan(115.5);
+    expect(bowlHistory(pot, { rawG: 200, waterG: 250, startC: 20 }).tempC.at(-1)).toBeGreaterThan(115.5);
   });
   test('cannot stay more than 3 K above a falling pot', () => {
     const pot = flat(116, 2400, 1, 1800);
     for (let i = 1801; i <= 2400; i++) pot.tempC[i] = 98;
-    const t = bowlHistory(pot, 300, 380, 20).tempC;
+    const t = bowlHistory(pot, { rawG: 300, waterG: 380, startC: 20 }).tempC;
     for (let i = 1801; i <= 2400; i++) expect(t[i]!).toBeLessThanOrEqual(101 + 1e-9);
     expect(t[1799]!).toBeGreaterThan(110);
   });
@@ -249,9 +249,7 @@ describe('the inner bowl against its table', () => {
     const { tempC, releaseAt } = standIn(360, 20, 240 + 60 * extraMin, 600);
     const bowl = bowlHistory(
       { dtS: 1, tempC, gaugeKpa: new Float64Array(tempC.length), releaseAt, openAt: tempC.length - 1 },
-      rice,
-      water,
-      20,
+      { rawG: rice, waterG: water, startC: 20 },
     ).tempC;
     expect(Math.abs(bowl[360 + 90]! - atHighC)).toBeLessThan(1.2);
     expect(Math.abs(bowl[releaseAt]! - atEndC)).toBeLessThan(1.2);

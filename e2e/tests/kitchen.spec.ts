@@ -17,19 +17,27 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
   // Typed again where the first try came while the dialog was still opening on a busy machine.
   await expect(async () => {
     await dialog.getByLabel('litres').fill('8');
-    await expect(dialog.getByLabel('inner width, cm')).toHaveAttribute('placeholder', '24.9', { timeout: 2000 });
+    await expect(dialog.getByLabel('inner width, cm', { exact: true })).toHaveAttribute('placeholder', '24.9', {
+      timeout: 2000,
+    });
   }).toPass();
   await noBarriers(page);
 
   // Without a name, and as a pan, it is refused in words, and nothing is lost.
-  await dialog.getByLabel('inner width, cm').fill('40');
+  await dialog.getByLabel('inner width, cm', { exact: true }).fill('40');
   await dialog.getByRole('button', { name: 'Keep this pot' }).click();
   await expect(dialog.getByText('Give the pot a name.')).toBeVisible();
   await expect(dialog.getByText(/would be 64 mm high/)).toBeVisible();
   await dialog.getByLabel('What you call it').fill('The blue one');
-  await dialog.getByLabel('inner width, cm').fill('24');
+  await dialog.getByLabel('inner width, cm', { exact: true }).fill('24');
   await dialog.getByLabel('power, W').fill('1400');
   await dialog.getByLabel('least liquid, mL').fill('500');
+  // A bowl that does not go in is said; one that does, how much it may hold.
+  await dialog.getByLabel('bowl, inner width, cm').fill('30');
+  await dialog.getByLabel('bowl, inner height, cm').fill('9');
+  await expect(dialog.getByText('it may be 230 mm wide at most')).toBeVisible();
+  await dialog.getByLabel('bowl, inner width, cm').fill('16');
+  await expect(dialog.getByText('the bowl may hold 1.2 L')).toBeVisible();
   await dialog.getByRole('button', { name: 'Keep this pot' }).click();
   await expect(dialog).toBeHidden();
   const card = page.getByRole('radio', { name: /The blue one/ });

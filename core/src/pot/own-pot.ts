@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { trivetMm } from './inner-bowl';
 import { says } from '../problem';
 import { ranged } from '../ranged';
 import { slugId } from '../slug-id';
@@ -12,6 +13,9 @@ const manual: SourceCode = 'P';
 const mostFillShare = 2 / 3;
 /** A pot is between a pan and a tube: its height over its width [common practice]. */
 const heightOfWidth = { least: 0.3, most: 2 } as const;
+
+/** A bowl goes in with room for fingers and steam around it, mm [common practice]. */
+const bowlGapMm = 10;
 
 /** A program of a cooker that has nothing else: the name on its button, its pressure and its minutes. */
 const ownProgramSchema = z.strictObject({
@@ -62,18 +66,34 @@ export const ownPotSchema = z
       .optional(),
     /** its highest mark, as a share of its litres */
     fillShare: z.number().min(0.4, says('mark-least')).max(mostFillShare, says('mark-most')).optional(),
+    /** height of the feet of its rack */
+    rackMm: ranged(5, 150, 'mm').optional(),
+    /** the bowl that goes into it, measured inside */
+    bowl: z
+      .strictObject({
+        diameterMm: ranged(80, 380, 'mm'),
+        heightMm: ranged(30, 250, 'mm'),
+        wall: z.enum(['steel', 'glass']),
+      })
+      .optional(),
     programs: z.array(ownProgramSchema).min(1, says('programs-needed')).max(24).optional(),
     /** put away: it is no longer offered, and its cooks keep it */
     retired: z.boolean().optional(),
   })
   .superRefine((own, ctx) => {
-    const say = (path: string, message: string): void => ctx.addIssue({ code: 'custom', path: [path], message });
+    const say = (path: string, message: string): void =>
+      ctx.addIssue({ code: 'custom', path: path.split('.'), message });
     if (!potIds.includes(own.like)) return;
     const { litres, diameterMm, highKpa, lowKpa } = numbersOf(own);
     const heightMm = (litres * 1e6) / ((Math.PI / 4) * diameterMm ** 2);
     const ratio = heightMm / diameterMm;
     if (ratio < heightOfWidth.least || ratio > heightOfWidth.most)
       say('diameterMm', says('pot-shape', { litres, wideMm: Math.round(diameterMm), highMm: Math.round(heightMm) }));
+    if (own.bowl && own.bowl.diameterMm > diameterMm - bowlGapMm)
+      say('bowl.diameterMm', says('bowl-wider', { mostMm: Math.round(diameterMm - bowlGapMm) }));
+    const roomMm = heightMm - (own.rackMm ?? trivetMm);
+    if (own.bowl && own.bowl.heightMm > roomMm)
+      say('bowl.heightMm', says('bowl-higher', { mostMm: Math.max(0, Math.round(roomMm)) }));
     if (lowKpa !== null && lowKpa >= highKpa) say('lowKpa', says('low-under-high', { highKpa: Math.round(highKpa) }));
     if (lowKpa === null && own.programs?.some((p) => p.pressure === 'low')) say('programs', says('no-low-pressure'));
   });
@@ -134,6 +154,8 @@ function ownProfile(own: OwnPot): PotProfile {
       closePa: like.whistle.closePa * byPressure,
     },
     programs: own.programs ?? like.programs,
+    rackMm: own.rackMm,
+    bowl: own.bowl,
   };
   profiles.set(own, made);
   return made;

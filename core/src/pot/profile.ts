@@ -1,3 +1,4 @@
+import type { InnerBowl } from './inner-bowl';
 import type { Sourced } from '../source';
 
 /**
@@ -47,6 +48,9 @@ export interface PotProfile {
   /** its highest mark, as a share of its litres */
   fillShare: number;
   roomC: number;
+  /** height of its rack's feet, mm, and the bowl that goes into it, where the cook told of them */
+  rackMm?: number | undefined;
+  bowl?: InnerBowl | undefined;
 }
 
 const electric57: PotProfile = {

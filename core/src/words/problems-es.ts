@@ -183,6 +183,8 @@ export const problemWordsEs: WordsLike<typeof problemWords> = {
     'date-least': 'Ponga una fecha posterior a 1970.',
     'date-most': 'Ponga una fecha anterior a 2100.',
     'dish-needed': 'Diga qué plato del estante fue.',
+    'bowl-wider': 'El cuenco no entra: puede tener {{ mostMm }} mm de ancho como mucho.',
+    'bowl-higher': 'El cuenco asoma por el borde: sobre su rejilla puede tener {{ mostMm }} mm de alto como mucho.',
     'pot-shape':
       '{{ litres }} L con {{ wideMm }} mm tendrían {{ highMm }} mm de alto. Mire los litros y el diámetro interior.',
     'low-under-high': 'La presión baja debe ser menor que la alta ({{ highKpa }} kPa).',

@@ -192,6 +192,8 @@ export const problemWords = {
     'date-least': 'Give a date after 1970.',
     'date-most': 'Give a date before 2100.',
     'dish-needed': 'Say which dish of the shelf it was.',
+    'bowl-wider': 'The bowl does not go in: it may be {{ mostMm }} mm wide at most.',
+    'bowl-higher': 'The bowl stands over the rim: on its rack it may be {{ mostMm }} mm high at most.',
     'pot-shape': '{{ litres }} L at {{ wideMm }} mm would be {{ highMm }} mm high. Check litres and inner diameter.',
     'low-under-high': 'The low pressure must be under the high one ({{ highKpa }} kPa).',
     'no-low-pressure': 'A program is on low, but this pot has no low pressure.',

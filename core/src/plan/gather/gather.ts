@@ -1,3 +1,4 @@
+import { usualBowl } from '../../pot/inner-bowl';
 import { checkToTaste } from '../../dish/ingredient-grams';
 import { rowKey } from '../../dish/ingredient-names';
 import type { Dish, Ingredient } from '../../dish/schema';
@@ -52,6 +53,7 @@ export function gather(dish: Dish): Gathered {
     sauceShare: sauceWanted(dish, rule, all, grain),
     saucePerStarch: saucePerStarch(dish, all, grain),
     inBowl,
+    bowl: usualBowl,
   };
 }
 

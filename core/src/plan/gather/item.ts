@@ -1,3 +1,4 @@
+import type { InnerBowl } from '../../pot/inner-bowl';
 import type { Dish, Ingredient } from '../../dish/schema';
 import type { FoodFlag, FoodRecord } from '../../food/record';
 import type { FamilyRule } from './families';
@@ -51,6 +52,8 @@ export interface Gathered {
   saucePerStarch: number | null;
   /** the starch cooks in a bowl of its own over the rest */
   inBowl: boolean;
+  /** that bowl: the kitchen's own, or the usual one */
+  bowl: InnerBowl;
 }
 
 /** The juice still to come, as a share of what the raw food would give [derived, +-0.15; browned and mush common practice]. */

@@ -1,5 +1,5 @@
 import { turnBetween } from '../../bisect';
-import { bowlCapacityLitres } from '../../grain/bowl';
+import { bowlCapacityLitres } from '../../pot/inner-bowl';
 import { juiceG } from '../gather/item';
 import { beforeOf, type Setup } from './setup';
 import { fillLimits, stackPlan, thinAtBaseMl, type Geometry, type StackInput } from './stack';
@@ -56,7 +56,7 @@ export function liquidBounds(setup: Setup): LiquidBounds {
   const { g, pot } = setup;
   const potMl = pot.litres * 1000;
   if (g.inBowl) {
-    const mostMl = bowlLimit * bowlCapacityLitres * 1000 - (g.grain ? g.grain.grams / 1.45 : 0);
+    const mostMl = bowlLimit * bowlCapacityLitres(g.bowl) * 1000 - (g.grain ? g.grain.grams / 1.45 : 0);
     return { leastMl: leastInBowlMl, leastBy: 'nothing', mostMl: Math.max(leastInBowlMl, mostMl), mostBy: 'bowl' };
   }
   const thinElse = thinAtBaseMl(stackOf(setup, 0));

@@ -75,7 +75,8 @@ function checkMeats(g: Gathered): void {
 /** The setup of a dish in a kitchen, after checking that it can be planned as it is. Throws Problem. */
 export function setUp(dish: Dish, kitchen: Kitchen, leastHoldMin = 0): Setup {
   const pot = potOfKitchen(kitchen);
-  const g = withTaste(gather(asMeasured(dish, kitchen)), kitchen);
+  const gathered = withTaste(gather(asMeasured(dish, kitchen)), kitchen);
+  const g = pot.bowl ? { ...gathered, bowl: pot.bowl } : gathered;
   checkCalibration(g);
   checkStarch(g);
   checkMeats(g);

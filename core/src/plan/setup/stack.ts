@@ -1,4 +1,4 @@
-import { bowlCapacityLitres, bowlLitres } from '../../grain/bowl';
+import { bowlCapacityLitres, bowlLitres } from '../../pot/inner-bowl';
 import type { PotProfile } from '../../pot/profile';
 import type { StackLayer } from '../document/document';
 import { goesUnderLid, hasFlag, sharesWater, type Gathered, type Item } from '../gather/item';
@@ -100,7 +100,7 @@ export function stackPlan(x: StackInput): Geometry {
     thinLiquidMl,
     dryGrainShare: grainItem && !saucedSheets(g, s) ? s.dryGrainShare : 0,
     ...atBase(s),
-    bowlFraction: swollen / bowlCapacityLitres,
+    bowlFraction: swollen / bowlCapacityLitres(g.bowl),
   };
 }
 

@@ -1,4 +1,4 @@
-import { bowl } from '../../grain/bowl';
+import { bowlAreaCm2, trivetMm } from '../../pot/inner-bowl';
 import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import type { StackLayer } from '../document/document';
 import type { Gathered, Item } from '../gather/item';
@@ -7,9 +7,8 @@ import { placeOf, type Place } from '../gather/place';
 
 /** Share of air between things that lie loose [common practice]. */
 const porosity = { grain: 0.4, pieces: 0.3, chopped: 0.45 };
-/** Clearance of a rack over what lies below, and height of a trivet under a bowl, mm [common practice]. */
+/** Clearance of a rack over what lies below, mm [common practice]. */
 const rackGapMm = 8;
-const trivetMm = 15;
 /** Room that small grain takes at least, share of its own: it never settles away altogether [common practice]. */
 const leastGrainShare = 0.3;
 
@@ -69,7 +68,7 @@ export function stacked(x: Pile): Stacked {
   const heap = heaped(x, laid, new Bulks(x, starch, base.length), drawing);
   for (const l of drawing.layers) if (l.kind === 'liquid') l.toMm = heap.liquidLevelMm;
   const topMm = Math.max(heap.liquidLevelMm, heap.edgeMm);
-  standOver(drawing, { rack: at('rack'), bowl: at('inner-bowl') }, topMm);
+  standOver(drawing, { rack: at('rack'), bowl: at('inner-bowl') }, { topMm, rackMm: pot.rackMm });
   return {
     layers: drawing.layers,
     laid,
@@ -113,18 +112,22 @@ function heaped(
   };
 }
 
-/** What stands over the heap: pieces on a rack, and the inner bowl on its trivet. */
-function standOver(drawing: Drawing, over: { rack: Item[]; bowl: Item[] }, topMm: number): void {
+/** What stands over the heap: pieces on a rack, and the inner bowl on its trivet; a rack of the cook's own has its own feet. */
+function standOver(
+  drawing: Drawing,
+  over: { rack: Item[]; bowl: Item[] },
+  { topMm, rackMm: ownMm }: { topMm: number; rackMm: number | undefined },
+): void {
   const { addMl } = drawing;
-  const rackMm = topMm + rackGapMm;
+  const rackMm = Math.max(ownMm ?? 0, topMm + rackGapMm);
   for (const item of over.rack) {
     const edges = { fromMm: rackMm, toMm: rackMm + item.thicknessMm };
     drawing.add(item, { kind: item.food.kind, note: reasonsByPlace.rack, ...edges, ml: solidMl(item, addMl) });
   }
-  let fromMm = Math.max(trivetMm, topMm + 5);
+  let fromMm = Math.max(ownMm ?? trivetMm, topMm + 5);
   for (const item of over.bowl.filter((i) => gramsOf(i, addMl) > 0)) {
     const ml = item.food.grain ? bulkOf(item) : solidMl(item, addMl);
-    const toMm = fromMm + (ml / bowlAreaCm2) * 10;
+    const toMm = fromMm + (ml / bowlAreaCm2(drawing.g.bowl)) * 10;
     const kind = item.main ? 'liquid' : 'grain';
     drawing.add(item, { kind, note: reasonsByPlace['inner-bowl'], fromMm, toMm, ml });
     if (!item.main) fromMm = toMm;
@@ -139,7 +142,7 @@ class Drawing {
   readonly layers: StackLayer[] = [];
 
   constructor(
-    private readonly g: Gathered,
+    readonly g: Gathered,
     readonly addMl: number,
   ) {}
 
@@ -156,8 +159,6 @@ class Drawing {
     });
   }
 }
-
-const bowlAreaCm2 = (Math.PI / 4) * (bowl.diameterM * 100) ** 2;
 
 /** Room that each layer takes; small grain runs into the gaps between the pieces below it, pasta lies on them. */
 class Bulks {

@@ -1,4 +1,4 @@
-import { bowlHistory } from '../../grain/bowl';
+import { bowlHistory } from '../../pot/inner-bowl';
 import { bedLagS, drinksG, grainTemps, runClock, type ClockResult } from '../../grain/clock';
 import {
   pastaSauceBand,
@@ -36,7 +36,9 @@ const bowlStartC = 20;
 /** Temperature of the starch along a run: its bed, its bowl, or the pot itself where it is stirred or swims. */
 export function starchTemps(g: Gathered, run: PotRun, addMl: number, depthCm: number): Float64Array {
   const { standMin, simmerMin, stirred } = g.rule;
-  const history = g.inBowl ? bowlHistory(run.history, g.grain!.grams, addMl, bowlStartC) : run.history;
+  const history = g.inBowl
+    ? bowlHistory(run.history, { rawG: g.grain!.grams, waterG: addMl, startC: bowlStartC }, g.bowl)
+    : run.history;
   return grainTemps(history, {
     lagS: stirred || g.inBowl ? 0 : bedLagS(depthCm),
     standMin: g.grain?.food.kind === 'pasta' ? 0 : standMin,

@@ -1,7 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, type OnInit } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormArray, FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { ownPotId, ownPotSchema, potIds, potProfile, type OwnPot, type PotProfile } from '@einkorn/core';
+import {
+  bowlCapacityLitres,
+  bowlLimit,
+  ownPotId,
+  ownPotSchema,
+  potIds,
+  potProfile,
+  trivetMm,
+  usualBowl,
+  type OwnPot,
+  type PotProfile,
+} from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
@@ -22,16 +33,28 @@ const programForm = (p?: { id: string; pressure: 'high' | 'low'; holdMin: number
 /** Fields of the manual, as they are asked for: centimetres and percent are what a cook reads. */
 const fields = ['litres', 'widthCm', 'powerW', 'minimumMl', 'fillPercent', 'highKpa', 'lowKpa'] as const;
 type Field = (typeof fields)[number];
+/** What is put into it, in centimetres too. */
+const insideFields = ['rackCm', 'bowlWidthCm', 'bowlHeightCm'] as const;
+type InsideField = (typeof insideFields)[number];
 /** Where a field of the form stands in the document. */
-const pathOf: Partial<Record<Field, string>> = { widthCm: 'diameterMm', fillPercent: 'fillShare' };
+const pathOf: Partial<Record<Field | InsideField, string>> = {
+  widthCm: 'diameterMm',
+  fillPercent: 'fillShare',
+  rackCm: 'rackMm',
+  bowlWidthCm: 'bowl.diameterMm',
+  bowlHeightCm: 'bowl.heightMm',
+};
 
 /** What a form that is being filled in says; fields that nobody touched yet may be missing. */
-interface FormValue extends Partial<Record<Field, number | null>> {
+interface FormValue extends Partial<Record<Field | InsideField, number | null>> {
+  bowlWall?: 'steel' | 'glass';
   name?: string;
   like?: string;
   noLow?: boolean;
   programs?: { id?: string; pressure?: 'high' | 'low'; holdMin?: number | null }[];
 }
+
+const inCm = (mm: number | undefined): number | null => (mm === undefined ? null : mm / 10);
 
 /** A pot of the cook's own, from its manual: the known pot that it is like, and what is different about it. */
 @Component({
@@ -53,6 +76,7 @@ export class OwnPotDialog implements OnInit {
   readonly fmt = inject(Format);
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly fields = fields;
+  readonly insideFields = insideFields;
 
   readonly form = new FormGroup(
     {
@@ -66,6 +90,10 @@ export class OwnPotDialog implements OnInit {
       highKpa: number(),
       lowKpa: number(),
       noLow: new FormControl(false, { nonNullable: true }),
+      rackCm: number(),
+      bowlWidthCm: number(),
+      bowlHeightCm: number(),
+      bowlWall: new FormControl<'steel' | 'glass'>('steel', { nonNullable: true }),
       programs: new FormArray<ReturnType<typeof programForm>>([]),
     },
     { validators: zodValidator(ownPotSchema, (value) => this.documentOf(value as FormValue)) },
@@ -75,6 +103,17 @@ export class OwnPotDialog implements OnInit {
   readonly messages = computed(() => {
     this.value();
     return messagesOf(this.form.errors, this.refusals);
+  });
+  /** What is taken where nothing is told: a low trivet and the usual bowl. */
+  readonly usual = computed((): Record<InsideField, string> => {
+    const cm = (mm: number): string => this.fmt.number(mm / 10, 1);
+    return { rackCm: cm(trivetMm), bowlWidthCm: cm(usualBowl.diameterMm), bowlHeightCm: cm(usualBowl.heightMm) };
+  });
+  /** what the bowl holds to its limit, L; null while it is not told of or does not fit */
+  readonly bowlHolds = computed(() => {
+    this.value();
+    const read = ownPotSchema.safeParse(this.documentOf({ ...this.form.getRawValue(), name: '-' }));
+    return read.success && read.data.bowl ? this.fmt.number(bowlLimit * bowlCapacityLitres(read.data.bowl), 1) : null;
   });
   readonly likes = computed(() => {
     this.fmt.locale();
@@ -102,11 +141,15 @@ export class OwnPotDialog implements OnInit {
       highKpa: from.highKpa ?? null,
       lowKpa: from.lowKpa ?? null,
       noLow: from.lowKpa === null,
+      rackCm: inCm(from.rackMm),
+      bowlWidthCm: inCm(from.bowl?.diameterMm),
+      bowlHeightCm: inCm(from.bowl?.heightMm),
+      bowlWall: from.bowl?.wall ?? 'steel',
     });
     for (const p of from.programs ?? []) this.form.controls.programs.push(programForm(p));
   }
 
-  said(field: Field): string | undefined {
+  said(field: Field | InsideField): string | undefined {
     return this.messages()[pathOf[field] ?? field];
   }
   programsSaid(): string | undefined {
@@ -137,6 +180,12 @@ export class OwnPotDialog implements OnInit {
     };
   }
 
+  /** A bowl of which only one size is told stays wanting the other. */
+  private bowlOf({ bowlWidthCm, bowlHeightCm, bowlWall }: FormValue): unknown {
+    const mm = (cm: number | null | undefined): number | undefined => (cm ? 10 * cm : undefined);
+    return { diameterMm: mm(bowlWidthCm), heightMm: mm(bowlHeightCm), wall: bowlWall };
+  }
+
   /** What the form says, as the document that the schema judges; empty fields are left out. */
   private documentOf(v: FormValue): unknown {
     const others = this.kitchen().ownPots?.map((p) => p.id) ?? [];
@@ -151,6 +200,8 @@ export class OwnPotDialog implements OnInit {
       // Two thirds are printed as 67 %.
       ...(v.fillPercent ? { fillShare: v.fillPercent === 67 ? 2 / 3 : v.fillPercent / 100 } : {}),
       ...(v.noLow ? { lowKpa: null } : v.lowKpa ? { lowKpa: v.lowKpa } : {}),
+      ...(v.rackCm ? { rackMm: 10 * v.rackCm } : {}),
+      ...(v.bowlWidthCm || v.bowlHeightCm ? { bowl: this.bowlOf(v) } : {}),
       ...(programs.length > 0 ? { programs: programs.map((p) => ({ ...p, holdMin: p.holdMin ?? undefined })) } : {}),
       ...(this.pot()?.retired ? { retired: true } : {}),
     };

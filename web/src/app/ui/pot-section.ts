@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { leastThinMl, type IngredientNames, type Plan, type StackLayer } from '@einkorn/core';
+import { leastThinMl, potProfile, usualBowl, type IngredientNames, type Plan, type StackLayer } from '@einkorn/core';
 import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { patternOf } from './patterns';
@@ -173,8 +173,11 @@ export class PotSection {
     });
   });
 
-  /** The inner bowl is 160 mm across; it is drawn as wide, never wider than the pot. */
-  private readonly bowlW = computed(() => Math.min(this.w() - 20, 160 * this.scale()));
+  /** The inner bowl as wide as it is, never wider than the pot. */
+  private readonly bowlW = computed(() => {
+    const { diameterMm } = potProfile(this.plan().pot).bowl ?? usualBowl;
+    return Math.min(this.w() - 20, diameterMm * this.scale());
+  });
   readonly rackY = computed(() => {
     const on = this.plan().stack.filter((l) => l.note === 'on-the-rack-in-steam');
     return on.length > 0 ? this.yOf(Math.min(...on.map((l) => l.fromMm))) + 2 : null;
