@@ -43,6 +43,17 @@ test('where it is no measure its word means what it always meant', () => {
   expect(readLine('2 glasses basmati', 'en')[0]!.amount).not.toEqual({ value: 622, unit: 'ml' });
 });
 
+test('two foods on a line are both measured with it; beside another cup the line asks', () => {
+  const both = readLine('1 my mug rice, 1 my mug red lentils', 'en', kitchen).map((l) => l.amount);
+  expect(both).toEqual([
+    { value: 311, unit: 'ml' },
+    { value: 311, unit: 'ml' },
+  ]);
+  const mixed = readLine('1 my mug rice, 1 cup red lentils', 'en', kitchen);
+  expect(mixed.some((l) => l.amount?.unit === 'cup-us' && l.food === 'lentils-split')).toBe(true);
+  expect(mixed.some((l) => l.amount === null || l.certain < 0.7)).toBe(true);
+});
+
 test('a recipe that measures with it becomes a dish that any kitchen reads: in mL', () => {
   const { dish } = readRecipe('Rice\n2 my mugs basmati\n3 my mugs water\n1 tsp salt', 'en', kitchen);
   expect(dish!.ingredients.map((i) => i.amount)).toEqual([

@@ -9,6 +9,8 @@ import { plainLine } from './words';
 /** What a line measures with is named after its number, or begins the line: "2 my mugs rice", "half my mug of water". */
 const before = String.raw`(?<=(?:^|[\d½¼¾⅓⅔⅛/]|\b(?:an?|half|medi[oa]|quarter|${Object.keys(numberWords).join('|')}))\s*(?:(?:an?|of|my|the|de|mis?)\s+)?)`;
 
+const anyCup = /\b(?:cups?|tazas?)\b/;
+
 /** A line that measures with a glass of the cook's own, and the same line with a cup in its place. */
 export interface OwnMeasured {
   measure: OwnMeasure;
@@ -18,8 +20,10 @@ export interface OwnMeasured {
 /** The glass of the cook's own that a plain line measures with, the longest name first; null where there is none. */
 export function ownMeasureIn(plain: string, own: readonly OwnMeasure[]): OwnMeasured | null {
   for (const measure of [...own].sort((a, b) => b.name.length - a.name.length)) {
-    const name = new RegExp(before + nameIn(measure.name).source, 'u');
-    if (name.test(plain)) return { measure, plain: plain.replace(name, 'cup') };
+    const name = new RegExp(before + nameIn(measure.name).source, 'gu');
+    const others = plain.replace(name, ' ');
+    // Beside another cup nobody could tell which is which: such a line asks.
+    if (others !== plain && !anyCup.test(others)) return { measure, plain: plain.replace(name, 'cup') };
   }
   return null;
 }
@@ -52,7 +56,7 @@ function isHeaped({ food: id, ...of }: Measured): boolean {
   return food !== null && (food.kind === 'grain' || food.kind === 'pasta' || food.plant?.staysHard === true);
 }
 
-/** "1½ × my mug", "2 my mugs" as an amount in mL; null where the text names no glass of the cook's own. */
+/** "1½ my mug", "2 × my mug", as fields show it: level, in mL; null where the text names no glass of the cook's own. */
 export function ownAmountOf(text: string, own: readonly OwnMeasure[]): Amount | null {
   const plain = plainLine(text);
   for (const measure of own) {

@@ -131,18 +131,35 @@ function planOrFull(c: Case, dish: Dish): Plan | null {
 /** What goes off as steam, g. */
 const steamOf = (p: Plan): number => -(p.liquid.ledger.find((r) => r.item === 'steam')?.grams ?? 0);
 
+/** Water that the starch of a dish has drunk beyond what the same starch of another plan drank, g. */
+function drankMoreG(dish: Dish, q: Plan, p: Plan): number {
+  const perDry = ({ grain, pasta }: Plan): number => {
+    const { moisture } = grain ?? pasta ?? { moisture: 0 };
+    return moisture / (1 - moisture);
+  };
+  const dryG = dish.ingredients.reduce((sum, { food: id, amount }) => {
+    const food = findFood(id);
+    return sum + (food.grain ? toGrams(amount, measurable(food)) * (1 - food.grain.rawMoisture[0]) : 0);
+  }, 0);
+  return dryG * (perDry(q) - perDry(p));
+}
+
 /**
- * Twice the dish never needs more than twice the liquid, to what a jug shows twice and to the steam that its own program
- * loses beyond twice: let off at once because it was long under way, it boils off what falling pressure would have kept.
- * Where the pot is full nothing is asked.
+ * Twice the dish never needs more than twice the liquid, to what a jug shows twice, to the steam that its own program loses
+ * beyond twice (let off at once because it was long under way, it boils off what falling pressure would have kept) and to
+ * what its starch drinks more in its longer bath. Where the pot is full nothing is asked.
  */
 export const twice: Law = (c, p) => {
   if (c.dish.serves > 30 || p.pot.fillFraction > 0.3) return null;
-  const q = planOrFull(c, scaleBy(c.dish, 2).dish);
+  const doubled = scaleBy(c.dish, 2).dish;
+  const q = planOrFull(c, doubled);
   if (q === null) return null;
   if (q.pot.fillFraction > 0.6 || (q.firstStage === null) !== (p.firstStage === null)) return null;
   const moreSteamMl = Math.max(0, steamOf(q) - 2 * steamOf(p));
-  return q.liquid.addMl > 2 * p.liquid.addMl + 10 + moreSteamMl ? `${p.liquid.addMl} -> ${q.liquid.addMl}` : null;
+  const drankMl = Math.max(0, drankMoreG(doubled, q, p));
+  return q.liquid.addMl > 2 * p.liquid.addMl + 10 + moreSteamMl + drankMl
+    ? `${p.liquid.addMl} -> ${q.liquid.addMl}`
+    : null;
 };
 
 /** Steps of one and of two seconds tell the same of one program, which a whistle cooker counts in whistles. */
