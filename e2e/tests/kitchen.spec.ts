@@ -78,7 +78,8 @@ test('a cook adds their own pot from its manual, plans in it, corrects it, and p
 test('an altitude where no kitchen lies is refused beside its field, and the old one stays', async ({ page }) => {
   await page.goto(`${hut.url}/kitchen`);
   const altitude = page.getByRole('spinbutton', { name: 'Altitude' });
-  const before = await altitude.inputValue();
+  const before = '1,180 m';
+  await expect(altitude).toHaveValue(before);
   await altitude.fill('9000');
   await altitude.press('Tab');
   const said = page.getByText('Above 5,500 m the model is not checked.');

@@ -36,6 +36,8 @@ describe('the evening as the stove has it', () => {
     const others = [
       cook({ practice: { seed: 1, speed: 10, fault: 'none' } as unknown as NonNullable<Cook['practice']> }),
       cook({ startedMs: nowMs - 20 * hour }),
+      // Begun two hours ago and never tapped: nobody stands at it.
+      cook({ startedMs: nowMs - 2 * hour }),
       cook({ dishId: null }),
     ];
     expect(asOnStove([potatoes], stove(others), nowMs)).toEqual([potatoes]);

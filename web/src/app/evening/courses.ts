@@ -13,9 +13,18 @@ export const mostCourses = 3;
 const eveningMs = 12 * 3_600_000;
 const eatenMs = 3 * 3_600_000;
 
-/** What is on the stove of this evening; practices stay out of it. */
+/** A step that is overdue by more belongs to a cook that nobody stands at any more: no table waits for it. */
+const forgottenMs = 3_600_000;
+
+/** What is on the stove of this evening; practices and forgotten cooks stay out of it. */
 export const ofTonight = (cooks: readonly Cook[], nowMs: number): Cook[] =>
-  cooks.filter((c) => c.practice === undefined && c.finishedMs === null && Math.abs(nowMs - c.startedMs) < eveningMs);
+  cooks.filter(
+    (c) =>
+      c.practice === undefined &&
+      c.finishedMs === null &&
+      Math.abs(nowMs - c.startedMs) < eveningMs &&
+      cookTimeline(c, nowMs).leftMs > -forgottenMs,
+  );
 
 /** Dishes that were cooked to their end a little while ago: they leave the evening. */
 function eaten(newest: readonly CookSummary[], nowMs: number): Set<string | null> {
