@@ -46,7 +46,7 @@ export { starter } from './dish/starters';
 export { fold } from './recipe/words';
 export { suggestFoods } from './recipe/suggest';
 export { ingredientName, namesOf, type Language } from './recipe/food-names';
-export { askedBelow, readLine, type Own, type ReadLine } from './recipe/line';
+export { askedBelow, ownOf, readLine, type Own, type ReadLine } from './recipe/line';
 export { ownAmountOf } from './recipe/own-measures';
 export {
   ownMeasureG,

@@ -1,4 +1,4 @@
-import { aboutOf, clausesOf } from './clause';
+import { aboutOf, clausesOf, type About } from './clause';
 import { foodsIn, languages } from './food-names';
 import { foodIn, type ReadLine } from './line';
 import { fold, wordsOf } from './words';
@@ -13,6 +13,13 @@ const exceptions = /\b(?:except|apart from|but not|excepto|salvo|menos)\b[^.;]*/
 /** What a pot that came out dry is thinned with is no ingredient of the end. */
 const thinners = new Set(['water', 'broth', 'salt']);
 
+/** A clause of the steps with the foods that it names. */
+interface Clause {
+  text: string;
+  about: About;
+  foods: ReadonlySet<string>;
+}
+
 /**
  * What the steps put in only once the lid is open again, and name nowhere before, joins at the end or goes on top at the table.
  * Starch and meat stay where the planner puts them: how long they cook is its work.
@@ -20,11 +27,14 @@ const thinners = new Set(['water', 'broth', 'salt']);
 export function finishAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
   const clauses = steps
     .flatMap((s) => clausesOf(fold(s).replace(exceptions, ' ')))
-    .map((text) => ({ text, about: aboutOf(text) }));
+    .map((text): Clause => {
+      const foods = new Set(languages.flatMap((l) => foodsIn(wordsOf(text), l).map((f) => f.food)));
+      return { text, about: aboutOf(text), foods };
+    });
   const closed = clauses.findLastIndex((c) => c.about === 'pressure' || c.about === 'natural' || c.about === 'quick');
   if (closed < 0) return;
-  const before = clauses.slice(0, closed).map((c) => c.text);
-  const added = addedIn(clauses.slice(closed).map((c) => c.text));
+  const before = clauses.slice(0, closed);
+  const added = addedIn(clauses.slice(closed));
   const ids = read.map((l) => l.food);
   for (const line of read) {
     const food = foodIn(line);
@@ -32,21 +42,21 @@ export function finishAsInSteps(read: readonly ReadLine[], steps: readonly strin
     if (thinners.has(food.id)) continue;
     // Of two lines of one food only their own words tell which is meant.
     const own = ids.filter((id) => id === line.food).length > 1 ? fold(line.name ?? line.text) : '';
-    const names = (text: string): boolean =>
-      text.includes(own) && languages.some((l) => foodsIn(wordsOf(text), l).some((f) => f.food === food.id));
+    const names = ({ text, foods }: Clause): boolean => foods.has(food.id) && text.includes(own);
     if (before.some(names)) continue;
-    const how = added.find((a) => names(a.text))?.how;
+    const how = added.find(names)?.how;
     if (how) line.joins ??= how === 'topping' && food.kind === 'dairy' ? 'finish' : how;
   }
 }
 
 /** Clauses that put something in, with how; "stir in the peas", "and the olives" both do. */
-function addedIn(clauses: readonly string[]): { text: string; how: 'finish' | 'topping' }[] {
+function addedIn(clauses: readonly Clause[]): (Clause & { how: 'finish' | 'topping' })[] {
   let how: 'finish' | 'topping' | null = null;
-  return clauses.flatMap((text) => {
+  return clauses.flatMap((clause) => {
+    const { text } = clause;
     if (takesOut.test(text)) how = null;
     else if (scatters.test(text)) how = 'topping';
     else if (stirsIn.test(text)) how = 'finish';
-    return how ? [{ text, how }] : [];
+    return how ? [{ ...clause, how }] : [];
   });
 }

@@ -67,6 +67,9 @@ export interface Own {
   usual?: Usual | undefined;
 }
 
+/** Only that of a kitchen, for a reader in another thread. */
+export const ownOf = ({ ownFoods, ownMeasures, usual }: Own): Own => ({ ownFoods, ownMeasures, usual });
+
 /** The record of the food of a line; null where none was understood. */
 export const foodIn = (l: ReadLine): FoodRecord | null => (l.food === null ? null : recordOf({ ...l, food: l.food }));
 
@@ -80,9 +83,9 @@ export const askedBelow = 0.7;
  * @param kitchen foods and glasses of the cook's own, and which salt and stock stand there
  */
 export function readLine(text: string, language: Language = 'en', kitchen: Own = {}): ReadLine[] {
-  const measured = ownMeasureIn(plainLine(text), kitchen.ownMeasures ?? []);
-  const plain = measured?.plain ?? plainLine(text);
-  return readPlain({ text, plain }, language, kitchen)
+  const plain = plainLine(text);
+  const measured = ownMeasureIn(plain, kitchen.ownMeasures ?? []);
+  return readPlain({ text, plain: measured?.plain ?? plain }, language, kitchen)
     .map((l) => (measured ? asMeasured(l, measured.measure) : l))
     .map((l) => asUsual(l, kitchen.usual ?? {}));
 }

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import * as z from 'zod';
-import { problemOf } from '@einkorn/core';
+import { ownOf, problemOf } from '@einkorn/core';
 import type { Store } from '../store/connect';
 import { getKitchen } from '../store/kitchen';
 import type { Sums } from '../sums/sums';
@@ -17,8 +17,7 @@ export function recipeRoutes(store: Store, sums: Sums): Router {
   r.post('/', async (req, res) => {
     const parsed = body.safeParse(req.body ?? {});
     if (!parsed.success) throw problemOf('recipe-invalid', parsed.error);
-    const { ownFoods, ownMeasures, usual } = await getKitchen(store);
-    res.json(await sums('recipe', { ...parsed.data, ownFoods, ownMeasures, usual }));
+    res.json(await sums('recipe', { ...parsed.data, ...ownOf(await getKitchen(store)) }));
   });
   return r;
 }

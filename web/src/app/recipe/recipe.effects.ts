@@ -19,7 +19,16 @@ import {
   takeUntil,
   tap,
 } from 'rxjs';
-import { families, starter, withWritten, type Dish, type Kitchen, type Plan, type WrittenKey } from '@einkorn/core';
+import {
+  families,
+  ownOf,
+  starter,
+  withWritten,
+  type Dish,
+  type Kitchen,
+  type Plan,
+  type WrittenKey,
+} from '@einkorn/core';
 import { Api, failureOf, type StoredDish } from '../api/client';
 import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { Planner } from '../workers/planner';
@@ -100,10 +109,10 @@ export const read = createEffect(
       ),
     ).pipe(
       concatLatestFrom(() => [store.select(recipeFeature.selectText), store.select(kitchenFeature.selectKitchen)]),
-      switchMap(([, text, { ownFoods, ownMeasures, usual }]) =>
+      switchMap(([, text, kitchen]) =>
         text.trim() === ''
           ? EMPTY
-          : planner.read(text, { ownFoods, ownMeasures, usual }).pipe(
+          : planner.read(text, ownOf(kitchen)).pipe(
               map((reading) => RecipeActions.read({ reading })),
               catchError((e: unknown) => of(RecipeActions.notRead({ message: messageOf(e) }))),
             ),
@@ -117,8 +126,8 @@ export const bring = createEffect(
     actions.pipe(
       ofType(RecipeActions.brought),
       concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
-      switchMap(([{ source }, { ownFoods, ownMeasures, usual }]) =>
-        planner.bring(source, { ownFoods, ownMeasures, usual }).pipe(
+      switchMap(([{ source }, kitchen]) =>
+        planner.bring(source, ownOf(kitchen)).pipe(
           map(({ text, dish }) => (dish ? RecipeActions.keepDish({ dish }) : RecipeActions.typed({ text }))),
           catchError((e: unknown) => of(RecipeActions.notBrought({ message: messageOf(e) }))),
         ),
