@@ -1,4 +1,5 @@
-import { aboutOf, clausesOf, type About } from './clause';
+import { aboutOf, clausesOf, minutesOf, type About } from './clause';
+import { findFood } from '../food/find';
 import { foodsIn, languages } from './food-names';
 import { foodIn, type ReadLine } from './line';
 import { fold, wordsOf } from './words';
@@ -31,7 +32,7 @@ export function finishAsInSteps(read: readonly ReadLine[], steps: readonly strin
       const foods = new Set(languages.flatMap((l) => foodsIn(wordsOf(text), l).map((f) => f.food)));
       return { text, about: aboutOf(text), foods };
     });
-  const closed = clauses.findLastIndex((c) => c.about === 'pressure' || c.about === 'natural' || c.about === 'quick');
+  const closed = lastCooking(clauses);
   if (closed < 0) return;
   const before = clauses.slice(0, closed);
   const added = addedIn(clauses.slice(closed));
@@ -47,6 +48,19 @@ export function finishAsInSteps(read: readonly ReadLine[], steps: readonly strin
     const how = added.find(names)?.how;
     if (how) line.joins ??= how === 'topping' && food.kind === 'dairy' ? 'finish' : how;
   }
+}
+
+/**
+ * The last clause that cooks under pressure or lets it off; where the starch goes in only after that, the one that cooks
+ * the starch: "open, add the rice and the saffron, cook 6 minutes more". -1 where none is under pressure.
+ */
+function lastCooking(clauses: readonly Clause[]): number {
+  const closed = clauses.findLastIndex((c) => c.about === 'pressure' || c.about === 'natural' || c.about === 'quick');
+  if (closed < 0) return closed;
+  const starch = clauses.findIndex((c) => [...c.foods].some((id) => findFood(id).grain));
+  if (starch <= closed) return closed;
+  const cooked = clauses.findIndex((c, i) => i > starch && minutesOf(c.text) !== null);
+  return cooked < 0 ? starch : cooked;
 }
 
 /** Clauses that put something in, with how; "stir in the peas", "and the olives" both do. */

@@ -1,4 +1,5 @@
 import type { Ingredient } from '../dish/schema';
+import { isMince } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import { pieceByName } from './measures';
 import { isJointed } from './kinds';
@@ -11,7 +12,7 @@ type Prep = NonNullable<Ingredient['prep']>;
 /** Only what can be done to such a food stays: rice is not sliced, and spices that are "whole" are not pieces of meat. */
 export function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
   const isMeat = food.kind === 'meat';
-  const inPieces = (isMeat && food.meat?.cut !== 'ground' && food.id !== 'egg') || food.plant !== undefined;
+  const inPieces = (isMeat && !isMince(food) && food.id !== 'egg') || food.plant !== undefined;
   const isGrain = food.grain !== undefined;
   const pours = food.kind === 'liquid' || food.kind === 'dairy';
   const isHot = read.hot === true || (food.id === 'water' && /\b(?:hot|boiling|warm|hirviendo|caliente)\b/.test(plain));

@@ -21,7 +21,7 @@ const plainWords = new Set(
     'ounce gram pound weight total then optional approx ca also known called garnish serving serve hot spicy mild sweet sour',
     'sharp strong unripe juice zest liquid stick sticks squeezed toasted roasted fried browned cm mm minute minutes min hour hours',
     'chopd chpd choppd slicd peeld dicd squeeze until runs run clear against thai pearled moisture undrained fire moon moons net wt matchstick thumb quick good pasture raised grass fed wild caught sustainably farmed scored tough outer inner ends end',
-    'boiling lukewarm tepid coin coins rounds century preserved up between bones veg mexican anillas planas all both golden crisp wide narrow flat curly jointed trim topping picked tied together washed dried pat soaked overnight water it them this that will you we i can be',
+    'boiling hard lukewarm tepid coin coins rounds century preserved up between bones veg mexican anillas planas all both golden crisp wide narrow flat curly jointed trim topping picked tied together washed dried pat soaked overnight water it them this that will you we i can be',
     'thread threads strand strands closed open cup shelled fillet fillets steak steaks joint joints smashed pureed drizzling drizzle greasing frying boiled pinch sopera soperas postre juiced casing casings cook time cooking minutes seasoned marinated bought brand preferred separate whisked deep cleaned uncut',
     // Spanish
     'fresco fresca frescos frescas grande grandes pequeno pequena pequenos pequenas mediano mediana maduro madura maduros maduras',

@@ -150,6 +150,7 @@ export const linesEn: readonly LineFact[] = [
   ['2 lamb necks (about 1 kg)', 'lamb-shoulder', 1000, { shape: 'whole', pieceG: 500 }],
   ['20 beef cubes (500 g)', 'beef-stew', 500, { pieceG: 25 }],
   ['1 lb sweet Italian sausage links', 'sausage-fresh', 453.6],
+  ['12 oz fresh pork sausage, sliced into coins', 'sausage-fresh', 340, { shape: 'slab' }],
   ['1 can coconut milk 400ml', 'coconut-milk', 396],
   ['2 chicken breasts 500g', 'chicken-breast', 500, { pieceG: 250 }],
   ['4 chicken thighs (120 g)', 'chicken-thigh', 480, { pieceG: 120 }],

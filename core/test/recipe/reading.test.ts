@@ -217,6 +217,7 @@ test.each([
   ['Sausage jambalaya', ['1 cup long grain rice', '300 g chicken thighs'], 'layered-grain'],
   ['Chicken biryani', ['1 cup basmati rice', '300 g chicken thighs'], 'biryani'],
   ['Rice pudding', ['1 cup short grain rice', '1 l milk'], 'porridge'],
+  ['Arroz caldo', ['1 cup jasmine rice', '1 kg chicken wings', '8 cups water'], 'porridge'],
   ['Chicken noodle soup', ['200 g egg noodles', '2 l chicken stock'], 'noodle-soup'],
   ['Penne with beef', ['400 g penne', '400 g ground beef', '700 ml beef stock'], 'one-pot-pasta'],
   ['Lasagne', ['12 lasagne sheets', '500 g ground beef'], 'layered-pasta'],

@@ -359,6 +359,9 @@ test('what the steps put in only after the lid is open joins at the end', () => 
   // Of two pressures the last one counts.
   const twice = joins('Chicken, stock. HP 10 min, quick release. Add the olives and rice. HP 4 min, NPR 5. Serve.');
   expect(twice[olives]).toBe('');
+  // Put in with the rice, it cooks with the rice, though nobody says that the lid goes on again.
+  const withRice = joins('Chicken, stock. HP 10 min, quick release. Open, add the rice and the olives, cook 6 min more.');
+  expect(withRice[olives]).toBe('');
 });
 
 test('drumsticks and thighs in one amount: both may be chosen', () => {
@@ -486,7 +489,8 @@ test.each([
 });
 
 test('what is scattered at the table is each of it for the table, whatever stands between', () => {
-  expect(readLine('spring onions + coriander to serve').map((l) => l.joins)).toEqual(['topping', 'topping']);
+  for (const text of ['spring onions + coriander to serve', 'fried garlic & scallions on top'])
+    expect(readLine(text).map((l) => l.joins)).toEqual(['topping', 'topping']);
 });
 
 test('an amount that no dish can hold does not take the whole dish with it', () => {

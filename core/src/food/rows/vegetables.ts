@@ -66,7 +66,7 @@ export const vegetables: readonly WetRow[] = [
   ['chayote', 'vegetable', 0.94, 0, 0.25, 0.1, 4.04, 0.98, 0.55, 0, 250],
   ['avocado', 'vegetable', 0.735, 0, 0.02, 0.05, 3.58, 0.97, 0.6, 0.02, 150, ['delicate']],
   ['chili-dried', 'vegetable', 0.13, 0, -0.6, 0.3, 2.2, 1.1, 0.15, 0.1, 2, ['aromatic']],
-  ['chipotle-adobo', 'vegetable', 0.75, 0.2, 0, 0.1, 3.61, 1.08, 1, 2, 10, ['thick']],
+  ['chipotle-adobo', 'vegetable', 0.75, 0.2, 0, 0.1, 3.61, 1.08, 1, 2, 10, ['thick', 'aromatic']],
   ['onion-fried', 'vegetable', 0.03, 0, -0.3, 0.15, 1.97, 0.9, 0.22, 1, undefined, ['crisp']],
   ['mushroom-dried', 'vegetable', 0.1, 0, -3, 0.5, 2.13, 1.1, 0.12, 0.05, 4],
   ['pear', 'vegetable', 0.86, 0, 0.3, 0.12, 3.86, 0.95, 0.6, 0, 170],

@@ -77,6 +77,7 @@ const friedVegetables = new Set([
   'carrot',
   'bell-pepper',
   'chili',
+  'chipotle-adobo',
   'mushroom',
   'fennel',
 ]);

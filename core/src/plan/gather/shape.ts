@@ -29,6 +29,8 @@ const blockCubes = 8;
 const otherMm = 10;
 /** Who cuts strips cuts them no thicker than a finger, mm [common practice: 10 to 15]. */
 const stripMm = 15;
+/** A sausage that is sliced, mm [from memory: coins of half an inch]. */
+const coinMm = 12;
 /** Roots that are cut up, by a cook who says no size, mm [common practice: an inch, half of it]. */
 const cutRootMm: Partial<Record<PieceShape, number>> = { cube: 25, slab: 12, strip: stripMm };
 
@@ -54,7 +56,8 @@ export function defaultThicknessMm(food: FoodRecord, pieceG?: number, shape?: Pi
     const [a, b, c] = blockSides;
     return Math.cbrt((1000 * pieceG) / food.densityGPerMl[0] / (a * b * c));
   }
-  const cutMm = food.plant ? shape && cutRootMm[shape] : shape === 'strip' ? stripMm : undefined;
+  const isCoin = food.meat?.shape === 'cylinder' && food.meat.cut === 'ground' && shape === 'slab';
+  const cutMm = food.plant ? shape && cutRootMm[shape] : shape === 'strip' ? stripMm : isCoin ? coinMm : undefined;
   const mm = Math.min(usualMm, cutMm ?? usualMm);
   const typicalG = food.pieceG?.[0];
   return pieceG === undefined || typicalG === undefined ? mm : mm * Math.cbrt(pieceG / typicalG);
