@@ -76,7 +76,10 @@ const ofGrain: readonly Rule[] = [
   {
     family: 'porridge',
     because: 'title',
-    when: (d) => /porridge|pudding|congee|\bjook\b|lugaw|okayu|arroz caldo\b|khich[ua]?[rd]i|arroz con leche|oatmeal|gachas/.test(d.title),
+    when: (d) =>
+      /porridge|pudding|congee|\bjook\b|lugaw|okayu|arroz caldo\b|khich[ua]?[rd]i|arroz con leche|oatmeal|gachas/.test(
+        d.title,
+      ),
   },
 ];
 const ofPasta: readonly Rule[] = [

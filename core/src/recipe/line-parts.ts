@@ -43,9 +43,10 @@ function toppingsOf(plain: string): string[] | null {
   const m = /^(?:optional )?(?:toppings?|to serve|for serving|to garnish|garnish|para servir)\s*:\s*([^\d]+)$/.exec(
     plain,
   );
-  const last = /^([^\d]+?) (?:to (?:serve|finish|garnish|top)|on top|for (?:serving|garnish)|para (?:servir|decorar)|por encima)$/.exec(
-    plain,
-  );
+  const last =
+    /^([^\d]+?) (?:to (?:serve|finish|garnish|top)|on top|for (?:serving|garnish)|para (?:servir|decorar)|por encima)$/.exec(
+      plain,
+    );
   const foods = m ? listed(m[1]!) : last ? listed(last[1]!) : [];
   return foods.length > (m ? 0 : 1) && foods.every(isFood) ? foods.map((food) => `${food} to serve`) : null;
 }

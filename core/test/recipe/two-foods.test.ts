@@ -360,7 +360,9 @@ test('what the steps put in only after the lid is open joins at the end', () => 
   const twice = joins('Chicken, stock. HP 10 min, quick release. Add the olives and rice. HP 4 min, NPR 5. Serve.');
   expect(twice[olives]).toBe('');
   // Put in with the rice, it cooks with the rice, though nobody says that the lid goes on again.
-  const withRice = joins('Chicken, stock. HP 10 min, quick release. Open, add the rice and the olives, cook 6 min more.');
+  const withRice = joins(
+    'Chicken, stock. HP 10 min, quick release. Open, add the rice and the olives, cook 6 min more.',
+  );
   expect(withRice[olives]).toBe('');
 });
 
