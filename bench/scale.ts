@@ -115,6 +115,8 @@ for (const size of sizes) {
   let report: unknown;
   const inMs = await took(async () => (report = await bring(hut.url, path)));
   if ((report as { added: number }).added !== size) throw new Error(JSON.stringify(report).slice(0, 400));
+  // What was brought in is learned from.
+  await fetch(`${hut.url}/api/kitchen/learn`, { method: 'POST' });
   const bringing = memory(hut.pid!);
   await hut.stop();
   const starts: number[] = [];

@@ -1,8 +1,9 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { startServer } from '../scripts/server-process.mjs';
 
 /** The built application with a fresh database of its own; it can be stopped and started again on the same port. */
 export class Hut {
@@ -45,9 +46,8 @@ export class Hut {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['--max-semi-space-size=2', join(this.tree, 'server', 'dist', 'main.mjs')], {
+    const child = startServer(this.tree, {
       env: {
-        ...process.env,
         PORT: String(this.port),
         EINKORN_DATA: this.folder,
         ...(this.housePort === null ? {} : { EINKORN_LAN: '1', EINKORN_HOUSE_PORT: String(this.housePort) }),
@@ -56,7 +56,7 @@ export class Hut {
     });
     this.child = child;
     await new Promise<void>((ready, fail) => {
-      child.stdout.on('data', (d: Buffer) => d.toString().includes('ready') && ready());
+      child.stdout!.on('data', (d: Buffer) => d.toString().includes('ready') && ready());
       child.on('exit', (code) => fail(new Error(`the server ended with ${code}`)));
     });
   }

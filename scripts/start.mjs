@@ -1,7 +1,6 @@
 // npm start: installs, builds, migrates, seeds the demo and serves. A second start rebuilds nothing that has not changed.
-import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
 import { install } from './install.mjs';
+import { startServer } from './server-process.mjs';
 
 const [major, minor] = process.versions.node.split('.').map(Number);
 if (major < 20 || (major === 20 && minor < 19)) {
@@ -14,7 +13,10 @@ try {
   console.error('Checking the build …');
   await buildServer();
   if (await buildWeb()) console.error('The interface was built.');
-  await import(pathToFileURL(join(root, 'server', 'dist', 'main.mjs')).href);
+  // The channel tells the server when this one is gone, however it went.
+  const server = startServer(root, { stdio: ['inherit', 'inherit', 'inherit', 'ipc'] });
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill(signal));
+  server.on('exit', (code) => process.exit(code ?? 1));
 } catch (e) {
   console.error(e.message);
   process.exit(1);

@@ -34,6 +34,7 @@ export * from './dish/schema';
 export * from './dish/kitchen';
 export * from './dish/learned';
 export { learn, mostCooks, unknownFrom } from './learn/learn';
+export { asEvidence } from './learn/observation';
 export { calibrationDish } from './learn/calibration';
 export { observedSd, type PotParameter } from './learn/parameters';
 export { inSteps, ratingEdges } from './learn/ordinal';

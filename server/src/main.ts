@@ -109,5 +109,6 @@ function ended(): void {
   giveBack();
   process.exit(0);
 }
-process.on('SIGINT', stop);
-process.on('SIGTERM', stop);
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop);
+// Started by another process that is gone: nobody could stop this one any more.
+process.on('disconnect', stop);

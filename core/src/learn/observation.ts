@@ -107,6 +107,27 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
 }
 
 /**
+ * A cook with what a log is learned from: of its plan the program and the steps stay, what was drawn and told of it goes.
+ * Two hundred of them are read at once.
+ */
+export function asEvidence(cook: Cook): Cook {
+  const { curve: _, ...first } = cook.plan.firstStage ?? {};
+  return {
+    ...cook,
+    plan: {
+      ...cook.plan,
+      ...(cook.plan.firstStage ? { firstStage: first as Cook['plan']['firstStage'] } : {}),
+      curve: { minutes: [], tempC: [], gaugeKpa: [] },
+      stack: [],
+      finish: [],
+      warnings: [],
+      proposals: [],
+      timeline: [],
+    },
+  };
+}
+
+/**
  * Minutes of natural release before the valve as planned, and how much later the valve was really opened, where both its tap
  * and that of the countdown tell; null where the pin fell by itself.
  */

@@ -2,7 +2,7 @@ import { outlook } from '../../src/cook/outlook';
 import { kitchenSchema } from '../../src/dish/kitchen';
 import { learnedSchema, type Learned } from '../../src/dish/learned';
 import { learn } from '../../src/learn/learn';
-import { observationOf } from '../../src/learn/observation';
+import { asEvidence, observationOf } from '../../src/learn/observation';
 import type { Dish } from '../../src/dish/schema';
 import { isPlanOf } from '../../src/plan/made-for';
 import { plan } from '../../src/plan/plan';
@@ -30,6 +30,13 @@ const logOf = (count: number, factors: Parameters<typeof lidOf>[3], ratings = {}
     return cookedSo(one, lidOf(dish, seaLevel, p, factors), { ratings });
   });
 const weak = { heat: -0.2, loss: 0.2 };
+
+test('a cook without what was drawn and told of its plan teaches the same, from less text', () => {
+  const log = logOf(5, weak, { grain: 3, salt: 2 });
+  const lean = log.map(asEvidence);
+  expect(JSON.stringify(lean).length).toBeLessThan(0.75 * JSON.stringify(log).length);
+  expect(learn({ kitchen: seaLevel, cooks: lean })).toEqual(learn({ kitchen: seaLevel, cooks: log }));
+});
 
 describe('what a cook of the log says', () => {
   const [dish, p] = [dishes[1]!, plans[1]!];

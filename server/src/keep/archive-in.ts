@@ -22,7 +22,7 @@ export interface ArchiveReport extends BringReport {
 /** One document is never as long as this; what is, is no archive of ours, bytes. */
 const longestLine = 8_000_000;
 /** Documents that are written at once. */
-const batch = 50;
+const batch = 12;
 /** More than so many documents out of one piece of a zip were packed to burst. */
 const mostWaiting = 20_000;
 

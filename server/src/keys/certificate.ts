@@ -2,7 +2,6 @@ import { X509Certificate } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
-import { generate } from 'selfsigned';
 import { ownAddresses } from './own-addresses';
 
 export interface Certificate {
@@ -27,6 +26,8 @@ export async function houseCertificate(folder: string, nowMs: number): Promise<C
     if (Date.parse(x509.validTo) - nowMs > leastDays * dayMs) return { key, cert, fingerprint: x509.fingerprint256 };
   }
   const name = hostname().toLowerCase();
+  // Only a house that is let in needs it: elsewhere it would only take memory.
+  const { generate } = await import('selfsigned');
   const made = await generate([{ name: 'commonName', value: name }], {
     keyType: 'ec',
     algorithm: 'sha256',

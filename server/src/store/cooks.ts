@@ -1,4 +1,5 @@
 import {
+  asEvidence,
   cookFormat,
   cookSchema,
   outcomeSchema,
@@ -10,7 +11,7 @@ import {
   type Outcome,
   type Problem,
 } from '@einkorn/core';
-import { Op, QueryTypes } from 'sequelize';
+import { Op, QueryTypes, type WhereAttributeHash } from 'sequelize';
 import type { Store } from './connect';
 import { meanwhile } from './kitchen';
 import { bringsTrouble, logRowOf, outdate } from './log-row';
@@ -19,26 +20,30 @@ import { putAside, type Found } from './set-aside';
 
 const missing = (): Problem => refusal('cook-missing');
 
-/** So many cooks are read at once for an export: some megabytes. */
-const batch = 50;
+/** So many cooks are read at once: half a megabyte. */
+const batch = 12;
 
-/** Every cook, whole, a few at a time. One that is added meanwhile may be among them. */
+/** Every cook, or `only` those, whole, a few at a time. One that is added meanwhile may be among them. */
 export async function* cooksInBatches(
   store: Pick<Store, 'models'>,
   first: 'oldest' | 'newest',
+  only: WhereAttributeHash = {},
 ): AsyncGenerator<Cook[]> {
   const [beyond, way] = first === 'oldest' ? ([Op.gt, 'ASC'] as const) : ([Op.lt, 'DESC'] as const);
   let last: { startedMs: number; id: string } | null = null;
   for (;;) {
     const rows: CookRow[] = await store.models.Cooks.findAll({
-      where: last
-        ? {
-            [Op.or]: [
-              { startedMs: { [beyond]: last.startedMs } },
-              { startedMs: last.startedMs, id: { [beyond]: last.id } },
-            ],
-          }
-        : {},
+      where: {
+        ...only,
+        ...(last === null
+          ? {}
+          : {
+              [Op.or]: [
+                { startedMs: { [beyond]: last.startedMs } },
+                { startedMs: last.startedMs, id: { [beyond]: last.id } },
+              ],
+            }),
+      },
       order: [
         ['startedMs', way],
         ['id', way],
@@ -115,16 +120,15 @@ export async function lastCook(store: Store, dishId: string): Promise<Cook | nul
   return row ? getCook(store, row.id) : null;
 }
 
-/** The newest cooks with real food that are over, whole. */
-export const newestFinished = async (store: Store, most: number): Promise<Cook[]> =>
-  withEvents(
-    store,
-    await store.models.Cooks.findAll({
-      where: { finishedMs: { [Op.ne]: null }, practice: null },
-      order: [['startedMs', 'DESC']],
-      limit: most,
-    }),
-  );
+/** The newest cooks with real food that are over, with what is learned from them. */
+export async function newestFinished(store: Store, most: number): Promise<Cook[]> {
+  const cooks: Cook[] = [];
+  for await (const some of cooksInBatches(store, 'newest', { finishedMs: { [Op.ne]: null }, practice: null })) {
+    cooks.push(...some.map(asEvidence));
+    if (cooks.length >= most) break;
+  }
+  return cooks.slice(0, most);
+}
 
 /**
  * Writes a new cook. Sending it again changes nothing, so that a lost answer can be retried. Throws Problem `id-taken` where

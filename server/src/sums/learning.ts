@@ -3,7 +3,7 @@ import type { Logger } from 'pino';
 import type { Store } from '../store/connect';
 import { newestFinished } from '../store/cooks';
 import { getKitchen, keepLearned } from '../store/kitchen';
-import type { Sums } from './sums';
+import { sumsHere, type Sums } from './sums';
 
 /** Learns from the log, beside everything else and never twice at a time. */
 export class Learning {
@@ -35,6 +35,8 @@ export class Learning {
     this.isWaiting = false;
     const kitchen = await getKitchen(this.store);
     const cooks = await newestFinished(this.store, mostCooks);
-    return keepLearned(this.store, await this.sums('learn', { kitchen, cooks }));
+    // An empty log teaches nothing: no thread is started for it.
+    const sums = cooks.length === 0 ? sumsHere : this.sums;
+    return keepLearned(this.store, await sums('learn', { kitchen, cooks }));
   }
 }

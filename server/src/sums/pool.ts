@@ -22,7 +22,7 @@ export function openPool(file: string): { sums: Sums; close: () => Promise<void>
     // A tap comes before any plan, also where there are more threads than cores.
     niceIncrement: 10,
     // A plan lets go of most that it makes at once; more room for that would only stay taken.
-    resourceLimits: { maxYoungGenerationSizeMb: 12 },
+    resourceLimits: { maxYoungGenerationSizeMb: 2 },
   });
   const sums: Sums = async (kind, asked) => {
     if (pool.queueSize >= mostWaiting) throw refusal('busy');
