@@ -6,7 +6,7 @@ import { poorOf100 } from './judge/chance';
 import type { Plan } from './document/document';
 import { Problem } from '../problem';
 import { troubleOf } from './equalise';
-import { solvePlan } from './solve-plan';
+import { hasDecisions, solvePlan } from './solve-plan';
 import { stopCount } from './judge/verdict';
 
 type Proposal = Plan['proposals'][number];
@@ -19,9 +19,14 @@ interface Change {
 
 /** A batch that is made smaller is made a little smaller than the limit asks. */
 const roomy = 0.97;
-/** Changes that are planned; more would be a wait that somebody notices. Many meats make every plan slow: of them one is tried. */
-const mostTried = { ofMost: 3, ofManyMeats: 1 } as const;
+/**
+ * Changes that are planned; more would be a wait that somebody notices. Numbers of the cook are planned beside what the planner
+ * decides alone, and many meats make every plan slow: there fewer are tried, the nearest at hand.
+ */
+const mostTried = { ofMost: 3, ofDecided: 2, ofManyMeats: 1 } as const;
 const manyMeats = 5;
+const triedOf = (dish: Dish, p: Plan): number =>
+  mostTried[p.meats.length >= manyMeats ? 'ofManyMeats' : hasDecisions(dish) ? 'ofDecided' : 'ofMost'];
 
 /** The change that goes with each kind of stop: none of them is promised before it has been planned. */
 function changesFor(dish: Dish, p: Plan, code: string, ingredient: string): Change[] {
@@ -104,7 +109,7 @@ const tens = (of100: number): number => Math.round(of100 / 10);
 export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   const stops = p.warnings.filter((w) => w.severity === 'stop');
   const changes = stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')));
-  return thatHelp(p, changes, kitchen, (q) => stopCount(q) < stops.length);
+  return thatHelp(dish, p, changes, kitchen, (q) => stopCount(q) < stops.length);
 }
 
 /**
@@ -114,14 +119,20 @@ export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
 export function waysToBetterOdds(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   if (stopCount(p) > 0 || of100(p) >= poorOf100) return [];
   const enough = of100(p) + worthOf100;
-  return thatHelp(p, changesForChance(dish, p), kitchen, (q) => stopCount(q) === 0 && of100(q) >= enough);
+  return thatHelp(dish, p, changesForChance(dish, p), kitchen, (q) => stopCount(q) === 0 && of100(q) >= enough);
 }
 
 /** Of these changes those that help, each planned once, the best first. */
-function thatHelp(p: Plan, changes: readonly Change[], kitchen: Kitchen, helps: (q: Plan) => boolean): Proposal[] {
+function thatHelp(
+  dish: Dish,
+  p: Plan,
+  changes: readonly Change[],
+  kitchen: Kitchen,
+  helps: (q: Plan) => boolean,
+): Proposal[] {
   const once = [...new Map(changes.map((c) => [`${c.code} ${c.ingredient} ${c.to ?? ''}`, c])).values()];
   return once
-    .slice(0, p.meats.length >= manyMeats ? mostTried.ofManyMeats : mostTried.ofMost)
+    .slice(0, triedOf(dish, p))
     .flatMap((c) => {
       const q = planned(c.dish, kitchen);
       return q && helps(q) ? [proposalOf(c, q)] : [];

@@ -94,6 +94,9 @@ function split(o: Overrides): { decisions: Decisions; habits: Overrides } {
   return { decisions, habits };
 }
 
+/** Did the cook decide something in the planner's place? Such a dish is solved twice. */
+export const hasDecisions = (dish: Dish): boolean => Object.keys(split(dish.overrides ?? {}).decisions).length > 0;
+
 /** Numbers that are the same to a cook: half a jug mark, a gram of gravy, what five millilitres make of a sauce. */
 const same = { ml: 2.5, gravyG: 1, rowG: 0.5, sauceG: 3 } as const;
 
