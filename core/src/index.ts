@@ -125,6 +125,7 @@ export { cookTimeline, runsByItself, type CookSoFar, type CookTimeline } from '.
 export type { TimedStep } from './cook/timed-step';
 export { curveFromTaps, firstCurveFromTaps } from './cook/tapped-curve';
 export { realityOf } from './cook/reality';
+export { whatMoved, type Moved } from './cook/moved';
 export { outlook, type Outlook, type Reality } from './cook/outlook';
 export { loadOfFirst, loadOfPlan, resultOf, type CookResult } from './cook/result';
 export { type Debrief, type Noticed } from './cook/look-back';

@@ -1,4 +1,5 @@
 import type { CookEvent } from '../src/cook/events';
+import { whatMoved } from '../src/cook/moved';
 import { cookTimeline } from '../src/cook/timeline';
 import { plan } from '../src/plan/plan';
 import { happened } from './helpers/happened';
@@ -40,4 +41,33 @@ test('a hold that the cook took is known until the lid is locked again', () => {
   const held = (list: CookEvent[]) => cookTimeline({ plan: p, startedMs, events: list }, min(43));
   expect(held([...events, own]).ownHoldMin).toBe(2);
   expect(held([...events, own, rescue])).toMatchObject({ ownHoldMin: null, lockedAgain: true, lid: 'heat-up' });
+});
+
+describe('what moves the serving', () => {
+  const planned = p.steps.reduce((m, s) => m + s.minutes, 0);
+  const minutesOf = (stage: string): number => p.steps.reduce((m, s) => m + (s.stage === stage ? s.minutes : 0), 0);
+  const movedAt = (list: CookEvent[], at: number) => {
+    const { steps, serveMs } = cookTimeline({ plan: p, startedMs, events: list }, min(at));
+    const moved = whatMoved(p.steps, steps);
+    return { moved, byMin: (serveMs - startedMs) / 60_000 - planned };
+  };
+  test('a cook as planned moves nothing', () => {
+    const { moved, byMin } = movedAt([], 0);
+    expect(moved).toEqual([]);
+    expect(byMin).toBeCloseTo(0, 6);
+  });
+  test('a quick board and a slow pin are told one by one, what moves most first, and add up to the whole', () => {
+    const { moved, byMin } = movedAt(events, 41);
+    const of = (stage: string) => moved.find((m) => m.stage === stage)?.min ?? 0;
+    // The lid was locked at 30 min, the pin came at 40.
+    const beforeLid = ['prep', 'fry', 'stack'].reduce((m, s) => m + minutesOf(s), 0);
+    expect(of('prep') + of('fry') + of('stack')).toBeCloseTo(30 - beforeLid, 6);
+    expect(moved.reduce((m, x) => m + x.min, 0)).toBeCloseTo(byMin, 0);
+    expect(moved.map((m) => Math.abs(m.min))).toEqual(moved.map((m) => Math.abs(m.min)).sort((a, b) => b - a));
+  });
+  test('what was put right counts for itself, not for the stage that it was in', () => {
+    const rescued = happened({ kind: 'rescued', minutes: 4, text: '' }, min(41));
+    const { moved } = movedAt([...events, rescued], 41);
+    expect(moved.find((m) => m.stage === 'rescue')?.min).toBeCloseTo(4, 6);
+  });
 });

@@ -168,7 +168,7 @@ test('the shelf: filter, vary, compare, put away and back', async ({ page }) => 
   await expect(page.getByRole('link', { name: /Turkey.*, with/ })).toBeVisible();
   await turkey.click();
   await page.getByRole('menuitem', { name: 'Compare' }).click();
-  await expect(page.getByRole('dialog').getByRole('row')).toHaveCount(10);
+  await expect(page.getByRole('dialog').getByRole('row')).toHaveCount(11);
   await page.keyboard.press('Escape');
   const away = page.getByRole('button', { name: /Put Plain rinsed long-grain away/ });
   await away.click();

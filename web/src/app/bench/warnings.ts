@@ -80,9 +80,15 @@ import { hasWay, warningParams, wayParams, type Way } from './warning-places';
       min-height: 40px;
     }
     .text {
+      display: -webkit-box;
+      -webkit-box-orient: vertical;
+      -webkit-line-clamp: 2;
       overflow: hidden;
-      text-overflow: ellipsis;
-      white-space: nowrap;
+      line-height: 1.25;
+    }
+    /* What stops a plan is read to its end. */
+    .stop .text {
+      display: block;
     }
     .tag {
       font-weight: 700;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { askedBelow, type Reading, type UnitId } from '@einkorn/core';
+import { askedBelow, ownAmountOf, type OwnMeasure, type Reading, type UnitId } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
 import { readingSentence } from '../i18n/reading-words';
@@ -67,6 +67,8 @@ import { prepWords } from '../ui/prep-words';
 })
 export class ReadLineRow {
   readonly line = input.required<Reading['lines'][number]>();
+  /** glasses of this kitchen: one alone is an amount too */
+  readonly ownMeasures = input<readonly OwnMeasure[]>([]);
   readonly answered = output<{ food: string } | { amount: string }>();
   readonly leftOut = output();
   /** a food that nobody knows, by its words: it may be added from its packet */
@@ -93,10 +95,12 @@ export class ReadLineRow {
       ...(joins ? [t(`recipe.joins-${joins}`)] : []),
     ];
   }
-  /** An amount begins with a number; anything else is said and stays in the field. */
+  /** An amount begins with a number, or is a glass of this kitchen; anything else is said and stays in the field. */
   give(amount: string): void {
-    const isAmount = /\d|[½¼¾]/.test(amount);
-    this.bad.set(isAmount ? '' : amount.trim() || '…');
-    if (isAmount) this.answered.emit({ amount });
+    const hasNumber = /\d|[½¼¾]/.test(amount);
+    const isGlass = ownAmountOf(amount, this.ownMeasures()) !== null;
+    this.bad.set(hasNumber || isGlass ? '' : amount.trim() || '…');
+    if (hasNumber) this.answered.emit({ amount });
+    else if (isGlass) this.answered.emit({ amount: `1 ${amount.trim()}` });
   }
 }

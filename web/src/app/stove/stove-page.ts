@@ -19,6 +19,7 @@ import {
   isKind,
   runsByItself,
   schedule,
+  whatMoved,
   type Detour,
   type EventKind,
   type Happening,
@@ -47,7 +48,7 @@ import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { saveCook } from '../ui/save-file';
-import { stepParams } from '../ui/step-text';
+import { stepAmounts, stepParams } from '../ui/step-text';
 import { TapsRefused } from './taps-refused';
 import { atGate, nextTap, ownTimers, tapKeys } from './taps';
 import { ThermometerDialog } from './thermometer-dialog';
@@ -55,6 +56,8 @@ import { WriteDown } from './write-down';
 
 /** Who tapped the burning so shortly before the device told it has the rescue open already. */
 const justSeenMs = 120_000;
+/** Of what moves the table so much is told: more is no reason but a list. */
+const mostMoved = 3;
 
 /** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
 @Component({
@@ -148,6 +151,15 @@ export class StovePage {
     return c ? c.startedMs + c.plan.steps.reduce((m, s) => m + s.minutes, 0) * 60_000 : 0;
   });
   readonly lateMin = computed(() => Math.round((this.serveMs() - this.plannedServeMs()) / 60_000));
+  /** Why the table moves: the stages that moved it most, in whole minutes. */
+  readonly moved = computed(() => {
+    const [c, timed] = [this.cook(), this.timed()];
+    if (!c || !timed || this.lateMin() === 0) return [];
+    return whatMoved(c.plan.steps, timed.steps)
+      .slice(0, mostMoved)
+      .map((m) => ({ ...m, min: Math.round(m.min) }))
+      .filter((m) => m.min !== 0);
+  });
   readonly whistles = computed(() => this.taps().filter((e) => e.kind === 'whistle').length);
   readonly number = computed(() => (this.timed()?.current ?? 0) + 1);
   /** What counts of the taps for the run that is on. */
@@ -230,6 +242,10 @@ export class StovePage {
     const s = this.current();
     const c = this.cook();
     return s && c ? { ...stepParams(s.step, c, this.fmt, this.words), at: this.fmt.time(s.endMs) } : {};
+  }
+  amounts(): string {
+    const [s, c] = [this.current(), this.cook()];
+    return s && c && !c.dish.calibrates ? stepAmounts(s.step, c.dish, this.fmt) : '';
   }
   title(): string {
     const s = this.current();

@@ -1,5 +1,6 @@
-import { bandKey, starchOf, type Plan } from '@einkorn/core';
+import { starchOf, type Plan } from '@einkorn/core';
 import type { Format } from '../i18n/format';
+import { starchSaid } from './starch-said';
 
 type Translate = (key: string, p?: Record<string, unknown>) => string;
 
@@ -22,12 +23,11 @@ export function planRows(plans: readonly Plan[], t: Translate, fmt: Format): Pla
     row('first', (p) => (p.firstStage ? `${fmt.minutes(p.firstStage.holdMin)} min` : '–')),
     row('starch', (p) => {
       const s = starchOf(p);
-      return s
-        ? `${t(`food.${(p.grain ?? p.pasta)!.food}`)}: ${t(`band.${bandKey(p.family, s.band)}`)}, ${fmt.percent(s.chance)}`
-        : '–';
+      return s ? `${t(`food.${(p.grain ?? p.pasta)!.food}`)}: ${starchSaid(p, s, t, fmt)}` : '–';
     }),
     row('meat', (p) => p.meats.map((m) => `${t(`meat.${m.texture}`)} ${fmt.temperature(m.coreC)}`).join(', ') || '–'),
     row('scorch', (p) => t(`scorch.${p.scorch.level}`)),
+    row('chance', (p) => (p.program.chance ? t('compare.of-100', { n: fmt.number(p.program.chance.of100) }) : '–')),
     row('fill', (p) => fmt.percent(p.pot.fillFraction)),
     row('hands', (p) => minutesOf(p, true, fmt)),
     row('total', (p) => `${fmt.number(Math.round(p.timeline.at(-1)?.endMin ?? 0))} min`),

@@ -1,4 +1,4 @@
-import { ingredientNames, type Cook, type Step } from '@einkorn/core';
+import { ingredientNames, type Cook, type Dish, type Step } from '@einkorn/core';
 import type { Format } from '../i18n/format';
 
 type Words = (key: string, p?: Record<string, unknown>) => string;
@@ -33,4 +33,17 @@ function amountsOf(grams: string | number | undefined, foods: readonly string[],
   if (grams === undefined) return '';
   const each = String(grams).split(' ').map(Number);
   return each.map((g, i) => (each.length > 1 ? `${fmt.grams(g)} ${foods[i] ?? ''}` : fmt.grams(g))).join(', ');
+}
+
+/** Stages whose steps are about things that were measured, and do not name their amounts otherwise. */
+const measured: readonly Step['stage'][] = ['prep', 'fry', 'finish'];
+
+/** What a step is about in the amounts of the cook: "520 g turkey thigh", the amount alone where it is one thing; empty where it names no thing. */
+export function stepAmounts(step: Step, dish: Pick<Dish, 'ingredients'>, fmt: Format): string {
+  if (!measured.includes(step.stage)) return '';
+  const names = ingredientNames(dish.ingredients);
+  const things = step.ingredients.flatMap((id) => dish.ingredients.find((i) => i.id === id) ?? []);
+  return things
+    .map((i) => (things.length > 1 ? `${fmt.amount(i.amount)} ${fmt.namesOf(names, i.id)}` : fmt.amount(i.amount)))
+    .join(', ');
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { bandKey, starchOf, worstMeat, type Plan, type Starch } from '@einkorn/core';
 import { TranslocoDirective } from '@jsverse/transloco';
 import { Format } from '../i18n/format';
+import { starchSaid } from './starch-said';
 import { VerdictStrip, type Band } from './verdict-strip';
 
 /** The three verdicts of a plan: grain, meat, scorch. */
@@ -32,9 +33,7 @@ export class Verdicts {
   round = Math.round;
   readonly scorchTint = { low: 'var(--leaf-tint)', watch: 'var(--turmeric-tint)', high: 'var(--paprika-tint)' };
 
-  said(t: (key: string) => string, g: Starch): string {
-    return `${t('band.' + bandKey(this.plan().family, g.band))}, ${g.kind === 'grain' ? `${this.fmt.number(g.at)} %` : `× ${this.fmt.number(g.at, 1)}`}`;
-  }
+  readonly starchSaid = starchSaid;
   bands(t: (key: string) => string, g: Starch): Band[] {
     return g.scale.names.map((name, i) => ({
       label: t('band.' + bandKey(this.plan().family, name)),
