@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { says } from '../problem';
+import { binders } from '../food/binder';
 import { ownFoodSchema } from '../food/own-food';
 import { ownMeasureSchema } from '../food/own-measure';
 import { ownPotSchema, type PotRef } from '../pot/own-pot';
@@ -77,6 +78,8 @@ export const kitchenSchema = z
       .strictObject({
         salt: z.enum(['salt', 'salt-sea', 'salt-flaky']).optional(),
         broth: z.enum(['broth', 'broth-low-salt']).optional(),
+        /** what a sauce is bound with */
+        binder: z.enum(binders).optional(),
       })
       .optional(),
     /** what the cook guessed in the lessons of the lab, the oldest first */

@@ -139,7 +139,8 @@ const movers: Record<Symptom, Mover> = {
     const perMin = evaporationKgPerS(simmerC, p.pot.altitudeM) * 60_000;
     const minutes = a.extraMl! / perMin;
     const grain = setup.g.grain;
-    const slurry = slurryFor(p.pot.thinLiquidMl);
+    const binder = setup.kitchen.usual?.binder ?? 'corn';
+    const slurry = slurryFor(p.pot.thinLiquidMl, binder);
     const rec = grain?.food.grain;
     // What the starch still drinks in five minutes at about 90 degC, by the uptake law.
     const now = (p.grain ?? p.pasta)?.moisture ?? 0;
@@ -150,7 +151,7 @@ const movers: Record<Symptom, Mover> = {
       steps: [
         ...(stands > 0 ? [step('stand', { minutes: stands, grams: Math.round(drinks) })] : []),
         ...(simmers > 0 ? [step('simmer-open', { minutes: simmers })] : []),
-        step('or-slurry', { starchG: Math.round(slurry.starchG), waterMl: Math.round(slurry.waterMl) }),
+        step('or-slurry', { starchG: Math.round(slurry.starchG), waterMl: Math.round(slurry.waterMl), binder }),
       ],
       effect: { minutes: Math.round(minutes), gramsPerMin: Math.round(perMin * 10) / 10, drinksG: Math.round(drinks) },
       clock: { minutes: stands + simmers },
@@ -169,10 +170,13 @@ const movers: Record<Symptom, Mover> = {
     effect: {},
     clock: { minutes: 5 },
   }),
-  curdled: (_, p) => ({
+  curdled: ({ kitchen }, p) => ({
     steps: [
       step('heat-off'),
-      step('whisk-starch', { starchG: Math.max(3, Math.round(slurryFor(p.liquid.addMl).starchG / 3)) }),
+      step('whisk-starch', {
+        starchG: Math.max(3, Math.round(slurryFor(p.liquid.addMl, kitchen.usual?.binder).starchG / 3)),
+        binder: kitchen.usual?.binder ?? 'corn',
+      }),
     ],
     effect: {},
     clock: { minutes: takesMin.whisk },

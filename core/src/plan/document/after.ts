@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { binders } from '../../food/binder';
 
 const num = z.number();
 
@@ -11,6 +12,8 @@ export const afterSchema = z
         freeG: num,
         simmerGPerMin: num,
         starchG: num,
+        /** of what, where the kitchen says it */
+        binder: z.enum(binders).optional(),
         waterMl: num,
         standMin: num,
         standDrinksG: num,

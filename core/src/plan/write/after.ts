@@ -38,7 +38,8 @@ export function afterPlan(setup: Setup, out: GrainOutcome | null, addMl: number)
     grain && out
       ? drinksG(grain.food.grain!, { rawG: grain.grams, moisture: out.clock.moisture }, standC, standMin)
       : 0;
-  const slurry = slurryFor(freeG);
+  const binder = kitchen.usual?.binder;
+  const slurry = slurryFor(freeG, binder);
   const topping = crusted(g).length > 0;
   const areaCm2 = baseAreaCm2(pot);
   const massG =
@@ -52,6 +53,7 @@ export function afterPlan(setup: Setup, out: GrainOutcome | null, addMl: number)
             freeG,
             simmerGPerMin: evaporationKgPerS(simmerC, kitchen.altitudeM) * 60_000,
             starchG: slurry.starchG,
+            ...(binder && { binder }),
             waterMl: slurry.waterMl,
             standMin,
             standDrinksG: Math.min(freeG, drinks),

@@ -1,3 +1,4 @@
+import type { Binder } from '../../food/binder';
 import { saturationPa } from '../../water/saturation';
 
 /** Cooked rice or pasta in a layer [from memory; porosity 0.15 counted]. */
@@ -103,8 +104,14 @@ export const crustFor = (areaCm2: number): { crumbG: number; butterG: number; ch
   cheeseG: crust.cheeseG * areaCm2,
 });
 
-/** Starch and cold water that bind a thin sauce, for each 250 mL of it [common practice]. */
-export const slurryFor = (sauceMl: number): { starchG: number; waterMl: number } => ({
-  starchG: (8 * sauceMl) / 250,
-  waterMl: (30 * sauceMl) / 250,
+/**
+ * Starch and cold water that bind 250 mL of a thin sauce [common practice: a tablespoon of corn starch]. Potato starch swells
+ * to more of it, wheat flour is three quarters starch and binds half as well [common practice: two spoons for one].
+ */
+const per250Ml = { waterMl: 30, starchG: { corn: 8, potato: 6, tapioca: 8, flour: 16 } } as const;
+
+/** Starch of this kitchen and cold water that bind a thin sauce. */
+export const slurryFor = (sauceMl: number, binder: Binder = 'corn'): { starchG: number; waterMl: number } => ({
+  starchG: (per250Ml.starchG[binder] * sauceMl) / 250,
+  waterMl: (per250Ml.waterMl * sauceMl) / 250,
 });

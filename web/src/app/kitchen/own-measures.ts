@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { ownMeasureG, ownMeasureMl, type Kitchen, type OwnMeasure } from '@einkorn/core';
-import { TranslocoDirective } from '@jsverse/transloco';
+import { binders, ownMeasureG, ownMeasureMl, type Kitchen, type OwnMeasure } from '@einkorn/core';
+import { TranslocoDirective, TranslocoService } from '@jsverse/transloco';
 import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Format } from '../i18n/format';
@@ -8,8 +8,12 @@ import { KitchenActions, kitchenFeature } from '../state/kitchen';
 import { Choice } from '../ui/choice';
 import { OwnMeasureDialog } from './own-measure-dialog';
 
-/** What may stand in a kitchen where a line says only "salt" or "stock". */
-const choices = { salt: ['salt', 'salt-sea', 'salt-flaky'], broth: ['broth', 'broth-low-salt'] } as const;
+/** What may stand in a kitchen where a line says only "salt" or "stock", and what binds its sauces; the first where nothing is said. */
+const choices = {
+  salt: ['salt', 'salt-sea', 'salt-flaky'],
+  broth: ['broth', 'broth-low-salt'],
+  binder: binders,
+} as const;
 type Usual = NonNullable<Kitchen['usual']>;
 
 /** What each glass is told to hold beside water, so that it can be checked on the scale. */
@@ -80,6 +84,7 @@ const shownWith = 'rice-long';
 export class OwnMeasures {
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
+  private readonly transloco = inject(TranslocoService);
   private readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   readonly measures = computed(() => this.kitchen().ownMeasures ?? []);
   /** '' is the cup of the table */
@@ -87,14 +92,17 @@ export class OwnMeasures {
   /** which salt and which stock stand here */
   readonly usual = computed(() => {
     this.fmt.locale();
-    return (['salt', 'broth'] as const).map((kind) => ({
+    return (['salt', 'broth', 'binder'] as const).map((kind) => ({
       kind,
-      value: this.kitchen().usual?.[kind] ?? kind,
-      options: choices[kind].map((value) => ({ value, label: this.fmt.food(value) })),
+      value: this.kitchen().usual?.[kind] ?? choices[kind][0],
+      options: choices[kind].map((value) => ({ value, label: this.nameOf(kind, value) })),
     }));
   });
   readonly editing = signal<OwnMeasure | 'new' | null>(null);
 
+  private nameOf(kind: keyof Usual, value: string): string {
+    return kind === 'binder' ? this.transloco.translate(`binder.${value}`) : this.fmt.food(value);
+  }
   holds(m: OwnMeasure): string {
     return this.fmt.number(ownMeasureMl(m));
   }

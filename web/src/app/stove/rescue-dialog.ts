@@ -135,7 +135,8 @@ export class RescueDialog {
       typeof p[key] === 'string' ? { [key]: this.fmt.namesOf(this.names(), p[key]) } : {};
     const band = typeof p['band'] === 'string' ? { band: this.word(`band.${p['band']}`) } : {};
     const ml = typeof p['ml'] === 'number' ? { ml: this.fmt.ml(p['ml']) } : {};
-    return { ...p, ...named('ingredient'), ...named('food'), ...band, ...ml };
+    const binder = typeof p['binder'] === 'string' ? { binder: this.word(`binder.${p['binder']}`) } : {};
+    return { ...p, ...named('ingredient'), ...named('food'), ...band, ...ml, ...binder };
   }
   /** What the move does to the dish, where the sum says so. */
   effect(m: Move): string {
