@@ -36,7 +36,9 @@ test('a crust grows with the surface and a slurry with the sauce', () => {
   expect(crustFor(387)).toEqual({ crumbG: 0.15 * 387, butterG: 0.11 * 387, cheeseG: 0.15 * 387 });
   expect(slurryFor(500)).toEqual({ starchG: 16, waterMl: 60 });
   // Common practice: potato starch binds more, wheat flour half as well as corn starch.
-  expect((['potato', 'corn', 'tapioca', 'flour'] as const).map((b) => slurryFor(250, b).starchG)).toEqual([6, 8, 8, 16]);
+  expect((['potato', 'corn', 'tapioca', 'flour'] as const).map((b) => slurryFor(250, b).starchG)).toEqual([
+    6, 8, 8, 16,
+  ]);
 });
 
 describe('open pot', () => {
