@@ -48,7 +48,7 @@ export { fold } from './recipe/words';
 export { suggestFoods } from './recipe/suggest';
 export { ingredientName, namesOf, type Language } from './recipe/food-names';
 export { askedBelow, ownOf, readLine, type Own, type ReadLine } from './recipe/line';
-export { binders, type Binder } from './food/binder';
+export { binders, usualBinder, type Binder } from './food/binder';
 export { ownAmountOf } from './recipe/own-measures';
 export {
   ownMeasureG,

@@ -111,12 +111,12 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
  * Two hundred of them are read at once.
  */
 export function asEvidence(cook: Cook): Cook {
-  const { curve: _, ...first } = cook.plan.firstStage ?? {};
+  const { firstStage } = cook.plan;
   return {
     ...cook,
     plan: {
       ...cook.plan,
-      ...(cook.plan.firstStage ? { firstStage: first as Cook['plan']['firstStage'] } : {}),
+      firstStage: firstStage && { ...firstStage, curve: undefined },
       curve: { minutes: [], tempC: [], gaugeKpa: [] },
       stack: [],
       finish: [],

@@ -109,7 +109,7 @@ const tens = (of100: number): number => Math.round(of100 / 10);
 export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   const stops = p.warnings.filter((w) => w.severity === 'stop');
   const changes = stops.flatMap((w) => changesFor(dish, p, w.code, String(w.params?.['ingredient'] ?? '')));
-  return thatHelp(dish, p, changes, kitchen, (q) => stopCount(q) < stops.length);
+  return thatHelp({ dish, kitchen, p }, changes, (q) => stopCount(q) < stops.length);
 }
 
 /**
@@ -119,15 +119,13 @@ export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
 export function waysToBetterOdds(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   if (stopCount(p) > 0 || of100(p) >= poorOf100) return [];
   const enough = of100(p) + worthOf100;
-  return thatHelp(dish, p, changesForChance(dish, p), kitchen, (q) => stopCount(q) === 0 && of100(q) >= enough);
+  return thatHelp({ dish, kitchen, p }, changesForChance(dish, p), (q) => stopCount(q) === 0 && of100(q) >= enough);
 }
 
 /** Of these changes those that help, each planned once, the best first. */
 function thatHelp(
-  dish: Dish,
-  p: Plan,
+  { dish, kitchen, p }: { dish: Dish; kitchen: Kitchen; p: Plan },
   changes: readonly Change[],
-  kitchen: Kitchen,
   helps: (q: Plan) => boolean,
 ): Proposal[] {
   const once = [...new Map(changes.map((c) => [`${c.code} ${c.ingredient} ${c.to ?? ''}`, c])).values()];

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../dish/kitchen';
 import type { Dish } from '../dish/schema';
+import { usualBinder, type Binder } from '../food/binder';
 import { recordAmong } from '../food/own-food';
 import { rate } from '../grain/rate';
 import { drinksG } from '../grain/clock';
@@ -55,6 +56,8 @@ export function rescue(
 }
 
 type Mover = (setup: Setup, p: Plan, a: Answers) => Answer;
+
+const binderOf = ({ kitchen }: Setup): Binder => kitchen.usual?.binder ?? usualBinder;
 
 const movers: Record<Symptom, Mover> = {
   'no-pressure': (setup, p, a): Answer => {
@@ -139,7 +142,7 @@ const movers: Record<Symptom, Mover> = {
     const perMin = evaporationKgPerS(simmerC, p.pot.altitudeM) * 60_000;
     const minutes = a.extraMl! / perMin;
     const grain = setup.g.grain;
-    const binder = setup.kitchen.usual?.binder ?? 'corn';
+    const binder = binderOf(setup);
     const slurry = slurryFor(p.pot.thinLiquidMl, binder);
     const rec = grain?.food.grain;
     // What the starch still drinks in five minutes at about 90 degC, by the uptake law.
@@ -170,17 +173,15 @@ const movers: Record<Symptom, Mover> = {
     effect: {},
     clock: { minutes: 5 },
   }),
-  curdled: ({ kitchen }, p) => ({
-    steps: [
-      step('heat-off'),
-      step('whisk-starch', {
-        starchG: Math.max(3, Math.round(slurryFor(p.liquid.addMl, kitchen.usual?.binder).starchG / 3)),
-        binder: kitchen.usual?.binder ?? 'corn',
-      }),
-    ],
-    effect: {},
-    clock: { minutes: takesMin.whisk },
-  }),
+  curdled: (setup, p) => {
+    const binder = binderOf(setup);
+    const starchG = Math.max(3, Math.round(slurryFor(p.liquid.addMl, binder).starchG / 3));
+    return {
+      steps: [step('heat-off'), step('whisk-starch', { starchG, binder })],
+      effect: {},
+      clock: { minutes: takesMin.whisk },
+    };
+  },
   'too-salty': (setup, p, a) => {
     const massG = setup.g.items.reduce((s, i) => s + (i.main ? 0 : i.grams), 0) + p.liquid.addMl;
     // Only unsalted mass dilutes: salt stays, the dish grows.

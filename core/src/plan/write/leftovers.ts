@@ -1,4 +1,4 @@
-import type { Binder } from '../../food/binder';
+import { usualBinder, type Binder } from '../../food/binder';
 import { saturationPa } from '../../water/saturation';
 
 /** Cooked rice or pasta in a layer [from memory; porosity 0.15 counted]. */
@@ -111,7 +111,7 @@ export const crustFor = (areaCm2: number): { crumbG: number; butterG: number; ch
 const per250Ml = { waterMl: 30, starchG: { corn: 8, potato: 6, tapioca: 8, flour: 16 } } as const;
 
 /** Starch of this kitchen and cold water that bind a thin sauce. */
-export const slurryFor = (sauceMl: number, binder: Binder = 'corn'): { starchG: number; waterMl: number } => ({
+export const slurryFor = (sauceMl: number, binder: Binder = usualBinder): { starchG: number; waterMl: number } => ({
   starchG: (per250Ml.starchG[binder] * sauceMl) / 250,
   waterMl: (per250Ml.waterMl * sauceMl) / 250,
 });

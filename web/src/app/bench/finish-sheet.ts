@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { TranslocoDirective } from '@jsverse/transloco';
-import { heatKey, hotC } from '@einkorn/core';
+import { heatKey, hotC, usualBinder } from '@einkorn/core';
 import { Store } from '@ngrx/store';
 import { Format } from '../i18n/format';
 import { BenchActions, benchFeature } from './bench.slice';
@@ -18,6 +18,7 @@ import { TryIt } from './try-it';
 })
 export class FinishSheet {
   readonly heatKey = heatKey;
+  readonly usualBinder = usualBinder;
   private readonly store = inject(Store);
   readonly fmt = inject(Format);
   readonly hotC = hotC;

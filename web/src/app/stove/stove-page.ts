@@ -19,7 +19,6 @@ import {
   isKind,
   runsByItself,
   schedule,
-  whatMoved,
   type Detour,
   type EventKind,
   type Happening,
@@ -46,6 +45,7 @@ import { outlookWords } from './outlook-words';
 import { lidBackMin, otherPots, pinTaps, sinceLidMin, timesTo, wasLocked } from './panels';
 import { PracticeBar } from './practice-bar';
 import { RescueDialog, type PutRight } from './rescue-dialog';
+import { ServingNote } from './serving-note';
 import { StoveActions, stoveFeature } from './stove.slice';
 import { saveCook } from '../ui/save-file';
 import { stepAmounts, stepParams } from '../ui/step-text';
@@ -56,8 +56,6 @@ import { WriteDown } from './write-down';
 
 /** Who tapped the burning so shortly before the device told it has the rescue open already. */
 const justSeenMs = 120_000;
-/** Of what moves the table so much is told: more is no reason but a list. */
-const mostMoved = 3;
 
 /** The Stove: one instruction at a time, a clock to read across the room, the taps that tell what really happens. */
 @Component({
@@ -74,6 +72,7 @@ const mostMoved = 3;
     MiniPot,
     PracticeBar,
     RescueDialog,
+    ServingNote,
     TapsRefused,
     ThermometerDialog,
     WriteDown,
@@ -145,21 +144,6 @@ export class StovePage {
   });
   readonly clockSize = computed(() => (this.clock().length > 5 ? 108 : this.clock().length > 4 ? 142 : 176));
   readonly serveMs = computed(() => this.timed()?.serveMs ?? 0);
-  /** What the first plan said, to tell how far the evening has moved. */
-  readonly plannedServeMs = computed(() => {
-    const c = this.cook();
-    return c ? c.startedMs + c.plan.steps.reduce((m, s) => m + s.minutes, 0) * 60_000 : 0;
-  });
-  readonly lateMin = computed(() => Math.round((this.serveMs() - this.plannedServeMs()) / 60_000));
-  /** Why the table moves: the stages that moved it most, in whole minutes. */
-  readonly moved = computed(() => {
-    const [c, timed] = [this.cook(), this.timed()];
-    if (!c || !timed || this.lateMin() === 0) return [];
-    return whatMoved(c.plan.steps, timed.steps)
-      .slice(0, mostMoved)
-      .map((m) => ({ ...m, min: Math.round(m.min) }))
-      .filter((m) => m.min !== 0);
-  });
   readonly whistles = computed(() => this.taps().filter((e) => e.kind === 'whistle').length);
   readonly number = computed(() => (this.timed()?.current ?? 0) + 1);
   /** What counts of the taps for the run that is on. */
