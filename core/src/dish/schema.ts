@@ -59,6 +59,8 @@ export const prepSchema = z.strictObject({
   packetMinutes: z.number().positive().max(60).optional(),
   coated: z.boolean().optional(),
   hot: z.boolean().optional(),
+  /** what is done to it once the lid is open: it is lifted out, or pulled apart and put back */
+  onceOpen: z.enum(['take-out', 'shred']).optional(),
 });
 
 export const ingredientSchema = z.strictObject({

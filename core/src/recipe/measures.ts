@@ -56,7 +56,7 @@ export type MeasureId =
 export const measures: Record<MeasureId, KitchenMeasure> = {
   clove: { isPieceOf: ['garlic'], grams: { 'spice-whole': 0.1 } },
   stalk: {
-    isPieceOf: ['celery', 'spring-onion', 'leek', 'lemongrass'],
+    isPieceOf: ['celery', 'spring-onion', 'leek', 'lemongrass', 'pandan'],
     grams: { 'spice-whole': 10, broccoli: 150, 'herb-fresh': 2, asparagus: 15, fennel: 100, kale: 20, cabbage: 60 },
   },
   bunch: {
@@ -102,7 +102,7 @@ export const measures: Record<MeasureId, KitchenMeasure> = {
     },
   },
   sprig: { grams: { 'herb-fresh': 1, 'herb-dried': 0.5, 'spice-whole': 0.5 } },
-  leaf: { grams: { 'spice-whole': 0.2, 'herb-fresh': 0.5, kale: 20, cabbage: 30, chard: 20, collards: 30 } },
+  leaf: { grams: { pandan: 5, 'spice-whole': 0.2, 'herb-fresh': 0.5, kale: 20, cabbage: 30, chard: 20, collards: 30 } },
   pinch: { ml: 0.31 },
   dash: { ml: 0.62 },
   drizzle: { ml: 10 },
@@ -223,6 +223,7 @@ const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/bay|laurel|leaf|leaves|hoja/, 0.2],
   [/cinnamon|canela/, 3],
   [/lemongrass/, 15],
+  [/pandan/, 5],
   [/^chicken (?:breast )?(?:tender|mini fillet|inner fillet|goujon)/, 50],
   [/(?:cherry|grape|cherri) tomato|tomates? cherry/, 15],
   [/(?:baby|new) potato|patatas? baby/, 45],

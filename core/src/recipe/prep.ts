@@ -96,6 +96,8 @@ export function readPrep(folded: string): ReadPrep {
   if (take(/\b(?:slit|scored|slashed|cut to the bone|con cortes)\b/)) prep.slit = true;
   if (take(/\b(?:hot|boiling|warm|hirviendo|calientes?)\b(?! (?:sauce|italian|pepper|chil|paprika|dog))/))
     prep.hot = true;
+  if (take(/\b(?:to (?:take|lift) out|para sacar)\b/)) prep.onceOpen = 'take-out';
+  if (take(/\b(?:to shred|to pull apart|para (?:deshebrar|desmechar|desmenuzar))\b/)) prep.onceOpen = 'shred';
   take(/\b(?:drained|(?:and )?drain(?:ed)? and rinsed|escurrid[oa]s?)\b/);
   for (const [re, p] of namedSizes) if (take(re)) Object.assign(prep, p);
   takeLength();

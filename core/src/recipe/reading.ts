@@ -7,11 +7,14 @@ import { issueAt, refusal } from '../problem';
 import type { Params } from '../words/sentence';
 import { asksOf, remark, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
-import { languages, namesOf, type Language } from './food-names';
+import { languages, type Language } from './food-names';
 import { foodIn, readLine, type Own, type ReadLine } from './line';
+import { brownAsInSteps } from './brown-in-steps';
 import { crumbledInSteps, cutInSteps } from './cut-in-steps';
 import { finishAsInSteps } from './finish-in-steps';
 import { marinateAsInSteps } from './marinade-in-steps';
+import { nounsOf } from './nouns';
+import { openAsInSteps } from './open-in-steps';
 import { crumbleInSheets, shapeMeatballs } from './mince';
 import { readMethod, type Method } from './method';
 import { withoutMarkup } from './page';
@@ -20,7 +23,7 @@ import type { RecipeParts } from './sections';
 import { noRecipe, sourceOf } from './source-text';
 import { findRecipe, partsOfRecipe } from './structured';
 import type { RecipeTimes } from './times';
-import { fold, singulars, wordsOf } from './words';
+import { fold } from './words';
 
 export const readingFormat = 'einkorn.reading/1';
 
@@ -121,7 +124,9 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
   if (parts.lines.length > mostLines) tell('too-many-lines', { most: mostLines, all: parts.lines.length }, 'caution');
   if (parts.steps.length > 0) for (const line of read) asStepsCutIt(line, parts.steps);
   marinateAsInSteps(read, parts.steps);
+  brownAsInSteps(read, parts.steps);
   finishAsInSteps(read, parts.steps);
+  openAsInSteps(read, parts.steps);
   shapeMeatballs(read, parts, language);
   const method = readMethod(parts.steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
@@ -160,11 +165,7 @@ function asStepsCutIt(line: ReadLine, steps: readonly string[]): void {
     delete line.prep;
     return;
   }
-  const names = new Set(languages.flatMap((l) => namesOf(food.id, l)).flatMap(wordsOf));
-  const nouns = wordsOf(fold(line.text))
-    .flatMap(singulars)
-    .filter((w) => names.has(w));
-  const cut = cutInSteps(steps, new Set([...nouns, 'meat', 'carne']));
+  const cut = cutInSteps(steps, new Set([...nounsOf(line, food), 'meat', 'carne']));
   if (!cut) return;
   const { pieceG: _, ...rest } = said;
   line.prep = { ...rest, ...cut };

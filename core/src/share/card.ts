@@ -216,6 +216,7 @@ function prepWords(prep: Dish['ingredients'][number]['prep']): string {
     prep.brown ? `brown: ${prep.brown}` : '',
     prep.hot ? 'hot' : '',
     prep.slit ? 'slit' : '',
+    prep.onceOpen ? (prep.onceOpen === 'shred' ? 'to shred' : 'to take out') : '',
   ].filter(Boolean);
   return words.length > 0 ? ` (${words.join(', ')})` : '';
 }

@@ -34,6 +34,8 @@ const shapes: Readonly<Partial<Record<NonNullable<NonNullable<Ingredient['prep']
   whole: 'whole',
 };
 
+const onceOpen = { 'take-out': 'to take out', shred: 'to shred' } as const;
+
 /** An ingredient as a line of a recipe in English: "500 g chicken thigh, cubes 25 mm, frozen". */
 export function ingredientLine(of: Ingredient): string {
   const { amount, prep = {}, joins: use } = of;
@@ -49,6 +51,7 @@ export function ingredientLine(of: Ingredient): string {
     prep.state ?? '',
     prep.packetMinutes ? `packet says ${prep.packetMinutes} min` : '',
     prep.hot ? 'hot' : '',
+    prep.onceOpen ? onceOpen[prep.onceOpen] : '',
     use ? (joins[use] ?? '') : '',
     isToTaste(amount) ? 'to taste' : '',
   ].filter(Boolean);

@@ -72,6 +72,8 @@ export const en = {
     open: 'Pin down: open the lid away from you',
     check: 'Thermometer in the thickest piece, away from bone: at least {{ c:temperature }}',
     'check-pot': 'Thermometer in the middle of the pot, in several places: at least {{ c:temperature }}',
+    'take-out': 'Take out, nobody eats it',
+    shred: 'Lift out, pull apart with two forks, put back',
     'stir-in': 'Stir in, residual heat is enough',
     dairy: 'Off the boil, stir in',
     herbs: 'At the very end',

@@ -73,6 +73,8 @@ export const es: WordsLike<typeof en> = {
     open: 'Indicador abajo: abra la tapa hacia el otro lado',
     check: 'Termómetro en la pieza más gruesa, lejos del hueso: al menos {{ c:temperature }}',
     'check-pot': 'Termómetro en el centro de la olla, en varios sitios: al menos {{ c:temperature }}',
+    'take-out': 'Saque, no se come',
+    shred: 'Saque, deshebre con dos tenedores y devuelva a la olla',
     'stir-in': 'Incorpore; basta el calor que queda',
     dairy: 'Sin que hierva, incorpore',
     herbs: 'Al final del todo',

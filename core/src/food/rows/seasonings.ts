@@ -29,6 +29,8 @@ export const seasonings: readonly WetRow[] = [
   ['saffron', 'seasoning', 0.12, 0, 0, 0, 2.17, 1, 0.14, 0.4],
   ['sesame-seeds', 'seasoning', 0.045, 0, 0, 0, 2, 1.1, 0.6, 0.02],
   ['poppy-seeds', 'seasoning', 0.06, 0, 0, 0, 2.04, 1.15, 0.6, 0.05],
+  ['cheese-rind', 'seasoning', 0.3, 0, 0, 0, 2.6, 1.1, 0.5, 1, 40],
+  ['pandan', 'seasoning', 0.85, 0, 0.05, 0.05, 3.8, 0.95, 0.12, 0, 5],
   ['lemongrass', 'seasoning', 0.71, 0, 0.05, 0.05, 3.52, 0.95, 0.3, 0.02, 15],
   ['miso', 'seasoning', 0.45, 0.05, 0, 0.08, 2.93, 1.15, 1.15, 10, undefined, ['thick']],
   ['gochujang', 'seasoning', 0.44, 0.05, 0, 0.08, 2.9, 1.2, 1.2, 7, undefined, ['thick', 'sugary']],

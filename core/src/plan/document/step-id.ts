@@ -27,6 +27,8 @@ export const finishCodes = [
   'open',
   'check',
   'check-pot',
+  'take-out',
+  'shred',
   'top-up',
   'simmer',
   'simmer-pasta',

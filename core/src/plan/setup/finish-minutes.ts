@@ -8,6 +8,8 @@ export const hotC = 63;
 export const finishMinutes = {
   open: 0.5,
   check: 1,
+  takeOut: 0.5,
+  shred: 3,
   seafood: 4,
   seafoodCooked: 1.5,
   florets: 4.5,

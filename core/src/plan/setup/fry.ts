@@ -153,9 +153,9 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     const why = takeOutWhy(g, item, batches);
     const power = brown === 'colour' ? colour.plateW / (pot.powerW * pot.efficiency) : 1;
     const each = c.key === 'meat' ? searMinutes(item, brown) * power : tossed ? tossedMinutes(item) * power : c.minutes;
-    const isNext = isVegetable(c) && order[at - 1]?.c === c && out[at - 1]?.until !== 'deep-brown';
+    const isNext = isVegetable(c) && order[at - 1]?.c === c && !aheadOf.has(out[at - 1]?.until ?? '');
     const isLast = order[at + 1]?.c !== c;
-    const browned = isVegetable(c) && item.state === 'browned' ? brownedMin : each;
+    const browned = isVegetable(c) ? (onionMin(item) ?? each) : each;
     out.push({
       order: out.length + 1,
       ingredient: item.ingredient.id,
@@ -179,13 +179,22 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
 const nextMinutes = (item: Item, isLast: boolean): number =>
   isMushroom(item) ? together.mushroomMin : isLast ? together.lastMin : together.nextMin;
 
-/** Onions and their like for a deep brown, min [common practice: 8 to 12]. */
+/** Onions and their like until they are golden, and for a deep brown, min [common practice: 6 to 8, 8 to 12]. */
+const goldenMin = 7;
 const brownedMin = 10;
+function onionMin(item: Item): number | null {
+  if (item.state === 'browned') return brownedMin;
+  return isGolden(item) ? goldenMin : null;
+}
+const isGolden = (item: Item): boolean => onions.has(item.food.id) && item.ingredient.prep?.brown === 'half';
+/** What has its colour before other vegetables join it, which get minutes of their own then. */
+const aheadOf: ReadonlySet<string> = new Set(['deep-brown', 'edges-brown']);
 
 const isVegetable = (c: (typeof classes)[number]): boolean => c.key === 'vegetable' || c.key === 'spiced-onion';
 
 function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
   if (isVegetable(c) && item.state === 'browned') return 'deep-brown';
+  if (isVegetable(c) && isGolden(item)) return 'edges-brown';
   if (c.key === 'vegetable') return onions.has(item.food.id) ? c.until : isMushroom(item) ? 'water-gone' : 'softened';
   if (c.key !== 'meat') return c.until;
   // Cured meat keeps its pink.

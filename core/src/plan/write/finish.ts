@@ -83,6 +83,7 @@ function opening(w: FinishWriter, g: Gathered, x: FinishInput): void {
     w.stand(minutes.check);
     w.add(x.measured, minutes.check);
   }
+  doneOnceOpen(w, g);
   if (x.topUpMl > 0) {
     w.pour([{ item: g.main, grams: x.topUpMl * g.main.food.bulkGPerMl[0], tempC: hotTopUpC }]);
     w.add('top-up', minutes.topUp, [g.main], { ml: x.topUpMl });
@@ -90,6 +91,20 @@ function opening(w: FinishWriter, g: Gathered, x: FinishInput): void {
   if (g.rule.simmerMin > 0 && g.grain) {
     w.heatTo(98);
     w.add('simmer', g.rule.simmerMin, [], { heat: 'saute' });
+  }
+}
+
+/** Leaves and sticks come out; meat that is to be shredded is measured first, pulled apart and put back. */
+function doneOnceOpen(w: FinishWriter, g: Gathered): void {
+  const under = [...g.items, ...g.seasonedWith].filter(goesUnderLid);
+  for (const [what, minutesOf] of [
+    ['take-out', minutes.takeOut],
+    ['shred', minutes.shred],
+  ] as const) {
+    const items = under.filter((i) => i.ingredient.prep?.onceOpen === what);
+    if (items.length === 0) continue;
+    w.stand(minutesOf);
+    w.add(what, minutesOf, items);
   }
 }
 

@@ -38,7 +38,10 @@ export const larderEn: Readonly<Record<string, string>> = {
   butter: 'butter, unsalted butter, salted butter, sweet butter',
   ghee: 'ghee, clarified butter, desi ghee',
   'cheese-hard':
-    'hard cheese, cheese hard, parmesan, parmesan cheese, parmigiano, parmigiano reggiano, pecorino, pecorino romano, cheddar, cheddar cheese, grana padano, gruyere, gouda, romano cheese, asiago, manchego, emmental, swiss cheese, cheese, shredded cheese, grated cheese, monterey jack, jack cheese, mexican cheese blend, sharp cheddar, sharp cheddar cheese, parmesan rind, colby jack, pepper jack, red leicester, parm, parmesan rind, parm cheese',
+    'hard cheese, cheese hard, parmesan, parmesan cheese, parmigiano, parmigiano reggiano, pecorino, pecorino romano, cheddar, cheddar cheese, grana padano, gruyere, gouda, romano cheese, asiago, manchego, emmental, swiss cheese, cheese, shredded cheese, grated cheese, monterey jack, jack cheese, mexican cheese blend, sharp cheddar, sharp cheddar cheese, colby jack, pepper jack, red leicester, parm, parm cheese',
+  'cheese-rind':
+    'cheese rind, rind cheese, parmesan rind, parmesan cheese rind, rind of parmesan, parm rind, parmigiano rind, pecorino rind',
+  pandan: 'pandan, pandan leaf, pandanus leaf, screwpine leaf',
   'cheese-soft':
     'soft cheese, cheese soft, mozzarella, mozzarella cheese, ricotta, ricotta cheese, feta, feta cheese, goat cheese, cottage cheese, brie, taleggio, fontina, queso fresco, cotija, goats cheese, blue cheese, gorgonzola, burrata',
   'cream-cheese': 'cream cheese, mascarpone, full fat soft cheese, cheese spread, neufchatel',

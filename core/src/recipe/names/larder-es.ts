@@ -191,6 +191,8 @@ export const larderEs: Readonly<Record<string, string>> = {
   saffron: 'azafran, hebra de azafran, azafran en hebra, hebras de azafran',
   'sesame-seeds': 'semilla de sesamo, sesamo, ajonjoli, semilla de ajonjoli, ~semilla de lino, ~semilla de chia',
   'poppy-seeds': 'semilla de amapola, amapola',
+  'cheese-rind': 'corteza de queso, corteza de parmesano, corteza de queso parmesano',
+  pandan: 'pandan, hoja de pandan',
   lemongrass: 'hierba limon, citronela, tallo de citronela, limoncillo, zacate limon',
   miso: 'miso, pasta de miso, miso blanco, miso rojo',
   gochujang: 'gochujang, pasta de chile coreana',

@@ -46,7 +46,7 @@ export const meatEn: Readonly<Record<string, string>> = {
   meatball: 'meatball, beef meatball, pork meatball, italian meatball, swedish meatball, mini meatball, lamb meatball',
   'meatball-poultry': 'chicken meatball, turkey meatball, poultry meatball',
   'sausage-fresh':
-    'fresh sausage, sausage fresh, italian sausage, pork sausage, raw sausage, sausage, breakfast sausage, bratwurst, mexican chorizo, fresh chorizo, merguez, hot italian sausage, sweet italian sausage, italian sausage link, sweet italian sausage link, hot italian sausage link, sausage link, pork sausage link, chipolata, banger',
+    'fresh sausage, sausage fresh, italian sausage, pork sausage, raw sausage, sausage, breakfast sausage, bratwurst, mexican chorizo, fresh chorizo, merguez, merguez sausage, hot italian sausage, sweet italian sausage, italian sausage link, sweet italian sausage link, hot italian sausage link, sausage link, pork sausage link, chipolata, banger',
   'sausage-meat':
     'sausage meat, sausagemeat, bulk sausage, ground sausage, ground italian sausage, ground pork sausage, bulk italian sausage, italian sausage meat, pork sausage meat, sausage crumble',
   ham: 'ham, cooked ham, ham steak, smoked ham, diced ham, ~gammon, ham hock meat',

@@ -10,6 +10,8 @@ export const prepWords = (p: NonNullable<Ingredient['prep']>, t: Translate, fmt:
   ...(p.pieceG ? [`${fmt.grams(p.pieceG)} ${t('recipe.each')}`] : []),
   ...(p.state ? [t(`state.${p.state}`)] : []),
   ...(p.slit ? [t('recipe.slit')] : []),
+  ...(p.brown ? [t(`recipe.brown.${p.brown}`)] : []),
+  ...(p.onceOpen ? [t(`recipe.once-open.${p.onceOpen}`)] : []),
   ...(p.rinse ? [t('gather.rinsed')] : []),
   ...(p.soakMin ? [`${t('gather.soak')} ${p.soakMin} min`] : []),
   ...(p.packetMinutes ? [t('recipe.packet', { min: fmt.number(p.packetMinutes, 1) })] : []),

@@ -1,0 +1,53 @@
+import type { Ingredient } from '../dish/schema';
+import { findFood } from '../food/find';
+import type { FoodRecord } from '../food/record';
+import { foodsIn, languages } from './food-names';
+import { foodIn, type ReadLine } from './line';
+import { nounsOf } from './nouns';
+import { fold, singulars, wordsOf } from './words';
+
+type Brown = NonNullable<NonNullable<Ingredient['prep']>['brown']>;
+
+const deep =
+  /\b(?:(?:dark|deep(?:ly)?|well|rich(?:ly)?) brown(?:ed)?|carameli[sz]\w*|until (?:they are |it is )?(?:well |deeply |all )?brown(?:ed)?|brown(?:ed)? (?:it |them )?(?:very )?well|crisp(?:y|ed)?|(?:muy|bien) dorad[oa]s?|tostad[oa]s?|hasta que (?:este|se ponga)n? (?:marron|tostad)\w*)\b/;
+const golden =
+  /\b(?:golden|skin(?:[- ]side)? down|in batches|on (?:all|both) sides|all over|dorad[oa]s?|se doren?|doren|por todos los lados|por tandas)\b/;
+/** Fish and eggs are left alone; mince is half brown anyway, and cured meat gives its fat first. */
+const seared = new Set(['white', 'dark', 'stew']);
+/** Other vegetables soften: what turns golden in the pan with its sugar are these [common practice]. */
+const onions = new Set(['onion', 'shallot', 'leek']);
+const browns = (food: FoodRecord): boolean =>
+  onions.has(food.id) || (food.meat !== undefined && seared.has(food.meat.cut));
+
+/** "Fry the onions until dark brown, then add the garlic": each part of a sentence with its own foods. */
+const partsOf = (step: string): string[] => fold(step).split(/[.;]|,? (?:then|luego|despues) /);
+
+/**
+ * How brown the steps want meat and onions, where their own lines do not say it: golden, or deep brown. Where the steps only
+ * say "brown the chicken", the pan's usual colour stays: pressure finishes it.
+ */
+export function brownAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
+  for (const part of steps.flatMap(partsOf)) {
+    const said = deep.exec(part) ?? golden.exec(part);
+    if (!said) continue;
+    const brown: Brown = deep.test(part) ? 'brown' : 'half';
+    const names = namedIn(wordsOf(part.slice(0, said.index)));
+    for (const line of read) {
+      const food = foodIn(line);
+      if (!food || line.refused || line.prep?.state || !browns(food)) continue;
+      if (names(line, food) && line.prep?.brown === undefined) line.prep = { ...line.prep, brown };
+    }
+  }
+}
+
+/** Whether these words of a step name the food of a line: by its name, or a meat by any word that its line has too. */
+function namedIn(words: readonly string[]): (line: ReadLine, food: FoodRecord) => boolean {
+  const found = languages.flatMap((l) => foodsIn(words, l));
+  const meatWords = found
+    .filter((f) => findFood(f.food).kind === 'meat')
+    .flatMap((f) => words.slice(f.start, f.end).flatMap(singulars));
+  const anyMeat = words.some((w) => w === 'meat' || w === 'carne');
+  return (line, food) =>
+    found.some((f) => f.food === food.id) ||
+    (food.kind === 'meat' && (anyMeat || nounsOf(line, food).some((n) => meatWords.includes(n))));
+}
