@@ -22,6 +22,7 @@ test.each([
   ['2 my mugs basmati', 'en', 'rice-basmati', 622],
   ['1 1/2 my mug water', 'en', 'water', 466.5],
   ['half my mug of red lentils', 'en', 'lentils-split', 155.5],
+  ['my mug of red lentils', 'en', 'lentils-split', 311],
   ['a vaso of long grain rice', 'en', 'rice-long', ownMeasureMl(vaso)],
   ['2 vasos de arroz basmati', 'es', 'rice-basmati', 2 * ownMeasureMl(vaso)],
   ['medio vaso de agua', 'es', 'water', ownMeasureMl(vaso) / 2],

@@ -23,10 +23,14 @@ export function ownMeasureIn(plain: string, own: readonly OwnMeasure[]): OwnMeas
     const name = new RegExp(before + nameIn(measure.name).source, 'gu');
     const others = plain.replace(name, ' ');
     // Beside another cup nobody could tell which is which: such a line asks.
-    if (others !== plain && !anyCup.test(others)) return { measure, plain: plain.replace(name, 'cup') };
+    if (others !== plain && !anyCup.test(others))
+      return { measure, plain: plain.replace(name, (_, at: number) => (isBare(plain.slice(0, at)) ? '1 cup' : 'cup')) };
   }
   return null;
 }
+
+/** "My mug rice": the glass begins the line, and it is one of it. */
+const isBare = (head: string): boolean => /^\s*(?:(?:my|the|mis?)\s+)?$/.test(head);
 
 /** What of a line that was read is measured. */
 interface Measured {
