@@ -46,9 +46,13 @@ export const goByPages = (context: BrowserContext): Promise<unknown> =>
     await route.fulfill({ json: { nowMs, movedMs: 0 } });
   });
 
-/** Nothing serious or critical on this screen; the painted chart is told in a table beside it. */
-export async function noBarriers(page: Page): Promise<void> {
-  const found = await new AxeBuilder({ page }).exclude('.js-plotly-plot').analyze();
+/**
+ * Nothing serious or critical on this screen; the painted chart is told in a table beside it.
+ *
+ * @param but rules that say nothing there: of colours that the system gives, axe reads the ones of the page
+ */
+export async function noBarriers(page: Page, { but = [] }: { but?: string[] } = {}): Promise<void> {
+  const found = await new AxeBuilder({ page }).exclude('.js-plotly-plot').disableRules(but).analyze();
   const bad = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
   expect(bad.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} in ${n.html}`).join(', ')}`)).toEqual([]);
 }
@@ -57,3 +61,23 @@ export const answer = (page: Page) => page.locator('[data-answer="liquid"]');
 export const tab = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(name) });
 export const millilitres = async (page: Page): Promise<number> =>
   Number(((await answer(page).textContent()) ?? '').replace(/[^\d]/g, ''));
+
+/** Every view of the demo, by its address. */
+export const views = [
+  'lab',
+  'lab/strips',
+  'shelf',
+  'recipe',
+  ...['gather', 'fry', 'water', 'stack', 'pressure', 'finish'].map((sheet) => `bench/turkey-leek-lemon/${sheet}`),
+  'stove',
+  'evening?dish=turkey-leek-lemon',
+  'log',
+  'kitchen',
+];
+
+/** The view is there with its words, and its plans are worked out. */
+export async function openView(page: Page, url: string, view: string): Promise<void> {
+  await page.goto(`${url}/${view}`);
+  await expect(page.locator('#main h1').first()).toBeVisible();
+  if (view.startsWith('bench')) await expect(page.locator('ek-ribbon')).toBeAttached();
+}

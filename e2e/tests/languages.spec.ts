@@ -1,26 +1,9 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { aHut, noBarriers } from '../helpers';
+import { aHut, noBarriers, openView, views } from '../helpers';
 
 const hut = aHut();
 const dish = 'turkey-leek-lemon';
-const views = [
-  'lab',
-  'lab/strips',
-  'shelf',
-  'recipe',
-  ...['gather', 'fry', 'water', 'stack', 'pressure', 'finish'].map((sheet) => `bench/${dish}/${sheet}`),
-  'stove',
-  `evening?dish=${dish}`,
-  'log',
-  'kitchen',
-];
-
-/** The view is there with its words, and its plans are worked out. */
-async function open(page: Page, view: string): Promise<void> {
-  await page.goto(`${hut.url}/${view}`);
-  await expect(page.locator('#main h1').first()).toBeVisible();
-  if (view.startsWith('bench')) await expect(page.locator('ek-ribbon')).toBeAttached();
-}
+const open = (page: Page, view: string): Promise<void> => openView(page, hut.url, view);
 
 /** What is tapped and is smaller than a fingertip; a box stands for its label, a part of a control for the whole. */
 const tooSmall = (page: Page): Promise<string[]> =>

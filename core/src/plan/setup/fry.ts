@@ -155,11 +155,11 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     const each = c.key === 'meat' ? searMinutes(item, brown) * power : tossed ? tossedMinutes(item) * power : c.minutes;
     const isNext = isVegetable(c) && order[at - 1]?.c === c && !aheadOf.has(out[at - 1]?.until ?? '');
     const isLast = order[at + 1]?.c !== c;
-    const browned = isVegetable(c) ? (onionMin(item) ?? each) : each;
+    const own = isVegetable(c) ? friedTo(item) : null;
     out.push({
       order: out.length + 1,
       ingredient: item.ingredient.id,
-      minutes: isNext ? nextMinutes(item, isLast) : browned * batches,
+      minutes: isNext ? nextMinutes(item, isLast) : (own?.minutes ?? each) * batches,
       until: isNext && !isLast && !isMushroom(item) ? 'stirred-through' : untilOf(c, item, brown),
       takeOut: why !== null,
       ...(why === null ? {} : { takeOutWhy: why }),
@@ -179,22 +179,21 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
 const nextMinutes = (item: Item, isLast: boolean): number =>
   isMushroom(item) ? together.mushroomMin : isLast ? together.lastMin : together.nextMin;
 
-/** Onions and their like until they are golden, and for a deep brown, min [common practice: 6 to 8, 8 to 12]. */
-const goldenMin = 7;
-const brownedMin = 10;
-function onionMin(item: Item): number | null {
-  if (item.state === 'browned') return brownedMin;
-  return isGolden(item) ? goldenMin : null;
+/** How far a vegetable is fried where the cook says it: onions in three ways, others only until they are brown; min [common practice: 3 to 5, 6 to 8, 8 to 12]. */
+function friedTo(item: Item): { minutes: number; until: string } | null {
+  if (item.state === 'browned') return { minutes: 10, until: 'deep-brown' };
+  const brown = onions.has(item.food.id) ? item.ingredient.prep?.brown : undefined;
+  if (brown === 'half') return { minutes: 7, until: 'edges-brown' };
+  return brown === 'colour' ? { minutes: 4, until: 'translucent' } : null;
 }
-const isGolden = (item: Item): boolean => onions.has(item.food.id) && item.ingredient.prep?.brown === 'half';
 /** What has its colour before other vegetables join it, which get minutes of their own then. */
 const aheadOf: ReadonlySet<string> = new Set(['deep-brown', 'edges-brown']);
 
 const isVegetable = (c: (typeof classes)[number]): boolean => c.key === 'vegetable' || c.key === 'spiced-onion';
 
 function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
-  if (isVegetable(c) && item.state === 'browned') return 'deep-brown';
-  if (isVegetable(c) && isGolden(item)) return 'edges-brown';
+  const own = isVegetable(c) ? friedTo(item) : null;
+  if (own) return own.until;
   if (c.key === 'vegetable') return onions.has(item.food.id) ? c.until : isMushroom(item) ? 'water-gone' : 'softened';
   if (c.key !== 'meat') return c.until;
   // Cured meat keeps its pink.

@@ -45,9 +45,10 @@ export class FrySheet {
   name(id: string): string {
     return this.fmt.namesOf(this.names(), id);
   }
-  /** How brown a thing may get: meat in three ways, onions and their like translucent or deep brown. */
+  /** How brown a thing may get: meat in three ways, onions translucent, golden or deep brown, other vegetables soft or brown. */
   browns(f: FryStep): readonly Brown[] {
     if (f.aim && f.until !== 'cooked-through') return ['colour', 'half', 'brown'];
+    if (this.ofOnions(f)) return ['colour', 'half', 'brown'];
     return ['translucent', 'softened', 'stirred-through', 'water-gone', 'deep-brown'].includes(f.until)
       ? ['colour', 'brown']
       : [];
@@ -56,7 +57,7 @@ export class FrySheet {
     return turnsTranslucent(this.foods()[f.ingredient] ?? '');
   }
   brownOf(f: FryStep): Brown {
-    return f.aim ?? (f.until === 'deep-brown' ? 'brown' : 'colour');
+    return f.aim ?? (f.until === 'deep-brown' ? 'brown' : f.until === 'edges-brown' ? 'half' : 'colour');
   }
   brown(f: FryStep, brown: Brown): void {
     const dish = this.dish();

@@ -124,10 +124,18 @@ import { Bound } from '../ui/bound';
       li {
         grid-template-columns: minmax(0, 1fr) 118px;
       }
+      // The button stands in the last row of the choices, which is never full.
       .prep {
+        grid-row: 2;
         grid-column: 1 / -1;
         flex-wrap: wrap;
         justify-content: flex-start;
+      }
+      li > p-button {
+        grid-row: 2;
+        grid-column: 2;
+        align-self: end;
+        justify-self: end;
       }
     }
   `,

@@ -58,8 +58,10 @@ export class LearnedNote {
   private readonly store = inject(Store);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
-  /** the three surest; the Log has them all */
-  readonly moved = computed(() => (this.plan()?.learned?.moved ?? []).slice(0, 3));
+  /** the three surest of what the pot and the rice do; salt stands at its own sum, and the Log has them all */
+  readonly moved = computed(() =>
+    (this.plan()?.learned?.moved ?? []).filter((m) => m.parameter !== 'salt').slice(0, 3),
+  );
 
   use(learning: boolean): void {
     this.store.dispatch(KitchenActions.change({ change: { learning } }));

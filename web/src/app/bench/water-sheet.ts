@@ -39,7 +39,7 @@ interface Row {
   yours: boolean;
 }
 
-const barPx = 330;
+const barPx = 264;
 
 /** 3 Water: every gram in and out with its reason, the liquid to add, the schools on one scale. */
 @Component({

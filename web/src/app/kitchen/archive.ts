@@ -55,7 +55,9 @@ import { BringReportPanel } from '../ui/bring-report';
       align-items: center;
     }
     a {
-      padding: var(--space-4) 0;
+      display: inline-flex;
+      align-items: center;
+      min-height: var(--touch);
     }
   `,
 })
