@@ -52,7 +52,8 @@ test.each([
 });
 
 test('meat that the steps shred is measured, lifted out and pulled apart after the lid', () => {
-  const lines = '300 g basmati rice\n600 g boneless chicken thighs\n1 bay leaf\n100 g grated cheese\n600 ml chicken stock';
+  const lines =
+    '300 g basmati rice\n600 g boneless chicken thighs\n1 bay leaf\n100 g grated cheese\n600 ml chicken stock';
   const { dish } = withSteps(lines, 'High pressure 10 minutes, quick release. Shred the chicken and stir it back in.');
   const { finish } = plan(dish!);
   expect(finish.slice(0, 4).map((f) => [f.code, f.ingredients])).toEqual([
