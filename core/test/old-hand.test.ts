@@ -10,7 +10,7 @@ import { plan } from '../src/plan/plan';
 import { defaultThicknessMm, pieceOf } from '../src/plan/gather/shape';
 import { findFood, foods } from '../src/food/find';
 import { board, itemOf, type Thing } from './helpers/board';
-import { demo } from './helpers/demo';
+import { demo, demoDish } from './helpers/demo';
 import { seaLevel } from './helpers/dishes';
 import { plausible } from './helpers/plausible';
 
@@ -586,4 +586,11 @@ test('roots that are cut up by no size are cut to an inch: potatoes are a matter
   expect(itemOf(gather(cubes), 'potato').thicknessMm).toBe(25);
   // Tables of makers: 5 min, 8 for a mash.
   expect(plan(cubes, seaLevel).program.holdMin).toBeLessThanOrEqual(8);
+});
+
+test('rice in its own bowl: the base is loosened with the broth of the curry, not with the water of the rice', () => {
+  const p = plan(demoDish('goat-curry-bowl-rice'));
+  expect(p.deglaze).toMatchObject({ ml: 120, food: 'broth-low-salt' });
+  expect(p.steps.find((s) => s.id === 'deglaze')!.params).toEqual({ food: 'broth-low-salt', ml: 250 });
+  expect(p.steps.find((s) => s.id === 'first-fill')!.text).toBe('first-fill-as-it-is');
 });

@@ -92,13 +92,19 @@ function fryLines({ p, name }: Card): string[] {
     const out = f.takeOut ? '; take out' : '';
     return `${name(f.ingredient)}: ${min(f.minutes)}${batches}, ${sentenceOf('until', f.until)}${out}`;
   });
-  return p.deglaze ? [...lines, `loosen with ${p.deglaze.ml} mL of the liquid, scrape the base clean`] : lines;
+  if (!p.deglaze) return lines;
+  const { ml, food = p.liquid.food } = p.deglaze;
+  return [
+    ...lines,
+    `loosen with ${ml} mL of ${food === p.liquid.food ? 'the liquid' : foodName(food)}, scrape the base clean`,
+  ];
 }
 
 function firstStageLines({ p: { firstStage: first }, names }: Card): string[] {
   if (!first) return [];
   const hold = holdWords(first.holdMin, first.whistles);
-  return [`${names(first.ingredients)} with ${first.liquidMl} mL: ${hold}, quick release; then the rest`];
+  const liquid = first.liquidMl > 0 ? ` with ${first.liquidMl} mL` : '';
+  return [`${names(first.ingredients)}${liquid}: ${hold}, quick release; then the rest`];
 }
 
 function layerLines({ dish, p, name, poured }: Card): string[] {

@@ -151,9 +151,17 @@ export const planSchema = z.object({
   meats: z.array(meatVerdictSchema),
   plants: z.array(plantVerdictSchema),
   fry: z.array(fryStepSchema),
-  /** loosening the base before the lid; null where nothing was fried. `ml` is what of the liquid to add goes in first */
+  /** loosening the base before the lid; null where nothing was fried. `ml` is what of the liquid goes in first; older plans name no food: it is the liquid to add */
   deglaze: z
-    .object({ ml: num, minutes: num, baseC: num, foodC: num, reducedG: num, enough: z.boolean() })
+    .object({
+      ml: num,
+      food: text.optional(),
+      minutes: num,
+      baseC: num,
+      foodC: num,
+      reducedG: num,
+      enough: z.boolean(),
+    })
     .nullable()
     .default(null),
   stack: z.array(stackLayerSchema),

@@ -5,6 +5,7 @@ import type { Setup } from '../setup/setup';
 import { potCurve } from './curve';
 import type { Plan } from '../document/document';
 import { deglazeMin, deglazeMl } from '../setup/fry';
+import { loosenerOf, type Loosener } from '../setup/loosener';
 import { cooksUnderLid } from '../gather/joins';
 import { hasFlag, type Gathered } from '../gather/item';
 import { releaseAdvice } from '../judge/release';
@@ -93,6 +94,7 @@ export function stepInput(r: Result, program: Plan['program']): Omit<StepInput, 
     stack: r.geo.layers,
     addMl: Math.round(run.addMl),
     liquidFood: setup.g.main.ingredient.food,
+    loosener: loosener(r),
     under: underOf(setup.g),
     holdMin: run.holdMin,
     release: run.release.kind,
@@ -131,15 +133,22 @@ export function firstStagePart({ setup }: Result): Plan['firstStage'] {
   );
 }
 
-export const deglazePart = ({ setup: { pan }, run: { addMl }, geo }: Result): Plan['deglaze'] =>
-  pan && {
-    ml: Math.round(Math.min(deglazeMl, addMl)),
+export function deglazePart(r: Result): Plan['deglaze'] {
+  const { pan } = r.setup;
+  if (!pan) return null;
+  const { food, ml } = loosener(r);
+  return {
+    ml: Math.round(Math.min(deglazeMl, ml)),
+    food,
     minutes: deglazeMin,
     baseC: pan.baseC,
     foodC: pan.foodC,
     reducedG: pan.reducedG,
-    enough: geo.thinLiquidMl >= deglazeMl,
+    enough: r.geo.thinLiquidMl >= deglazeMl,
   };
+}
+
+const loosener = ({ setup: { g, outerMl }, run: { addMl } }: Result): Loosener => loosenerOf(g, addMl, outerMl);
 
 export function potPart({ setup: { pot, kitchen }, geo, run: { potRun } }: Result): Plan['pot'] {
   const fillOk = geo.fillFraction <= geo.limitFraction;

@@ -1,4 +1,5 @@
 import { deglazeMin } from '../setup/fry';
+import type { Loosener } from '../setup/loosener';
 import type { FinishStep, FryStep, Step, TimelineStage } from '../document/steps';
 import type { StackLayer } from '../document/document';
 import type { Task } from './tasks';
@@ -12,6 +13,8 @@ export interface StepInput {
   finish: FinishStep[];
   addMl: number;
   liquidFood: string;
+  /** what loosens the base after frying */
+  loosener: Loosener;
   /** what has to lie under the liquid when the lid locks */
   under: 'grain' | 'pasta' | 'sheets' | 'nothing';
   holdMin: number;
@@ -115,7 +118,8 @@ function frySteps(x: StepInput): Step[] {
     }),
   );
   if (fried.length === 0) return [];
-  return [...fried, act('fry', 'deglaze', deglazeMin, { params: { ml: x.addMl, food: x.liquidFood } })];
+  const { food, ml } = x.loosener;
+  return [...fried, act('fry', 'deglaze', deglazeMin, { params: { food, ml: Math.round(ml) } })];
 }
 
 /** Liquid of a first stage as it is poured, mL: to 5. */
@@ -128,7 +132,13 @@ function firstStageSteps(x: StepInput): Step[] {
   const toFullMin = f.minutesToPressure - f.pinUpMin;
   // Whistles are counted from the pin on: the way to the first of them is part of that step.
   const counted = x.whistles !== null;
-  const fill = { params: { ml: firstMl(f), food: x.liquidFood }, ingredients: f.ingredients, caution: 'lid' } as const;
+  const ml = firstMl(f);
+  const fill = {
+    ...(ml === 0 ? { text: 'first-fill-as-it-is' } : {}),
+    params: { ml, food: x.liquidFood },
+    ingredients: f.ingredients,
+    caution: 'lid',
+  } as const;
   return [
     act('first', 'first-fill', stackMin, fill),
     wait('first', 'first-heat', f.pinUpMin, { expects: 'pin-up', caution: 'no-pin' }),
