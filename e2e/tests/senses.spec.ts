@@ -26,52 +26,91 @@ const lyingOver = (page: Page, row: string): Promise<string[]> =>
   }, row);
 const headRow = 'header .mark, header nav a, header .lab, header .serve, header button';
 
-for (const [name, viewport] of [
-  ['twice as large on a laptop', { width: 640, height: 400 }],
-  ['on a tablet', { width: 820, height: 1180 }],
-  ['on a tablet on its side', { width: 1180, height: 820 }],
-] as const)
-  for (const locale of ['en-GB', 'es-ES'] as const)
-    test.describe(`${name}, ${locale}`, () => {
-      test.use({ viewport, locale, hasTouch: true });
+const wide = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+/** A laptop at 200 %, a tablet, and one on its side. */
+const sizes = [
+  { width: 640, height: 400 },
+  { width: 820, height: 1180 },
+  { width: 1180, height: 820 },
+];
 
-      test('nothing lies over anything else in the head, and no view is wider than the screen', async ({ page }) => {
-        for (const view of views) {
-          await open(page, hut.url, view);
-          const width = await page.evaluate(() => document.documentElement.scrollWidth);
-          expect([view, width <= viewport.width, await lyingOver(page, headRow)]).toEqual([view, true, []]);
+for (const locale of ['en-GB', 'es-ES'] as const)
+  test.describe(`read in ${locale}`, () => {
+    test.use({ locale, hasTouch: true });
+
+    test('at 200 % and on tablets nothing lies over anything in the head, and no view is wider than the screen', async ({
+      page,
+    }) => {
+      const fits = async (view: string, row: string): Promise<void> => {
+        for (const size of sizes) {
+          await page.setViewportSize(size);
+          const width = (): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth);
+          // A chart is drawn anew a moment after its room has changed.
+          await expect.poll(async () => [view, (await width()) <= size.width]).toEqual([view, true]);
+          expect([view, size, await lyingOver(page, row)]).toEqual([view, size, []]);
         }
-        await open(page, hut.url, 'bench/turkey-leek-lemon/water');
-        await page.getByRole('button', { name: /Cook this now|Cocinar ya/ }).click();
-        const clock = page.locator('.main .clock');
-        await expect(clock).toBeVisible();
+      };
+      for (const view of views) {
+        await open(page, hut.url, view);
+        await fits(view, headRow);
+      }
+      await open(page, hut.url, 'bench/turkey-leek-lemon/water');
+      await page.getByRole('button', { name: /Cook this now|Cocinar ya/ }).click();
+      const clock = page.locator('.main .clock');
+      await expect(clock).toBeVisible();
+      await fits('stove', '.foot > *');
+      for (const size of sizes) {
+        await page.setViewportSize(size);
         const frame = (await clock.boundingBox())!;
         const digits = (await clock.locator('.mono').first().boundingBox())!;
         expect(digits.x).toBeGreaterThanOrEqual(frame.x);
         expect(digits.x + digits.width).toBeLessThanOrEqual(frame.x + frame.width + 1);
-        expect(await lyingOver(page, '.foot > *')).toEqual([]);
-      });
+      }
     });
-
-test.describe('colours that the system gives', () => {
-  test.use({ colorScheme: 'dark' });
-
-  test('what is chosen has a frame, and no view has a barrier', async ({ page }) => {
-    await page.emulateMedia({ forcedColors: 'active' });
-    for (const view of views) {
-      await open(page, hut.url, view);
-      await noBarriers(page, { but: ['color-contrast'] });
-    }
-    await open(page, hut.url, 'bench/turkey-leek-lemon/water');
-    const frame = (e: Element): string => getComputedStyle(e).outlineStyle;
-    const chosen = page.locator('nav a[aria-current=page], [role=tab][aria-selected=true]');
-    await expect(chosen).toHaveCount(2);
-    expect(await chosen.evaluateAll((all) => all.map((e) => getComputedStyle(e).outlineStyle))).toEqual([
-      'solid',
-      'solid',
-    ]);
-    expect(await page.locator('[role=tab][aria-selected=false]').first().evaluate(frame)).toBe('none');
   });
+
+// In the light and wide, the tests of the languages look.
+const onPhone = [
+  'shelf',
+  'recipe',
+  'bench/turkey-leek-lemon/gather',
+  'bench/turkey-leek-lemon/pressure',
+  'stove',
+  'log',
+];
+for (const [name, viewport, locale, schemes, seen] of [
+  ['wide', wide, 'en-GB', ['dark'], views],
+  ['on a phone', phone, 'es-ES', ['light', 'dark'], onPhone],
+] as const)
+  test.describe(`${name}, ${locale}`, () => {
+    test.use({ viewport, locale });
+
+    test(`no view has a barrier, ${schemes.join(' and ')}`, async ({ page }) => {
+      for (const view of seen) {
+        await open(page, hut.url, view);
+        for (const colorScheme of schemes) {
+          await page.emulateMedia({ colorScheme });
+          await noBarriers(page);
+        }
+      }
+    });
+  });
+
+test('in the colours that the system gives, what is chosen has a frame', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  for (const view of ['shelf', 'stove', 'kitchen', 'bench/turkey-leek-lemon/water']) {
+    await open(page, hut.url, view);
+    await noBarriers(page, { but: ['color-contrast'] });
+  }
+  const frame = (e: Element): string => getComputedStyle(e).outlineStyle;
+  const chosen = page.locator('nav a[aria-current=page], [role=tab][aria-selected=true]');
+  await expect(chosen).toHaveCount(2);
+  expect(await chosen.evaluateAll((all) => all.map((e) => getComputedStyle(e).outlineStyle))).toEqual([
+    'solid',
+    'solid',
+  ]);
+  expect(await page.locator('[role=tab][aria-selected=false]').first().evaluate(frame)).toBe('none');
 });
 
 test('headings go down one level at a time, and every view begins with its own', async ({ page }) => {
