@@ -28,9 +28,10 @@ const partsOf = (step: string): string[] => fold(step).split(/[.;]|,? (?:then|lu
  */
 export function brownAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
   for (const part of steps.flatMap(partsOf)) {
-    const said = deep.exec(part) ?? golden.exec(part);
+    const deeply = deep.exec(part);
+    const said = deeply ?? golden.exec(part);
     if (!said) continue;
-    const brown: Brown = deep.test(part) ? 'brown' : 'half';
+    const brown: Brown = deeply ? 'brown' : 'half';
     const names = namedIn(wordsOf(part.slice(0, said.index)));
     for (const line of read) {
       const food = foodIn(line);

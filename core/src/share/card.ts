@@ -8,6 +8,7 @@ import type { Plan } from '../plan/document/document';
 import { heatKey } from '../plan/setup/finish-minutes';
 import { sentenceOf } from '../words/sentence';
 import { foodName, ingredientName } from '../recipe/food-names';
+import { onceOpen } from './ingredient-line';
 
 /* A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time. */
 
@@ -222,7 +223,7 @@ function prepWords(prep: Dish['ingredients'][number]['prep']): string {
     prep.brown ? `brown: ${prep.brown}` : '',
     prep.hot ? 'hot' : '',
     prep.slit ? 'slit' : '',
-    prep.onceOpen ? (prep.onceOpen === 'shred' ? 'to shred' : 'to take out') : '',
+    prep.onceOpen ? onceOpen[prep.onceOpen] : '',
   ].filter(Boolean);
   return words.length > 0 ? ` (${words.join(', ')})` : '';
 }

@@ -34,7 +34,8 @@ const shapes: Readonly<Partial<Record<NonNullable<NonNullable<Ingredient['prep']
   whole: 'whole',
 };
 
-const onceOpen = { 'take-out': 'to take out', shred: 'to shred' } as const;
+/** What is done to it once the lid is open, as a line says it. */
+export const onceOpen = { 'take-out': 'to take out', shred: 'to shred' } as const;
 
 /** An ingredient as a line of a recipe in English: "500 g chicken thigh, cubes 25 mm, frozen". */
 export function ingredientLine(of: Ingredient): string {

@@ -44,6 +44,7 @@ test.each([
   ['parmesan rind', /cheese-rind/, 'take-out'],
   ['2 pandan leaves, knotted', /pandan/, 'take-out'],
   ['1 rama de canela', /spice-whole/, 'take-out'],
+  ['1 stalk lemongrass, minced', /lemongrass/, undefined],
   ['1 tsp cumin seeds', /spice-whole/, undefined],
 ])('what nobody eats comes out: %s', (line, food, wanted) => {
   const { dish, asks } = withSteps(`${pilaf}\n${line}`, 'Cook on high pressure for 5 minutes, quick release.');

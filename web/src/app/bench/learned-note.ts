@@ -58,9 +58,9 @@ export class LearnedNote {
   private readonly store = inject(Store);
   readonly kitchen = this.store.selectSignal(kitchenFeature.selectKitchen);
   private readonly plan = this.store.selectSignal(benchFeature.selectPlan);
-  /** the three surest of what the pot and the rice do; salt stands at its own sum, and the Log has them all */
+  /** the two surest of what the pot and the rice do; salt stands at its own sum, and the Log has them all */
   readonly moved = computed(() =>
-    (this.plan()?.learned?.moved ?? []).filter((m) => m.parameter !== 'salt').slice(0, 3),
+    (this.plan()?.learned?.moved ?? []).filter((m) => m.parameter !== 'salt').slice(0, 2),
   );
 
   use(learning: boolean): void {
