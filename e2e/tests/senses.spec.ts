@@ -113,6 +113,15 @@ test('in the colours that the system gives, what is chosen has a frame', async (
   expect(await page.locator('[role=tab][aria-selected=false]').first().evaluate(frame)).toBe('none');
 });
 
+test('who asks for more contrast reads quiet words in full ink', async ({ page }) => {
+  await open(page, hut.url, 'bench/turkey-leek-lemon/water');
+  const colours = (): Promise<string[]> =>
+    page.locator('.say .quiet, .say strong').evaluateAll((all) => all.map((e) => getComputedStyle(e).color));
+  expect(new Set(await colours()).size).toBe(2);
+  await page.emulateMedia({ contrast: 'more' });
+  expect(new Set(await colours()).size).toBe(1);
+});
+
 test('headings go down one level at a time, and every view begins with its own', async ({ page }) => {
   for (const view of [...views, 'log/demo-cook-60', 'log/taught']) {
     await open(page, hut.url, view);
