@@ -160,7 +160,7 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
       order: out.length + 1,
       ingredient: item.ingredient.id,
       minutes: isNext ? nextMinutes(item, isLast) : (own?.minutes ?? each) * batches,
-      until: isNext && !isLast && !isMushroom(item) ? 'stirred-through' : untilOf(c, item, brown),
+      until: isNext && !isLast && !isMushroom(item) ? 'stirred-through' : (own?.until ?? untilOf(c, item, brown)),
       takeOut: why !== null,
       ...(why === null ? {} : { takeOutWhy: why }),
       ...(batches > 1 ? { batches } : {}),
@@ -183,17 +183,17 @@ const nextMinutes = (item: Item, isLast: boolean): number =>
 function friedTo(item: Item): { minutes: number; until: string } | null {
   if (item.state === 'browned') return { minutes: 10, until: 'deep-brown' };
   const brown = onions.has(item.food.id) ? item.ingredient.prep?.brown : undefined;
-  if (brown === 'half') return { minutes: 7, until: 'edges-brown' };
-  return brown === 'colour' ? { minutes: 4, until: 'translucent' } : null;
+  if (brown === 'half') return classOf('spiced-onion');
+  return brown === 'colour' ? classOf('vegetable') : null;
 }
+const classOf = (key: (typeof classes)[number]['key']): { minutes: number; until: string } =>
+  classes.find((c) => c.key === key)!;
 /** What has its colour before other vegetables join it, which get minutes of their own then. */
 const aheadOf: ReadonlySet<string> = new Set(['deep-brown', 'edges-brown']);
 
 const isVegetable = (c: (typeof classes)[number]): boolean => c.key === 'vegetable' || c.key === 'spiced-onion';
 
 function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
-  const own = isVegetable(c) ? friedTo(item) : null;
-  if (own) return own.until;
   if (c.key === 'vegetable') return onions.has(item.food.id) ? c.until : isMushroom(item) ? 'water-gone' : 'softened';
   if (c.key !== 'meat') return c.until;
   // Cured meat keeps its pink.
