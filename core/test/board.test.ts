@@ -175,7 +175,7 @@ describe('where it lies', () => {
     ['one-pot-grain', { food: 'onion' }, 'base'],
     ['one-pot-grain', { food: 'zucchini' }, 'top'],
     ['one-pot-grain', { food: 'tomato' }, 'top'],
-    ['one-pot-grain', { food: 'tomato', joins: 'fry' }, 'top'],
+    ['one-pot-grain', { food: 'tomato', joins: 'fry' }, 'base'],
     ['one-pot-grain', { food: 'tomato-sauce' }, 'top'],
     ['one-pot-grain', { food: 'soy-sauce' }, 'liquid'],
     ['one-pot-grain', { food: 'beans-canned' }, 'base'],

@@ -255,6 +255,24 @@ test('the second lid reckons with the juice of the first, and its liquid with th
   expect(p.firstStage!.liquidMl + wineLeft).toBeGreaterThan(0.9 * p.pot.minimumLiquidMl);
   expect(p.pot.thinLiquidMl).toBeGreaterThan(p.liquid.addMl + wineLeft);
 });
+test('tinned beans and raisins do not fall apart beside the meat: they wait for the rice', () => {
+  const p = plan(
+    board(
+      'one-pot-grain',
+      { food: 'pork-shoulder', g: 800, prep: { shape: 'cube', thicknessMm: 45 } },
+      { food: 'beans-canned', g: 240 },
+      { food: 'dried-fruit', g: 40 },
+      { food: 'rice-long', g: 300 },
+      { food: 'broth' },
+    ),
+    seaLevel,
+  );
+  expect(p.firstStage!.ingredients).toContain('pork-shoulder');
+  for (const soft of ['beans-canned', 'dried-fruit']) {
+    expect(p.firstStage!.ingredients).not.toContain(soft);
+    expect(p.stack.map((l) => l.ingredient)).toContain(soft);
+  }
+});
 test('cream and yogurt at the end do not take the water from the rice of a tomato dish', () => {
   const dish = board(
     'one-pot-grain',

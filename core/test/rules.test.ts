@@ -198,6 +198,22 @@ describe('the base', () => {
     expect(rice(true).level).not.toBe('low');
     expect(rice(false).level).toBe('low');
   });
+  test('a spoon of paste among the barley is no layer of tomato; a whole tube of it is one', () => {
+    const barley = (g: number) =>
+      plan(
+        board(
+          'risotto',
+          { food: 'butter', g: 15 },
+          { food: 'barley-pearl', g: 250 },
+          { food: 'tomato-paste', g },
+          { food: 'broth', g: 900 },
+        ),
+        seaLevel,
+      ).scorch.reasons.find((r) => r.code === 'tomato-and-starch-mixed')!.points;
+    expect(barley(15)).toBeLessThan(0.5);
+    expect(barley(30)).toBeCloseTo(2 * barley(15), 6);
+    expect(barley(150)).toBe(1.5);
+  });
   test('every minute over five of full heat between 80 degC and the countdown is a tenth of a point', () => {
     const soup = (ml: number) =>
       plan(board('noodle-soup', { food: 'orzo', g: 150 }, { food: 'broth', g: ml }), seaLevel).scorch.reasons.find(

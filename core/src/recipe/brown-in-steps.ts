@@ -1,10 +1,8 @@
 import type { Ingredient } from '../dish/schema';
-import { findFood } from '../food/find';
 import type { FoodRecord } from '../food/record';
-import { foodsIn, languages } from './food-names';
 import { foodIn, type ReadLine } from './line';
-import { nounsOf } from './nouns';
-import { fold, singulars, wordsOf } from './words';
+import { namedIn } from './nouns';
+import { fold, wordsOf } from './words';
 
 type Brown = NonNullable<NonNullable<Ingredient['prep']>['brown']>;
 
@@ -39,16 +37,4 @@ export function brownAsInSteps(read: readonly ReadLine[], steps: readonly string
       if (names(line, food) && line.prep?.brown === undefined) line.prep = { ...line.prep, brown };
     }
   }
-}
-
-/** Whether these words of a step name the food of a line: by its name, or a meat by any word that its line has too. */
-function namedIn(words: readonly string[]): (line: ReadLine, food: FoodRecord) => boolean {
-  const found = languages.flatMap((l) => foodsIn(words, l));
-  const meatWords = found
-    .filter((f) => findFood(f.food).kind === 'meat')
-    .flatMap((f) => words.slice(f.start, f.end).flatMap(singulars));
-  const anyMeat = words.some((w) => w === 'meat' || w === 'carne');
-  return (line, food) =>
-    found.some((f) => f.food === food.id) ||
-    (food.kind === 'meat' && (anyMeat || nounsOf(line, food).some((n) => meatWords.includes(n))));
 }

@@ -63,7 +63,7 @@ const natural = new RegExp(
   [
     String.raw`\bnpr\b|\bnr\b|\bnat(?:ural(?:ly|mente)?)?\b`,
     String.raw`come down (?:by |on )?its?(?:elf| own)|(?:drop|fall|come down|releas\w*|depressuri\w*) (?:by |on )?its? ?(?:elf|own)`,
-    String.raw`(?:let|leave|until|till|wait)\b.{0,30}\b(?:pressure|pin|valve)\b.{0,20}(?:drop|fall|gone|down|releases)`,
+    String.raw`(?:let|leave|until|wait)\b.{0,30}\b(?:pressure|pin|valve)\b.{0,20}(?:drop|fall|gone|down|releases)`,
     String.raw`forma natural|despresuri\w+ (?:sola?|natural\w*)|(?:baj(?:e|ar)|pierda|salga|salir)\b.{0,30}\bsol[ao]\b`,
     String.raw`dej\w+ (?:que )?baj\w+ la presion|hasta que (?:baje|pierda|salga)\b.{0,20}(?:presion|vapor)`,
   ].join('|'),

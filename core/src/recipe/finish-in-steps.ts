@@ -1,7 +1,9 @@
 import { aboutOf, clausesOf, minutesOf, type About } from './clause';
 import { findFood } from '../food/find';
+import type { FoodRecord } from '../food/record';
 import { foodsIn, languages } from './food-names';
 import { foodIn, type ReadLine } from './line';
+import { namedIn } from './nouns';
 import { fold, wordsOf } from './words';
 
 const takesOut =
@@ -19,18 +21,20 @@ interface Clause {
   text: string;
   about: About;
   foods: ReadonlySet<string>;
+  names: ReturnType<typeof namedIn>;
 }
 
 /**
  * What the steps put in only once the lid is open again, and name nowhere before, joins at the end or goes on top at the table.
- * Starch and meat stay where the planner puts them: how long they cook is its work.
+ * Starch and raw meat stay where the planner puts them: how long they cook is its work. Cooked meat is only heated through.
  */
 export function finishAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
   const clauses = steps
     .flatMap((s) => clausesOf(fold(s).replace(exceptions, ' ')))
     .map((text): Clause => {
-      const foods = new Set(languages.flatMap((l) => foodsIn(wordsOf(text), l).map((f) => f.food)));
-      return { text, about: aboutOf(text), foods };
+      const words = wordsOf(text);
+      const foods = new Set(languages.flatMap((l) => foodsIn(words, l).map((f) => f.food)));
+      return { text, about: aboutOf(text), foods, names: namedIn(words) };
     });
   const closed = lastCooking(clauses);
   if (closed < 0) return;
@@ -39,16 +43,19 @@ export function finishAsInSteps(read: readonly ReadLine[], steps: readonly strin
   const ids = read.map((l) => l.food);
   for (const line of read) {
     const food = foodIn(line);
-    if (!food || line.refused || food.grain || ['grain', 'pasta', 'meat'].includes(food.kind)) continue;
-    if (thinners.has(food.id)) continue;
+    if (!food || line.refused || food.grain || food.kind === 'grain' || food.kind === 'pasta') continue;
+    if (thinners.has(food.id) || (food.kind === 'meat' && !isCooked(line, food))) continue;
     // Of two lines of one food only their own words tell which is meant.
     const own = ids.filter((id) => id === line.food).length > 1 ? fold(line.name ?? line.text) : '';
-    const names = ({ text, foods }: Clause): boolean => foods.has(food.id) && text.includes(own);
+    const names = (c: Clause): boolean => c.names(line, food) && c.text.includes(own);
     if (before.some(names)) continue;
     const how = added.find(names)?.how;
     if (how) line.joins ??= how === 'topping' && food.kind === 'dairy' ? 'finish' : how;
   }
 }
+
+const isCooked = (line: ReadLine, food: FoodRecord): boolean =>
+  food.meat?.cut === 'cooked' || line.prep?.state === 'cooked';
 
 /**
  * The last clause that cooks under pressure or lets it off; where the starch goes in only after that, the one that cooks

@@ -49,7 +49,7 @@ const states: readonly (readonly [RegExp, Prep['state']])[] = [
   [/\b(?:frozen|from frozen|congelad[oa]s?)\b/, 'frozen'],
   [/\b(?:part[\s-]?seared|lightly seared|seared|sellad[oa]s?)\b/, 'part-seared'],
   [
-    /\b(?:(?:well |deeply? )?browned|fried (?:dark|golden|brown|crisp)|(?:until )?(?:dark|deep|golden) brown|carameli[sz]ed|(?:bien )?dorad[oa]s?|carameli[sz]ad[oa]s?)\b/,
+    /\b(?:(?:well |deeply? )?browned|fried (?:until (?:it is |they are )?)?(?:well |very |dark|deep|golden|brown|crisp)|(?:until )?(?:dark|deep|golden) brown|carameli[sz]ed|(?:bien )?dorad[oa]s?|carameli[sz]ad[oa]s?)\b/,
     'browned',
   ],
   [

@@ -23,6 +23,7 @@ import type { RecipeParts } from './sections';
 import { noRecipe, sourceOf } from './source-text';
 import { findRecipe, partsOfRecipe } from './structured';
 import type { RecipeTimes } from './times';
+import { fryTomatoAsInSteps } from './tomato-in-steps';
 import { fold } from './words';
 
 export const readingFormat = 'einkorn.reading/1';
@@ -125,6 +126,7 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
   if (parts.steps.length > 0) for (const line of read) asStepsCutIt(line, parts.steps);
   marinateAsInSteps(read, parts.steps);
   brownAsInSteps(read, parts.steps);
+  fryTomatoAsInSteps(read, parts.steps);
   finishAsInSteps(read, parts.steps);
   openAsInSteps(read, parts.steps);
   shapeMeatballs(read, parts, language);

@@ -1,11 +1,12 @@
-/** Lower case, without accents: cooks type "jalapeño", "jalapeno" and "Jalapeño". */
+/** Lower case, without accents: cooks type "jalapeño", "jalapeno" and "Jalapeño", and "till" for "until". */
 export const fold = (text: string): string =>
   text
     .toLowerCase()
     .normalize('NFKD')
     // The dotless i of Turkish has no accent to lose.
     .replaceAll('ı', 'i')
-    .replace(/\p{M}+/gu, '');
+    .replace(/\p{M}+/gu, '')
+    .replace(/(?<!\p{L})['’]?till?(?!\p{L})/gu, 'until');
 
 const vulgar: Readonly<Record<string, string>> = {
   ...{ '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' },

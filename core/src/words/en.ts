@@ -109,6 +109,7 @@ export const en = {
     'stirred-through': 'stirred through',
     'water-gone': 'until their water is gone',
     translucent: 'until translucent',
+    mush: 'until it collapses and the fat shows',
     fragrant: 'until it smells',
     'every-kernel-coated': 'until every kernel shines',
     'brown-half-through': 'until brown, half way to the middle',

@@ -110,6 +110,7 @@ export const es: WordsLike<typeof en> = {
     'stirred-through': 'solo unas vueltas',
     'water-gone': 'hasta que se vaya su agua',
     translucent: 'hasta que esté transparente',
+    mush: 'hasta que se deshaga y asome la grasa',
     fragrant: 'hasta que huela',
     'every-kernel-coated': 'hasta que brille cada grano',
     'brown-half-through': 'hasta dorar, medio hecho por dentro',

@@ -66,3 +66,46 @@ test('meat that the steps shred is measured, lifted out and pulled apart after t
   expect(prepOf(/chicken/, lines, 'Stir in the shredded cheese.')['onceOpen']).toBeUndefined();
   expect(prepOf(/chicken/, lines, 'Quick release. Shred it.')['onceOpen']).toBe('shred');
 });
+
+test.each([
+  ['Fry the onions. Add the tomatoes and cook till mushy. Add rice and water. Pressure cook 4 minutes.', 'fry'],
+  ['Soften the onions, add the tomatoes and cook for 5 minutes. High pressure 4 minutes.', 'fry'],
+  ['Haga un sofrito con la cebolla y el tomate. Cocine 4 minutos a presión alta.', 'fry'],
+  ['Fry the onions. Add the tomatoes, rice and water. Cook for 4 minutes at high pressure.', undefined],
+  ['Add tomatoes. High pressure 4 minutes. Serve with fried tomatoes.', undefined],
+])('tomatoes in the pan: %s', (steps, joins) => {
+  const { dish } = withSteps(`${pilaf}\n2 tomatoes, chopped\n2 tbsp oil`, steps);
+  expect(dish!.ingredients.find((i) => i.food === 'tomato')!.joins).toBe(joins);
+});
+
+test('tomatoes of a sofrito come after the spices, stay in the pan and make no layer on the rice', () => {
+  const lines = `${pilaf}\n2 tomatoes, chopped\n2 tbsp oil\n1 tsp turmeric`;
+  const p = plan(withSteps(lines, 'Fry the onions, add the tomatoes and cook till mushy. High pressure 4 minutes.').dish!);
+  const tomato = p.fry.find((f) => f.ingredient === 'tomato')!;
+  expect(p.fry.at(-1)).toBe(tomato);
+  expect(tomato).toMatchObject({ until: 'mush', takeOut: false });
+  expect(tomato.minutes).toBeGreaterThan(4);
+  expect(tomato.minutes).toBeLessThan(9);
+  // Garlic and spices burn in a dry pan; what is wet cools it.
+  expect(p.fry.flatMap((f) => f.trouble ?? [])).toEqual([]);
+  expect(p.stack.find((l) => l.ingredient === 'tomato')!.place).toBe('base');
+});
+
+test.each([
+  ['2 onions, thinly sliced and fried till brown', 'browned'],
+  ['2 onions, fried until golden', 'browned'],
+  ['2 onions, thinly sliced', undefined],
+])('onions: %s', (line, state) => {
+  const { dish, asks } = withSteps(`${pilaf.replace('2 onions, sliced', line)}`, 'High pressure 4 minutes.');
+  expect(asks.map((a) => a.path)).toEqual(['cooked.release']);
+  expect(dish!.ingredients.find((i) => i.food === 'onion')!.prep?.state).toBe(state);
+});
+
+test.each([
+  ['200 g cooked chicken, shredded', 'Cook on high for 5 minutes, quick release. Stir in the chicken.', 'finish'],
+  ['200 g cooked chicken, shredded', 'Add the chicken. Cook on high for 5 minutes, quick release.', undefined],
+  ['200 g chicken breast, diced', 'Cook on high for 5 minutes, quick release. Stir in the chicken.', undefined],
+])('meat at the end only where it is cooked: %s %s', (line, steps, joins) => {
+  const { dish } = withSteps(`300 g arborio rice\n1 onion\n700 ml chicken stock\n${line}`, steps);
+  expect(dish!.ingredients.find((i) => i.food.startsWith('chicken'))!.joins).toBe(joins);
+});

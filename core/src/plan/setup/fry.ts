@@ -34,7 +34,7 @@ const classes = [
     key: 'vegetable',
     minutes: 4,
     until: 'translucent',
-    is: (i: Item) => i.food.kind === 'vegetable' && !hasFlag(i, 'aromatic'),
+    is: (i: Item) => i.food.kind === 'vegetable' && !hasFlag(i, 'aromatic') && !isTomato(i),
   },
   {
     key: 'aromatic',
@@ -43,10 +43,13 @@ const classes = [
     is: (i: Item) => hasFlag(i, 'aromatic') && i.food.kind === 'vegetable',
   },
   { key: 'spice', minutes: 0.5, until: 'fragrant', is: (i: Item) => hasFlag(i, 'aromatic') },
+  // It cools the pan, so that nothing that is in it burns: after the spices, as in a masala.
+  { key: 'tomato', minutes: 5, until: 'mush', is: (i: Item) => isTomato(i) },
   { key: 'grain', minutes: 1.5, until: 'every-kernel-coated', is: (i: Item) => i.food.grain !== undefined },
   // Its minutes are computed from the heat of the pan, see pan.ts.
   { key: 'wine', minutes: 0, until: 'reduced', is: (i: Item) => isReduced(i) },
 ] as const;
+type PanClass = (typeof classes)[number];
 
 /** Thin liquid that loosens the base, mL [common practice]. */
 export const deglazeMl = 120;
@@ -94,6 +97,10 @@ export function searMinutes(item: Item, brown: Brown): number {
 const tossedMm = 6;
 const tossedMinutes = (item: Item): number => 3 + (15 * item.grams) / 1000;
 
+/** Fresh tomato loses its shape, and its water boils off: two in 6 min, a pound in 9 [common practice]. */
+const mushMinutes = (c: PanClass, item: Item): number | null =>
+  c.key === 'tomato' ? 4 + (10 * item.grams) / 1000 : null;
+
 /** Why something comes out of the pan again and waits in a bowl; null when it stays. */
 function takeOutWhy(g: Gathered, item: Item, batches: number): string | null {
   if (item.panOnly) return 'back-at-the-end';
@@ -111,6 +118,7 @@ const onions = new Set(['onion', 'shallot', 'leek', 'spring-onion']);
 /** Onions and their like turn translucent before they brown; other vegetables only soften. */
 export const turnsTranslucent = (food: string): boolean => onions.has(food);
 const hardRoots = new Set(['carrot', 'celery', 'celeriac', 'fennel', 'parsnip', 'turnip', 'swede', 'kohlrabi']);
+const isTomato = (i: Item): boolean => i.food.id === 'tomato';
 const isWholeSpice = (i: Item): boolean => i.food.id === 'spice-whole';
 /** A bay leaf or two are no spiced fat; cloves, cardamom and a stick of cinnamon are, g [common practice]. */
 const leavesG = 0.8;
@@ -121,7 +129,7 @@ const softeningRank = (i: Item): number =>
   onions.has(i.food.id) ? 0 : hardRoots.has(i.food.id) ? 1 : isMushroom(i) ? 3 : 2;
 
 /** The classes of the pan in the planner's order, or in the cook's. */
-function inOrder(g: Gathered): { item: Item; c: (typeof classes)[number] }[] {
+function inOrder(g: Gathered): { item: Item; c: PanClass }[] {
   const frying = g.items.filter((i) => i.joins === 'fry' || i.panOnly);
   const own = classes.flatMap((c) =>
     frying
@@ -152,7 +160,8 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     const batches = layered ? batchesOf(item, pot) : 1;
     const why = takeOutWhy(g, item, batches);
     const power = brown === 'colour' ? colour.plateW / (pot.powerW * pot.efficiency) : 1;
-    const each = c.key === 'meat' ? searMinutes(item, brown) * power : tossed ? tossedMinutes(item) * power : c.minutes;
+    const byMass = c.key === 'meat' ? searMinutes(item, brown) : tossed ? tossedMinutes(item) : mushMinutes(c, item);
+    const each = byMass === null ? c.minutes : byMass * power;
     const isNext = isVegetable(c) && order[at - 1]?.c === c && !aheadOf.has(out[at - 1]?.until ?? '');
     const isLast = order[at + 1]?.c !== c;
     const own = isVegetable(c) ? friedTo(item) : null;
@@ -191,9 +200,9 @@ const classOf = (key: (typeof classes)[number]['key']): { minutes: number; until
 /** What has its colour before other vegetables join it, which get minutes of their own then. */
 const aheadOf: ReadonlySet<string> = new Set(['deep-brown', 'edges-brown']);
 
-const isVegetable = (c: (typeof classes)[number]): boolean => c.key === 'vegetable' || c.key === 'spiced-onion';
+const isVegetable = (c: PanClass): boolean => c.key === 'vegetable' || c.key === 'spiced-onion';
 
-function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string {
+function untilOf(c: PanClass, item: Item, brown: Brown): string {
   if (c.key === 'vegetable') return onions.has(item.food.id) ? c.until : isMushroom(item) ? 'water-gone' : 'softened';
   if (c.key !== 'meat') return c.until;
   // Cured meat keeps its pink.
@@ -204,13 +213,15 @@ function untilOf(c: (typeof classes)[number], item: Item, brown: Brown): string 
 
 /** What an order of the pan costs: garlic in too early burns, meat after wet vegetables steams, anything before fat sticks. */
 function troubleOf(
-  order: readonly { item: Item; c: (typeof classes)[number] }[],
+  order: readonly { item: Item; c: PanClass }[],
   steps: readonly FryStep[],
   at: number,
 ): FryStep['trouble'] {
   const { item, c } = order[at]!;
   const before = order.slice(0, at).map((x) => x.c.key);
-  const later = steps.slice(at + 1).reduce((s, f) => s + f.minutes, 0);
+  // Tomato and wine cool the pan.
+  const wet = order.findIndex((x, i) => i > at && (x.c.key === 'tomato' || x.c.key === 'wine'));
+  const later = steps.slice(at + 1, wet < 0 ? undefined : wet).reduce((s, f) => s + f.minutes, 0);
   if ((c.key === 'aromatic' || c.key === 'spice') && !steps[at]!.takeOut && later > burnsAfterMin) return 'burns';
   if (item.food.kind === 'meat' && c.key !== 'renders' && c.key !== 'egg' && before.includes('vegetable'))
     return 'steams';

@@ -140,13 +140,17 @@ const withRemedy = (r: ScorchReason): ScorchReason =>
   remedies[r.code] === undefined ? r : { ...r, remedy: remedies[r.code]! };
 const layer = (code: string, pot: PotProfile, mm: number): ScorchReason => reason(code, pointsOf(pot, mm));
 
+/** So much of something wet, spread over the base, mm: a spoon of paste is no layer [derived: 1 g/mL]. */
+const layerMm = (grams: number, pot: PotProfile): number => (10 * grams) / baseAreaCm2(pot);
+
 /** Tomato, dairy, thickener and sugar where the plate reaches them. */
 function ofFood(g: Gathered, pot: PotProfile, geo: Geometry): ScorchReason[] {
   const out: ScorchReason[] = [];
   const tomato = tomatoAtBase(g, geo);
-  if (geo.grainOnBase && tomato) out.push(reason('tomato-and-starch-mixed', points.mixed));
-  else if (tomato === 'thick') out.push(layer('thick-tomato-at-base', pot, stagnantMm.thickTomato));
-  else if (tomato === 'diced') out.push(layer('diced-tomato-at-base', pot, stagnantMm.dicedTomato));
+  const mostMm = tomato?.kind === 'diced' ? stagnantMm.dicedTomato : stagnantMm.thickTomato;
+  const mm = tomato ? Math.min(mostMm, layerMm(tomato.grams, pot)) : 0;
+  if (tomato && geo.grainOnBase) out.push(reason('tomato-and-starch-mixed', points.mixed * (mm / mostMm)));
+  else if (tomato) out.push(layer(`${tomato.kind}-tomato-at-base`, pot, mm));
   const atBase = (i: Item): boolean => !['top', 'rack', 'inner-bowl'].includes(placeOf(g, i));
   const dairy = g.items.filter((i) => i.food.kind === 'dairy' && goesUnderLid(i) && atBase(i));
   if (dairy.some((i) => !isMarinade(g, i)))
@@ -211,18 +215,16 @@ function ofHabits(g: Gathered, pot: PotProfile, geo: Geometry): ScorchReason[] {
 /** Reasons of thick things that lie on the base: over them no liquid moves freely. */
 const lies = /tomato|dairy|thickener/;
 /** Tomato that touches the base: laid there, stirred down, or poured over a grain that was fried there and not laid on top. */
-function tomatoAtBase(g: Gathered, geo: Geometry): 'thick' | 'diced' | null {
-  if (geo.tomatoAtBase.thick) return 'thick';
+function tomatoAtBase(g: Gathered, geo: Geometry): { kind: 'thick' | 'diced'; grams: number } | null {
   const stirred = g.dish.overrides?.stirredDown === true;
-  const down = g.items.filter(
-    (i) =>
-      hasFlag(i, 'tomato') &&
-      i.joins !== 'finish' &&
-      i.joins !== 'topping' &&
-      (stirred || g.rule.stirred || i.joins === 'fry' || ['base', 'liquid', 'grain'].includes(placeOf(g, i))),
+  const underLid = g.items.filter((i) => hasFlag(i, 'tomato') && i.joins !== 'finish' && i.joins !== 'topping');
+  const down = underLid.filter(
+    (i) => stirred || g.rule.stirred || i.joins === 'fry' || ['base', 'liquid', 'grain'].includes(placeOf(g, i)),
   );
-  if (down.some((i) => hasFlag(i, 'thick'))) return 'thick';
-  return geo.tomatoAtBase.diced || down.length > 0 ? 'diced' : null;
+  const { thick, diced } = geo.tomatoAtBase;
+  if (down.length === 0 && !thick && !diced) return null;
+  const grams = (down.length > 0 ? down : underLid).reduce((sum, i) => sum + i.grams, 0);
+  return { kind: thick || down.some((i) => hasFlag(i, 'thick')) ? 'thick' : 'diced', grams };
 }
 
 /** Yogurt that clings to meat in fat is no pool of milk. */

@@ -22,7 +22,11 @@ const mostHoldMin = 60;
 /** Ham and other meat that is cooked already only dries in a stage that is not for it. */
 const isReady = (i: Item): boolean => i.food.meat !== undefined && i.state === 'cooked';
 
-/** What goes into the first stage: the slow meat and everything that lies below the starch, without it. */
+/** Tinned beans, raisins, olives and lentils are done in the time of the starch: with the meat they would fall apart [common practice]. */
+const waitsForStarch = (i: Item): boolean =>
+  i.joins === 'stack' && i.food.kind === 'other' && !i.food.plant?.staysHard;
+
+/** What goes into the first stage: the slow meat and what lies below the starch and bears the time of the meat. */
 function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
   return g.items.filter(
     (i) =>
@@ -31,6 +35,7 @@ function firstItems(g: Gathered, tough: readonly Item[]): Item[] {
       i.joins !== 'topping' &&
       !hasFlag(i, 'delicate') &&
       !isReady(i) &&
+      !waitsForStarch(i) &&
       (tough.includes(i) || placeOf(g, i) === 'base' || placeOf(g, i) === 'liquid'),
   );
 }

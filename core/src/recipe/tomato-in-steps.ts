@@ -1,0 +1,32 @@
+import { aboutOf, clausesOf } from './clause';
+import { findFood } from '../food/find';
+import { isPlainLiquid } from '../food/plain-liquids';
+import { foodsIn, languages } from './food-names';
+import type { ReadLine } from './line';
+import { fold, wordsOf } from './words';
+
+/** Words of a pan in which tomatoes lose their shape. */
+const cooksDown =
+  /\b(?:mush|pulp|collaps|break(?:s|ing)? down|broken down|soft|jammy|thick|reduc|(?:oil|fat|ghee) (?:separat|leav|float|comes)|fry|fries|fried|saut|cook(?:ed|ing)? (?:down|for|until|\d)|sofr[ie]|rehog|poch|deshag|deshac|evapor)/;
+
+/**
+ * Fresh tomatoes that the steps cook down in the pan before the liquid comes, as for a sofrito or a masala, are fried. Where the
+ * steps only put them in, they lie on top: raw tomato on a hot base scorches.
+ */
+export function fryTomatoAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
+  const sentences = steps.flatMap((s) => fold(s).split(/[.;]/));
+  const underLid = sentences.findIndex((s) => clausesOf(s).some((c) => aboutOf(c) === 'pressure'));
+  const open = underLid < 0 ? sentences : sentences.slice(0, underLid);
+  if (!open.some(isPanOfTomato)) return;
+  for (const line of read) if (line.food === 'tomato' && !line.refused) line.joins ??= 'fry';
+}
+
+/** With rice or stock beside them they only go in. */
+function isPanOfTomato(sentence: string): boolean {
+  const foods = languages.flatMap((l) => foodsIn(wordsOf(sentence), l)).map((f) => findFood(f.food));
+  return (
+    cooksDown.test(sentence) &&
+    foods.some((f) => f.id === 'tomato') &&
+    !foods.some((f) => f.grain !== undefined || isPlainLiquid(f.id))
+  );
+}
