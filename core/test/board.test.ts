@@ -454,7 +454,7 @@ describe('after the pin', () => {
       { food: 'nuts' },
       { food: 'chicken-thigh' },
     );
-    expect(codes(d)).toEqual(['open', 'check', 'stir-in', 'slurry', 'dairy', 'herbs', 'scatter', 'rest', 'fork']);
+    expect(codes(d)).toEqual(['open', 'check', 'stir-in', 'slurry', 'dairy', 'herbs', 'rest', 'fork', 'scatter']);
     expect(codes(d, { measured: null })).not.toContain('check');
     expect(finishOf(d).map((f) => f.order)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
     expect(codes(d, { bigBatch: true })).toContain('wide-dish');

@@ -45,6 +45,8 @@ export interface ReadLine {
   grams: number | null;
   prep?: Prep;
   joins?: NonNullable<Ingredient['joins']>;
+  /** fried and taken out, where it comes back */
+  back?: NonNullable<Ingredient['back']>;
   /** words that were not understood */
   left: string[];
   /** 0 to 1; under .7 the line asks */

@@ -215,7 +215,7 @@ export function measured(
   return null;
 }
 
-/** What one of a whole spice, a dried fruit, a small kind of vegetable or the tender of a breast weighs, g, by its name [common practice]. */
+/** What one of a whole spice, a dried fruit, a small kind of vegetable, the tender of a breast or a squid weighs, g, by its name [common practice]. */
 const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/peppercorn|pimienta/, 0.05],
   [/clove|clavo/, 0.1],
@@ -231,6 +231,8 @@ const namedPieces: readonly (readonly [RegExp, number])[] = [
   [/(?:pearl|baby) onion/, 15],
   [/apricot|orejon|prune|ciruela|\bdates?\b|datil/, 8],
   [/\bfigs?\b|higo/, 15],
+  [/^(?:sepia|jibia|choco)|^cuttlefish/, 300],
+  [/^calamar/, 150],
 ];
 
 export const pieceByName = (name: string): number | undefined =>

@@ -16,7 +16,7 @@ const plainWords = new Set(
     'regular standard style normal long short grain thawed defrosted drained dissolved diluted rinsed washed cleaned deveined shell tail',
     'tails sodium salt salted unsalted low reduced no added free fat full only part parts lengthwise crosswise diagonal ring rings',
     'wedge wedges bunch sprig can canned tin tinned jar jarred bottled box boxed bag packet cooked uncooked not drain reserved',
-    'well very just more less handful adjust need needed use used using see note notes above below per person cut into strip',
+    'slivered flaked blanched well very just more less handful adjust need needed use used using see note notes above below per person cut into strip',
     'strips slice slices cube cubes dice bashed bruised snapped broken split slit lean heritage smoked ground powder powdered dried frozen inch',
     'ounce gram pound weight total then optional approx ca also known called garnish serving serve hot spicy mild sweet sour',
     'sharp strong unripe juice zest liquid stick sticks squeezed toasted roasted fried browned cm mm minute minutes min hour hours',

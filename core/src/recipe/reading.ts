@@ -5,6 +5,7 @@ import { ownFoodSchema, recordOf } from '../food/own-food';
 import { isPlainLiquid } from '../food/plain-liquids';
 import { issueAt, refusal } from '../problem';
 import type { Params } from '../words/sentence';
+import { setAsideAsInSteps } from './aside-in-steps';
 import { asksOf, remark, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { languages, type Language } from './food-names';
@@ -41,6 +42,7 @@ const lineSchema = z.object({
   amount: z.object({ value: z.number(), unit: z.string() }).nullable(),
   prep: prepSchema.optional(),
   joins: z.string().optional(),
+  back: z.string().optional(),
   left: z.array(z.string()),
   certain: z.number().min(0).max(1),
   note: z.string().optional(),
@@ -115,7 +117,7 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
   const report: Remark[] = [];
   const tell = (code: ReadingCode, params: Params, severity: Remark['severity'] = 'info'): void =>
     void report.push(remark(severity, said(code, params), language));
-  const read = parts.lines
+  const lines = parts.lines
     .slice(0, mostLines)
     .flatMap(({ text, group }) =>
       readLine(text, language, kitchen).map((line): ReadLine =>
@@ -123,12 +125,13 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
       ),
     );
   if (parts.lines.length > mostLines) tell('too-many-lines', { most: mostLines, all: parts.lines.length }, 'caution');
-  if (parts.steps.length > 0) for (const line of read) asStepsCutIt(line, parts.steps);
-  marinateAsInSteps(read, parts.steps);
-  brownAsInSteps(read, parts.steps);
-  fryTomatoAsInSteps(read, parts.steps);
-  finishAsInSteps(read, parts.steps);
-  openAsInSteps(read, parts.steps);
+  if (parts.steps.length > 0) for (const line of lines) asStepsCutIt(line, parts.steps);
+  marinateAsInSteps(lines, parts.steps);
+  brownAsInSteps(lines, parts.steps);
+  fryTomatoAsInSteps(lines, parts.steps);
+  finishAsInSteps(lines, parts.steps);
+  openAsInSteps(lines, parts.steps);
+  const read = setAsideAsInSteps(lines, parts.steps);
   shapeMeatballs(read, parts, language);
   const method = readMethod(parts.steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
@@ -208,7 +211,7 @@ function dishOf(
   const bowlLiquid = family === 'pot-in-pot' ? liquidOfBowl(read) : null;
   for (const l of read) {
     if (!isPlanned(l)) continue;
-    const { food, ownFood, name, amount, prep, joins } = l;
+    const { food, ownFood, name, amount, prep, joins, back } = l;
     const id = freeId(food!, ingredients);
     ingredients.push({
       id,
@@ -218,6 +221,7 @@ function dishOf(
       amount: amount!,
       ...(prep ? { prep } : {}),
       ...(joins ? { joins } : {}),
+      ...(back ? { back } : {}),
       ...(l === bowlLiquid ? { place: 'inner-bowl' as const } : {}),
     });
   }

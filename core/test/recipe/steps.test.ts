@@ -80,7 +80,9 @@ test.each([
 
 test('tomatoes of a sofrito come after the spices, stay in the pan and make no layer on the rice', () => {
   const lines = `${pilaf}\n2 tomatoes, chopped\n2 tbsp oil\n1 tsp turmeric`;
-  const p = plan(withSteps(lines, 'Fry the onions, add the tomatoes and cook till mushy. High pressure 4 minutes.').dish!);
+  const p = plan(
+    withSteps(lines, 'Fry the onions, add the tomatoes and cook till mushy. High pressure 4 minutes.').dish!,
+  );
   const tomato = p.fry.find((f) => f.ingredient === 'tomato')!;
   expect(p.fry.at(-1)).toBe(tomato);
   expect(tomato).toMatchObject({ until: 'mush', takeOut: false });
@@ -108,4 +110,49 @@ test.each([
 ])('meat at the end only where it is cooked: %s %s', (line, steps, joins) => {
   const { dish } = withSteps(`300 g arborio rice\n1 onion\n700 ml chicken stock\n${line}`, steps);
   expect(dish!.ingredients.find((i) => i.food.startsWith('chicken'))!.joins).toBe(joins);
+});
+
+describe('half that is kept for the end', () => {
+  const onions = (line: string, steps: string) =>
+    withSteps(pilaf.replace('2 onions, sliced', line), `${steps} High pressure 4 minutes.`)
+      .dish!.ingredients.filter((i) => i.food === 'onion')
+      .map(({ amount, back, joins }) => [amount.value, back ?? null, joins ?? null]);
+  const kept = [
+    [1, null, null],
+    [1, 'finish', 'topping'],
+  ];
+  test.each([
+    ['2 onions, sliced', 'Fry the onions until deep brown; keep half for topping.', kept],
+    ['2 onions, sliced', 'Fry the onions until deep brown. Remove half of them and set aside.', kept],
+    ['2 onions, half of them for the top', 'Fry the onions.', kept],
+    ['2 cebollas', 'Dore las cebollas; reserve la mitad para decorar.', kept],
+    ['2 onions, sliced', 'Fry the onions. Keep half the chicken for tomorrow.', [[2, null, null]]],
+    ['1 onion, half a clove of garlic', 'Fry the onions.', [[1, null, null]]],
+  ])('%s: %s', (line, steps, wanted) => {
+    expect(onions(line, steps)).toEqual(wanted);
+  });
+  test('it is browned first, waits in a bowl and is scattered after the fork', () => {
+    const p = plan(
+      withSteps(
+        `${pilaf}\n2 tbsp oil`,
+        'Fry the onions until deep brown; keep half for topping. High pressure 4 minutes.',
+      ).dish!,
+    );
+    const pan = p.fry.filter((f) => f.ingredient.startsWith('onion'));
+    expect(pan.map((f) => [f.minutes, f.until, f.takeOut])).toEqual([
+      [10, 'deep-brown', true],
+      [10, 'deep-brown', false],
+    ]);
+    expect(p.finish.map((f) => f.code).slice(-3)).toEqual(['rest', 'fork', 'scatter']);
+    expect(p.finish.at(-1)!.ingredients).toEqual([pan[0]!.ingredient]);
+  });
+});
+
+test.each([
+  ['Fry the carrots, set aside. Add rice and water, lay the carrots on top. High pressure 4 minutes.', 'top'],
+  ['Fry the carrots. Add rice and water. High pressure 4 minutes. Serve with yogurt on top.', undefined],
+  ['Add rice and water, put the carrots on top. High pressure 4 minutes.', undefined],
+])('what is fried and then laid on top comes out of the pan for it: %s', (steps, back) => {
+  const { dish } = withSteps(`${pilaf}\n2 carrots, julienned`, steps);
+  expect(dish!.ingredients.find((i) => i.food === 'carrot')!.back).toBe(back);
 });

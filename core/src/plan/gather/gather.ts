@@ -111,7 +111,9 @@ function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
   const scrambled = isScrambled(food, ingredient, rule, hasFat);
   const panOnly = scrambled || ingredient.back === 'finish';
   const joins = panOnly
-    ? 'finish'
+    ? ingredient.joins === 'topping'
+      ? 'topping'
+      : 'finish'
     : ingredient.back === 'top'
       ? 'fry'
       : (ingredient.joins ?? decideJoins(food, ingredient, rule, hasFat));

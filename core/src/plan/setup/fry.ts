@@ -134,7 +134,8 @@ function inOrder(g: Gathered): { item: Item; c: PanClass }[] {
   const own = classes.flatMap((c) =>
     frying
       .filter((i) => classes.find((x) => x.is(i, frying)) === c)
-      .sort((a, b) => softeningRank(a) - softeningRank(b))
+      // What comes out again goes in before its like that stays.
+      .sort((a, b) => softeningRank(a) - softeningRank(b) || Number(b.panOnly) - Number(a.panOnly))
       .map((item) => ({ item, c })),
   );
   const wish = g.dish.overrides?.fryOrder;
@@ -190,8 +191,11 @@ const nextMinutes = (item: Item, isLast: boolean): number =>
 
 /** How far a vegetable is fried where the cook says it: onions in three ways, others only until they are brown; min [common practice: 3 to 5, 6 to 8, 8 to 12]. */
 function friedTo(item: Item): { minutes: number; until: string } | null {
-  if (item.state === 'browned') return { minutes: 10, until: 'deep-brown' };
-  const brown = onions.has(item.food.id) ? item.ingredient.prep?.brown : undefined;
+  const { brown: wanted, state } = item.ingredient.prep ?? {};
+  // What waits in a bowl counts as cooked; it is browned all the same.
+  const isBrowned = item.state === 'browned' || (item.panOnly && (wanted === 'brown' || state === 'browned'));
+  if (isBrowned) return { minutes: 10, until: 'deep-brown' };
+  const brown = onions.has(item.food.id) ? wanted : undefined;
   if (brown === 'half') return classOf('spiced-onion');
   return brown === 'colour' ? classOf('vegetable') : null;
 }

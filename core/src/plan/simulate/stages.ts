@@ -23,8 +23,7 @@ const mostHoldMin = 60;
 const isReady = (i: Item): boolean => i.food.meat !== undefined && i.state === 'cooked';
 
 /** Tinned beans, raisins, olives and lentils are done in the time of the starch: with the meat they would fall apart [common practice]. */
-const waitsForStarch = (i: Item): boolean =>
-  i.joins === 'stack' && i.food.kind === 'other' && !i.food.plant?.staysHard;
+const waitsForStarch = (i: Item): boolean => i.joins === 'stack' && i.food.kind === 'other' && !i.food.plant?.staysHard;
 
 /** What goes into the first stage: the slow meat and what lies below the starch and bears the time of the meat. */
 function firstItems(g: Gathered, tough: readonly Item[]): Item[] {

@@ -48,7 +48,7 @@ export const rawAtFinish = (g: Gathered): Item[] =>
 
 /**
  * The order after the pin: open away, check, what must still cook, delicate things, dairy off the boil, acid and herbs,
- * rest, fork. After every addition the mixture has a temperature; where it is too cold for what lies in it, heat and
+ * rest, fork, and what is scattered at the table. After every addition the mixture has a temperature; where it is too cold for what lies in it, heat and
  * minutes follow, and a thermometer where something must reach a minimum.
  */
 export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
@@ -65,13 +65,12 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
   vegetables(w);
   bound(w, g);
   checkAndCheese(w, g);
-  if (topping.length > 0) {
-    const baked = crusted(g);
-    const strewn = topping.filter((i) => !baked.includes(i));
-    if (baked.length > 0) w.add('topping', minutes.topping, baked);
-    if (strewn.length > 0) w.add('scatter', minutes.herbs, strewn);
-  }
+  const baked = crusted(g).filter((i) => topping.includes(i));
+  if (baked.length > 0) w.add('topping', minutes.topping, baked);
   serving(w, g, x.bigBatch);
+  // At the table: the fork would bury it.
+  const strewn = topping.filter((i) => !baked.includes(i));
+  if (strewn.length > 0) w.add('scatter', minutes.herbs, strewn);
   return w.steps;
 }
 
@@ -140,13 +139,14 @@ function seafoodIn(w: FinishWriter, g: Gathered, raw: readonly Item[]): void {
 
 /** Florets get their minutes under the lid; leaves and frozen things go in on the residual heat. */
 function vegetables(w: FinishWriter): void {
-  const florets = w.take((i) => i.food.kind === 'vegetable' && isFloret(i) && !isFrozenVegetable(i));
+  const fresh = (i: Item): boolean => i.food.kind === 'vegetable' && !i.panOnly;
+  const florets = w.take((i) => fresh(i) && isFloret(i) && !isFrozenVegetable(i));
   if (florets.length > 0) {
     w.stirIn(florets);
     w.add('florets', minutes.florets, florets, { heat: 'saute', lidOn: true });
     w.heatTo(92);
   }
-  const delicate = w.take((i) => i.food.kind === 'vegetable');
+  const delicate = w.take(fresh);
   if (delicate.length > 0) {
     w.stirIn(delicate);
     w.add('stir-in', delicate.some(isFrozenVegetable) ? minutes.frozen : minutes.leaves, delicate);

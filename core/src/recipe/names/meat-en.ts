@@ -26,7 +26,7 @@ export const meatEn: Readonly<Record<string, string>> = {
   'beef-ground':
     'ground beef, beef mince, minced beef, beef ground, mince, ground meat, ground chuck, lean ground beef, ground round, ground sirloin, keema, mincemeat, minced meat, hamburger, hamburger meat, burger meat',
   'beef-stew':
-    'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek, beef chuck roast, beef roast, pot roast, beef pot roast, rump roast, beef shoulder, beef joint, ox cheek, topside, silverside, flank steak, beef flank, skirt steak',
+    'stewing beef, beef stew, beef stew meat, stew meat, stewing steak, braising steak, beef chuck, chuck, beef shin, chuck roast, beef, diced beef, beef brisket, brisket, casserole steak, shin of beef, beef cube, beef shank, beef cheek, beef chuck roast, beef roast, pot roast, beef pot roast, rump roast, beef shoulder, beef joint, ox cheek, topside, silverside, flank steak, beef flank, skirt steak, chuck steak, chuck eye, blade steak, feather blade, featherblade, shin steak, beef blade, round steak, bottom round, eye of round, beef round, sirloin tip, top rump, ~tri tip',
   'beef-steak':
     'beef steak, steak, sirloin, sirloin steak, beef sirloin, rump steak, beef rump, ribeye, rib eye, ribeye steak, fillet steak, beef fillet, beef tenderloin, flat iron steak, minute steak, frying steak, stir fry beef, beef strip, bavette, top round, strip steak, ~steak tip',
   'pork-ground': 'ground pork, pork mince, minced pork, pork ground',
@@ -49,7 +49,7 @@ export const meatEn: Readonly<Record<string, string>> = {
     'fresh sausage, sausage fresh, italian sausage, pork sausage, raw sausage, sausage, breakfast sausage, bratwurst, mexican chorizo, fresh chorizo, merguez, merguez sausage, hot italian sausage, sweet italian sausage, italian sausage link, sweet italian sausage link, hot italian sausage link, sausage link, pork sausage link, chipolata, banger',
   'sausage-meat':
     'sausage meat, sausagemeat, bulk sausage, ground sausage, ground italian sausage, ground pork sausage, bulk italian sausage, italian sausage meat, pork sausage meat, sausage crumble',
-  ham: 'ham, cooked ham, ham steak, smoked ham, diced ham, ~gammon, ham hock meat',
+  ham: 'ham, cooked ham, ham steak, smoked ham, diced ham, ~gammon, ham hock meat, shredded ham hock, pulled ham hock, cooked ham hock',
   bacon:
     'bacon, smoked bacon, streaky bacon, back bacon, pancetta, lardon, bacon lardon, guanciale, bacon rasher, bacon bit',
   shrimp: 'shrimp, prawn, king prawn, tiger prawn, jumbo shrimp, raw prawn, large shrimp, scampi',

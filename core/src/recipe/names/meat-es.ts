@@ -24,7 +24,7 @@ export const meatEs: Readonly<Record<string, string>> = {
   'beef-steak':
     'bistec, bistec de res, bistec de ternera, bife, filete de ternera, filete de res, solomillo de ternera, solomillo de res, lomo de res, lomo fino, lomo liso, entrecot, churrasco, tira de res, punta de anca',
   'beef-stew':
-    'carne de res, ternera, ternera para guisar, carne para guisar, res, carne de vaca, morcillo, carne de ternera, aguja de ternera, falda de res, carne para estofar, carne, jarrete, entrana, arrachera, vacio',
+    'carne de res, ternera, ternera para guisar, carne para guisar, res, carne de vaca, morcillo, carne de ternera, aguja de ternera, falda de res, carne para estofar, carne, jarrete, entrana, arrachera, vacio, falda de ternera, carrillera de ternera, carrillera, carrillada de ternera, aguja de res, espaldilla de ternera',
   'pork-ground': 'cerdo picado, carne picada de cerdo, carne molida de cerdo, cerdo molido, puerco molido',
   'pork-shoulder':
     'paleta de cerdo, cerdo, carne de cerdo, puerco, aguja de cerdo, magro de cerdo, carne de puerco, ~cabeza de lomo, magra de cerdo, ~carrillada de cerdo, ~carrillera de cerdo, ~carrillada iberica, ~secreto iberico, ~secreto de cerdo',
