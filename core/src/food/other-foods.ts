@@ -24,6 +24,7 @@ const thinAtBase: Record<string, number> = {
   'beans-canned': 0,
   salsa: 0.1,
   'milk-condensed': 0,
+  'soup-condensed': 0,
   'cream-sour': 0,
   'pumpkin-puree': 0,
   'curry-paste': 0,

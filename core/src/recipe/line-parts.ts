@@ -81,9 +81,21 @@ function seasoningsOf(plain: string): string[] | null {
     .replace(taste, '')
     .split(/\s*(?:,|&|\+|\/|\band\b|\by\b)\s*/)
     .filter((p) => p !== '');
-  return parts.length > 1 && parts.some(isSeasoning) && parts.every(isFood)
-    ? parts.map((p) => `${p} ${taste}`.trim())
-    : null;
+  const each =
+    parts.length === 1 ? namesInARow(parts[0]!) : parts.some(isSeasoning) && parts.every(isFood) ? parts : [];
+  return each.length > 1 ? each.map((p) => `${p} ${taste}`.trim()) : null;
+}
+
+/** "Parsley lemon", "salt pepper": the names of seasonings with nothing between them. */
+function namesInARow(plain: string): string[] {
+  const words = wordsOf(plain);
+  for (const l of languages) {
+    const found = foodsIn(words, l);
+    const named = found.reduce((n, f) => n + f.end - f.start, 0);
+    const strewn = found.every((f) => findFood(f.food).kind === 'seasoning' || findFood(f.food).flags.includes('acid'));
+    if (named === words.length && strewn) return found.map((f) => words.slice(f.start, f.end).join(' '));
+  }
+  return [];
 }
 
 const isSeasoning = (part: string): boolean =>

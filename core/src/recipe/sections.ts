@@ -40,7 +40,7 @@ const wordNumbers = new RegExp(
 );
 const isGroup = /^(?:for|para)\b.{2,40}:?$|^[^\d.]{3,40}:$/;
 const englishVerbs =
-  'add|heat|cook|pressure cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return|sear|deglaze|carameli[sz]e|whisk|throw|dump|sweat|soften|dredge|preheat|select|meanwhile|cover|scatter';
+  'add|heat|cook|pressure cook|stir|mix|set|lock|close|seal|fry|brown|saute|saut|pour|rinse|wash|soak|season|place|put|turn|press|release|let|open|serve|remove|bring|combine|melt|chop|cut|drain|deglaze|scrape|layer|marinate|taste|fluff|garnish|sprinkle|once|when|after|while|in a|in the|using|toss|simmer|return|sear|deglaze|carameli[sz]e|whisk|throw|dump|sweat|soften|dredge|preheat|select|meanwhile|cover|scatter|make|form|shape|roll|transfer|divide|reserve|keep|grate|peel|stuff|shred|flake|swirl|drop';
 /** Stems with their forms: "añade", "añadir", "añadimos", "añadid". */
 const spanishVerbs =
   '(?:anad|agreg|cocin|coc|cuec|calent|calient|sofri|sofre|mezcl|cerr|cierr|liber|serv|sirv|pon|vert|viert|dej|lav|cort|pic|abr|dor|remov|remuev|incorpor|tap|ech|salpiment|salpimient|program|rehog|poch|mach|marin|derret|derrit|retir)(?:a|e|i|ar|er|ir|amos|emos|imos|ad|ed|id|en|an|iendo|ando)(?:lo|la|los|las)?|pon|sofreir|una vez|cuando';

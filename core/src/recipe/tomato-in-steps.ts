@@ -21,8 +21,13 @@ export function fryTomatoAsInSteps(read: readonly ReadLine[], steps: readonly st
   for (const line of read) if (line.food === 'tomato' && !line.refused) line.joins ??= 'fry';
 }
 
+/** The water that they lose, or the liquid, is none that is poured. */
+const ownWater =
+  /\b(?:pierd|suelt|evapor|reduzc|los[et]|releas|until the|hasta que)\p{L}*[^,]{0,25}\b(?:agua|water|liquido|liquid|juices?|jugo)\b/gu;
+
 /** With rice or stock beside them they only go in. */
-function isPanOfTomato(sentence: string): boolean {
+function isPanOfTomato(said: string): boolean {
+  const sentence = said.replace(ownWater, ' reduced ');
   const foods = languages.flatMap((l) => foodsIn(wordsOf(sentence), l)).map((f) => findFood(f.food));
   return (
     cooksDown.test(sentence) &&

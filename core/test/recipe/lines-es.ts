@@ -84,6 +84,8 @@ export const linesEs: readonly LineFact[] = [
   ['1 cucharadita de sal', 'salt', 5.9],
   ['una pizca de azafrán', 'saffron', 0.043],
   ['400 g de anillas de calamar', 'squid', 400],
+  ['1 sepia limpia', 'squid', 300, { pieceG: 300 }],
+  ['500 g de falda de ternera', 'beef-stew', 500],
   ['1 l de fumet de pescado', 'broth-fish', 1005],
   ['300 g de yuca pelada', 'cassava', 300],
   ['2 chiles guajillo secos', 'chili-dried', 4],

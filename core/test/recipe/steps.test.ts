@@ -98,7 +98,7 @@ test.each([
   ['2 onions, fried until golden', 'browned'],
   ['2 onions, thinly sliced', undefined],
 ])('onions: %s', (line, state) => {
-  const { dish, asks } = withSteps(`${pilaf.replace('2 onions, sliced', line)}`, 'High pressure 4 minutes.');
+  const { dish, asks } = withSteps(pilaf.replace('2 onions, sliced', line), 'High pressure 4 minutes.');
   expect(asks.map((a) => a.path)).toEqual(['cooked.release']);
   expect(dish!.ingredients.find((i) => i.food === 'onion')!.prep?.state).toBe(state);
 });

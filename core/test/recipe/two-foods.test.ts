@@ -495,6 +495,15 @@ test('what is scattered at the table is each of it for the table, whatever stand
     expect(readLine(text).map((l) => l.joins)).toEqual(['topping', 'topping']);
 });
 
+test.each([
+  ['parsley lemon', ['herb-fresh', 'lemon-juice']],
+  ['salt pepper', ['salt', 'spice-ground']],
+  ['lemon pepper', ['spice-ground']],
+  ['red onion', ['onion']],
+])('names with nothing between them: %s', (line, foods) => {
+  expect(readLine(line).map((l) => l.food)).toEqual(foods);
+});
+
 test('an amount that no dish can hold does not take the whole dish with it', () => {
   const { dish, asks } = readRecipe('Rice\n\n300 g basmati rice\n400 ml water\n0 onions\n1 small bay leaf');
   expect(dish?.ingredients.map((i) => i.food)).toEqual(['rice-basmati', 'water', 'spice-whole']);

@@ -11,6 +11,8 @@ export const dairy: readonly WetRow[] = [
   ['cream-cheese', 'dairy', 0.54, 0, 0, 0.05, 3.1, 1.0, 1.0, 0.8, undefined, ['curdles']],
   ['milk-evaporated', 'dairy', 0.74, 0.74, 0, 0.02, 3.5, 1.07, 1.07, 0.27, undefined, ['curdles', 'foams']],
   ['milk-condensed', 'dairy', 0.27, 0.2, 0, 0.03, 2.3, 1.3, 1.3, 0.3, undefined, ['curdles', 'sugary', 'thick']],
+  // Cream soup as it is sold to be thinned: bound with flour already, it is stirred in at the end.
+  ['soup-condensed', 'dairy', 0.81, 0.5, 0, 0.05, 3.7, 1.05, 1.05, 2, undefined, ['curdles', 'thick']],
   ['cream-sour', 'dairy', 0.73, 0.5, 0, 0.05, 3.5, 0.97, 0.97, 0.1, undefined, ['curdles']],
   ['cream-single', 'dairy', 0.74, 0.74, 0, 0.02, 3.59, 1.01, 1.01, 0.1, undefined, ['curdles']],
   ['buttermilk', 'dairy', 0.9, 0.9, 0, 0.02, 3.95, 1.03, 1.03, 0.2, undefined, ['curdles']],

@@ -29,6 +29,8 @@ export const larderEn: Readonly<Record<string, string>> = {
   salsa: 'salsa, tomato salsa, salsa roja, red salsa, pico de gallo, salsa verde, green salsa',
   milk: 'milk, whole milk, semi skimmed milk, skimmed milk, skim milk, full fat milk, cow milk',
   'milk-evaporated': 'evaporated milk, unsweetened condensed milk',
+  'soup-condensed':
+    'condensed soup, cream of chicken, cream of chicken soup, cream of mushroom, cream of mushroom soup, cream of celery, cream of celery soup, condensed cream of chicken soup, condensed cream of mushroom soup, ~cheddar cheese soup, ~golden mushroom soup',
   'milk-condensed': 'condensed milk, sweetened condensed milk',
   'cream-heavy':
     'heavy cream, cream heavy, cream, double cream, whipping cream, heavy whipping cream, thickened cream, pouring cream, cooking cream, clotted cream',
@@ -115,7 +117,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   'citrus-zest':
     'lemon zest, zest of lemon, lime zest, orange zest, lemon peel, lime peel, orange peel, lime rind, orange rind, grated lemon zest, zest, lemon rind, zest of orange, zest of lime',
   'herb-fresh':
-    'fresh herb, herb fresh, herb, parsley, coriander, cilantro, basil, mint, dill, thyme, rosemary, sage, tarragon, coriander leaf, cilantro leaf, mint leaf, parsley leaf, basil leaf, flat leaf parsley, thyme sprig, rosemary sprig, fresh parsley, fresh thyme, fresh coriander, fresh cilantro, fresh basil, fresh mint, fresh dill, thai basil, fresh oregano, oregano leaf, sage leaf, ~lovage, marjoram, culantro, italian parsley, curly parsley, sorrel, fresh rosemary, fresh sage, fresh tarragon, bouquet garni, epazote, thyme leaf, celery leaf, fenugreek leaf, pudina, dhania, dhania leaf, dhania patta, hara dhania, methi leaf, pudina leaf, recao, kadi patta',
+    'fresh herb, herb fresh, herb, parsley, coriander, cilantro, basil, mint, dill, thyme, rosemary, sage, tarragon, coriander leaf, cilantro leaf, mint leaf, parsley leaf, basil leaf, flat leaf parsley, thyme sprig, rosemary sprig, fresh parsley, fresh thyme, fresh coriander, fresh cilantro, fresh basil, fresh mint, fresh dill, thai basil, fresh oregano, oregano leaf, sage leaf, ~lovage, marjoram, culantro, italian parsley, curly parsley, sorrel, fresh rosemary, fresh sage, fresh tarragon, bouquet garni, epazote, thyme leaf, celery leaf, lemon thyme, fenugreek leaf, pudina, dhania, dhania leaf, dhania patta, hara dhania, methi leaf, pudina leaf, recao, kadi patta',
   'herb-dried':
     'dried herb, herb dried, dried thyme, dried oregano, oregano, dried basil, dried parsley, dried rosemary, dried dill, dried mint, italian seasoning, italian herb, herbes de provence, mixed herb, dried mixed herb, kasuri methi, dried fenugreek leaf, dried sage, dried marjoram, dried tarragon, ground thyme, rubbed sage, mexican oregano, dried mixed italian herb, ground sage',
   mustard: 'mustard, dijon mustard, wholegrain mustard, whole grain mustard, yellow mustard, english mustard, dijon',

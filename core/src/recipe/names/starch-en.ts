@@ -30,7 +30,7 @@ export const starchEn: Readonly<Record<string, string>> = {
   ziti: 'ziti, ziti pasta',
   rotini: 'rotini, fusilli, rotini pasta, fusilli pasta, pasta spiral, gemelli, cavatappi',
   farfalle: 'farfalle, bow tie pasta, bowtie pasta, bow tie, pasta bow, farfalle pasta',
-  ditalini: 'ditalini, ditalini pasta, small pasta, soup pasta, tubetti',
+  ditalini: 'ditalini, ditalini pasta, small pasta, soup pasta, tubetti, ~acini di pepe, ~stelline, ~pastina',
   elbows: 'elbow, elbow noodle, elbow macaroni, macaroni, elbow pasta, macaroni pasta, mac',
   shells: 'shell, pasta shell, medium shell, conchiglie, shell pasta',
   orzo: 'orzo, orzo pasta, risoni, kritharaki',
