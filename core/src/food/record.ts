@@ -62,6 +62,8 @@ export interface FoodRecord {
   grain?: GrainRecord;
   /** minutes on the packet (pasta) */
   packetMin?: Sourced;
+  /** pasta: what is printed, where the log moved `packetMin` to this packet and this taste */
+  printedMin?: Sourced;
   /** share of air in a loose bed (pasta) */
   porosity?: Sourced;
   plant?: PlantRecord;

@@ -106,7 +106,8 @@ export function learn(log: Log): Learned {
       Object.fromEntries(
         potParameters.map((name) => [
           name,
-          r.value(potKey(id, name), potParameter(profiles.get(id)!, name), trusted.has(id)),
+          // The base is told by how it looked, and not by taps.
+          r.value(potKey(id, name), potParameter(profiles.get(id)!, name), name === 'scorch' || trusted.has(id)),
         ]),
       ),
     ]),

@@ -4,6 +4,7 @@ import { cookTimeline } from '../cook/timeline';
 import { atPlace, type Kitchen } from '../dish/kitchen';
 import type { Kinetics } from '../food/record';
 import { recordAmong } from '../food/own-food';
+import { ownScorchReason } from '../plan/simulate/scorch';
 import type { CookSetting } from './forward';
 
 /** What a cook wrote down, minutes after the lid was locked; left out what nobody tapped. */
@@ -30,13 +31,17 @@ export interface Observation {
   /** what the pot lost between a weighing before the lid and one after the pin fell, g */
   steamG: number | null;
   /** 0 to 4 on the scales of the ratings */
-  ratings: { grain?: number; sauce?: number; salt?: number };
+  ratings: { grain?: number; sauce?: number; salt?: number; bottom?: number };
+  /** log odds that the base catches, as the table has them for this plan */
+  scorchLogOdds: number;
   /** salt of the finished dish over what it aimed at, percent of its mass; 0 where it was added to the aim */
   saltOverPercent: number;
 }
 
 /** A cook of which nobody wrote anything down. */
-export const unseen = (o: Pick<Observation, 'cookId' | 'startedMs' | 'potId' | 'setting' | 'starch'>): Observation => ({
+export const unseen = (
+  o: Pick<Observation, 'cookId' | 'startedMs' | 'potId' | 'setting' | 'starch' | 'scorchLogOdds'>,
+): Observation => ({
   cookId: o.cookId,
   startedMs: o.startedMs,
   potId: o.potId,
@@ -47,12 +52,14 @@ export const unseen = (o: Pick<Observation, 'cookId' | 'startedMs' | 'potId' | '
   gaugeKpa: [],
   steamG: null,
   ratings: {},
+  scorchLogOdds: o.scorchLogOdds,
   saltOverPercent: 0,
 });
 
 /**
  * Reads a cook; null where it teaches nothing: practice, never closed, opened and locked again, or put right before the pin.
- * Where something went wrong later, the taps up to there still count, and nothing is asked of how it tasted.
+ * Where something went wrong later, the taps up to there still count, and nothing is asked of how it tasted. A pot that called
+ * out that it burns tells of its base, whenever it did.
  */
 export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null {
   if (cook.practice || cook.finishedMs === null) return null;
@@ -64,7 +71,9 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
     ...t.standing.filter((e) => e.kind === 'rescued' || e.kind === 'burn' || e.kind === 'off-plan').map((e) => e.atMs),
     Infinity,
   );
-  if (troubleMs <= (pinMs ?? up.endMs)) return null;
+  const isBurnt = t.standing.some(isKind('burn'));
+  const isEarly = troubleMs <= (pinMs ?? up.endMs);
+  if (isEarly && !isBurnt) return null;
   const { plan, dish, outcome } = cook;
   const at = (kind: 'pin-up' | 'countdown' | 'whistle' | 'valve-open' | 'pin-down'): number | undefined => {
     const all = t.ofRun.filter((e) => e.kind === kind && e.atMs < troubleMs && e.atMs >= up.startMs);
@@ -73,17 +82,19 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
     return e && (e.atMs - up.startMs) / 60_000;
   };
   const whistles = plan.program.whistles !== undefined;
-  const taps = withoutEmpty({
-    pinMin: at('pin-up'),
-    fullMin: at(whistles ? 'whistle' : 'countdown'),
-    valveMin: at('valve-open'),
-    pinDownMin: at('pin-down'),
-  });
+  const taps = isEarly
+    ? {}
+    : withoutEmpty({
+        pinMin: at('pin-up'),
+        fullMin: at(whistles ? 'whistle' : 'countdown'),
+        valveMin: at('valve-open'),
+        pinDownMin: at('pin-down'),
+      });
   const holdMin = t.ownHoldMin ?? plan.program.holdMin;
   const { naturalMin, lateMin } = releaseOf(plan.program.release, taps, holdMin);
   const starch = plan.grain ?? plan.pasta;
   const kinetics = starch && recordAmong(dish.ingredients, starch.food).grain?.kinetics;
-  const { grain, sauce, salt } = troubleMs === Infinity ? (outcome?.ratings ?? {}) : {};
+  const { grain, sauce, salt, bottom } = troubleMs === Infinity ? (outcome?.ratings ?? {}) : {};
   return {
     cookId: cook.id,
     startedMs: cook.startedMs,
@@ -99,12 +110,26 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
     lateMin,
     starch: starch && kinetics ? { food: starch.food, kinetics } : null,
     taps,
-    gaugeKpa: t.ofRun.filter(isKind('gauge-read')).map((e) => e.gaugeKpa),
-    steamG: lostG(t.standing.filter(isKind('weight-read')), up.startMs, t.ofRun.findLast(isKind('pin-down'))?.atMs),
-    ratings: withoutEmpty({ grain, sauce, salt }),
+    gaugeKpa: isEarly ? [] : t.ofRun.filter(isKind('gauge-read')).map((e) => e.gaugeKpa),
+    steamG: isEarly
+      ? null
+      : lostG(t.standing.filter(isKind('weight-read')), up.startMs, t.ofRun.findLast(isKind('pin-down'))?.atMs),
+    ratings: withoutEmpty({ grain, sauce, salt, bottom: isBurnt ? calledOut : dish.calibrates ? undefined : bottom }),
+    scorchLogOdds: tableLogOdds(plan.scorch),
     saltOverPercent: Math.max(0, plan.salt.percent - plan.salt.aimPercent),
   };
 }
+
+/** A pot that calls out has at least stuck: brown, on the scale of the rating. */
+const calledOut = 3;
+
+/** The log odds of a plan's scorching without what was learned of the pot before. */
+export function tableLogOdds({ index, reasons }: Cook['plan']['scorch']): number {
+  const p = Math.min(1 - leastIndex, Math.max(leastIndex, index));
+  const own = reasons.find((r) => r.code === ownScorchReason)?.points ?? 0;
+  return Math.log(p / (1 - p)) - own;
+}
+const leastIndex = 1e-4;
 
 /**
  * A cook with what a log is learned from: of its plan the program and the steps stay, what was drawn and told of it goes.

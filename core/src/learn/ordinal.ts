@@ -1,4 +1,4 @@
-import { normal } from '../normal';
+import { logistic, normal } from '../normal';
 
 /** Chance of what was seen, and the slope and curvature (minus the second derivative) of its logarithm in the place. */
 export interface Likelihood {
@@ -42,6 +42,24 @@ function between(lo: number, hi: number, sd: number): Likelihood {
 /** The difference is taken in the tail where it is small. */
 const chanceBetween = (lo: number, hi: number): number =>
   lo > 0 ? normal(-lo) - normal(-hi) : normal(hi) - normal(lo);
+
+/**
+ * How a base looks, 0 clean to 4 burnt, for the log odds that it catches: stuck or worse is what the odds speak of; a film comes
+ * more often, brown and burnt less [from memory].
+ */
+const lookOdds = [Infinity, 1.5, 0, -1, -2.2, -Infinity] as const;
+/** Ordered logit: the chance that a base with these log odds looks so. */
+export function baseLikelihood(look: number, logOdds: number): Likelihood {
+  const at = (shift: number): { f: number; first: number; second: number } => {
+    const f = logistic(logOdds + shift);
+    const first = f * (1 - f);
+    return { f, first, second: first * (1 - 2 * f) };
+  };
+  const [from, to] = [at(lookOdds[look]!), at(lookOdds[look + 1]!)];
+  const p = Math.max(least, from.f - to.f);
+  const slope = (from.first - to.first) / p;
+  return { p, slope, curvature: Math.max(1e-6, slope * slope - (from.second - to.second) / p) };
+}
 
 /** A value on a scale whose five steps end at four edges, in steps: straight between the edges and beyond them. */
 export function inSteps(value: number, at: readonly [number, number, number, number]): number {

@@ -15,8 +15,8 @@ export interface Parameter {
   sd: number;
 }
 
-/** Of a pot: what each multiplies is named in pot/factors. */
-export const potParameters = ['heat', 'loss', 'leak', 'vent', 'set', 'metal', 'purge', 'sense'] as const;
+/** Of a pot: what each multiplies is named in pot/factors; `scorch` multiplies the odds that its base catches. */
+export const potParameters = ['heat', 'loss', 'leak', 'vent', 'set', 'metal', 'purge', 'sense', 'scorch'] as const;
 export type PotParameter = (typeof potParameters)[number];
 
 const ln = (sd: number): Parameter => ({ unit: 'ln', mean: 0, sd });
@@ -31,6 +31,7 @@ const ofPot: Record<PotParameter, Parameter> = {
   metal: ln(0.12),
   purge: ln(0.1),
   sense: { unit: 'min', mean: 0, sd: 0.25 },
+  scorch: ln(0.7),
 };
 /** A flame is what its ring and its draught make of it. */
 const flameHeatSd = 0.25;

@@ -3,7 +3,7 @@ import { emulated } from './emulator';
 import { partsOf, potOf, type Evidence } from './evidence';
 import type { Input, Inputs, Output } from './forward';
 import type { Observation } from './observation';
-import { inSteps, overLikelihood, ratingEdges, ratingLikelihood, stepsPerUnit } from './ordinal';
+import { baseLikelihood, inSteps, overLikelihood, ratingEdges, ratingLikelihood, stepsPerUnit } from './ordinal';
 import {
   classLike,
   cookKey,
@@ -154,7 +154,7 @@ class Reading {
   }
 
   private ratingRows(): Row[] {
-    const { ratings, starch, saltOverPercent } = this.o;
+    const { ratings, starch, saltOverPercent, scorchLogOdds } = this.o;
     const rows: Row[] = [];
     if (ratings.grain !== undefined && starch) {
       const pasta = starch.kinetics === 'pasta';
@@ -174,6 +174,14 @@ class Reading {
         this.shift(place, cookKey('sauce'), -cookParameters.sauce.sd);
         rows.push(rated(ratings.sauce, place));
       }
+    }
+    if (ratings.bottom !== undefined) {
+      const odds = this.shift(
+        fixed(scorchLogOdds),
+        potKey(this.o.potId, 'scorch'),
+        potParameter(potOf(this.o), 'scorch').sd,
+      );
+      rows.push(ordinal(baseLikelihood(ratings.bottom, odds.value), odds));
     }
     if (ratings.salt !== undefined) {
       const place = fixed(right + saltOverPercent / perStep.saltPercent);

@@ -8,8 +8,8 @@ import { learnedIn, learnedMark } from './setup/learned';
 
 type Moved = NonNullable<Plan['learned']>['moved'];
 
-/** A number of a plan that the log can move: the hold, the minutes to the pin, the salt, or a row of the water. */
-export type LearnedNumber = 'hold' | 'pin' | 'salt' | 'grain' | 'sauce' | 'steam' | 'added';
+/** A number of a plan that the log can move: the hold, the minutes to the pin, the base, the salt, or a row of the water. */
+export type LearnedNumber = 'hold' | 'pin' | 'base' | 'salt' | 'grain' | 'sauce' | 'steam' | 'added';
 
 /** What heats, loses and holds: the pot's side of the clock. */
 const ofPot = ['heat', 'loss', 'leak', 'vent', 'set', 'metal', 'purge'] as const;
@@ -21,6 +21,7 @@ const ofStarch: readonly string[] = ['like', 'speed', 'shift'];
 const parametersOf: Readonly<Record<LearnedNumber, readonly string[]>> = {
   hold: [...ofPot, ...ofStarch],
   pin: ['heat', 'loss', 'metal', 'purge'],
+  base: ['scorch'],
   salt: ['salt'],
   grain: [...ofStarch, 'scoop'],
   sauce: ['sauce'],
@@ -37,11 +38,11 @@ const baseOf = (parameter: string): string => parameter.split(':')[0]!;
 const knownFrom = 0.8;
 const worthNaming = 0.7;
 
-/** "like:diff" moves no white rice; pasta stands as its packet says, and a dish without a starch has none to move. */
+/** "like:diff" moves no white rice, "like:pasta" none either; a dish without a starch has none to move. */
 function movesStarch(parameter: string, starch: FoodRecord | null): boolean {
   if (!ofStarch.includes(baseOf(parameter))) return true;
   const kinetics = parameter.split(':')[1];
-  return starch?.kind === 'grain' && (kinetics === undefined || kinetics === starch.grain?.kinetics);
+  return starch?.grain !== undefined && (kinetics === undefined || kinetics === starch.grain.kinetics);
 }
 
 /** What of all this moved a plan, the surest first; none in a kitchen without it. */

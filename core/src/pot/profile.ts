@@ -48,6 +48,8 @@ export interface PotProfile {
   /** its highest mark, as a share of its litres */
   fillShare: number;
   roomC: number;
+  /** what its log taught of its base: points on the log odds that it catches, with one standard deviation */
+  scorch?: { points: number; sd: number } | undefined;
   /** height of its rack's feet, mm, and the bowl that goes into it, where the cook told of them */
   rackMm?: number | undefined;
   bowl?: InnerBowl | undefined;

@@ -170,6 +170,7 @@ export const en = {
     metal: 'What the metal takes up is not known apart from the heat: cook a small and a large dish and tap the pin.',
     purge: 'How the pot drives out its air is not known; taps hardly tell it.',
     sense: 'When the pot begins to count is not known yet: tap when its countdown begins.',
+    scorch: 'How easily its base catches is not known yet: say after the meal how it looked.',
     scoop: 'How full the cup is scooped is not known: weigh one cup of the grain.',
     jug: 'How the jug is read is not known: weigh one filling.',
     juice: 'How juicy the food is beside the table is not known.',

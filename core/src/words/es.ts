@@ -171,6 +171,7 @@ export const es: WordsLike<typeof en> = {
     metal: 'Lo que toma el metal no se distingue del calor: cocine un plato pequeño y uno grande y toque el indicador.',
     purge: 'No se sabe cómo expulsa la olla su aire; los toques apenas lo dicen.',
     sense: 'Aún no se sabe cuándo empieza a contar la olla: toque cuando empiece su cuenta.',
+    scorch: 'Aún no se sabe con qué facilidad se pega el fondo: diga después de comer cómo quedó.',
     scoop: 'No se sabe cuánto llena la taza: pese una taza del grano.',
     jug: 'No se sabe cómo lee la jarra: pese un llenado.',
     juice: 'No se sabe cuánto más jugosa es la comida que la tabla.',

@@ -3,7 +3,7 @@ import { kitchenSchema } from '../../src/dish/kitchen';
 import { findFood } from '../../src/food/find';
 import { emulatorOf, type Emulator } from '../../src/learn/emulator';
 import { Forward, type CookSetting, type Inputs } from '../../src/learn/forward';
-import { unseen, type Observation } from '../../src/learn/observation';
+import { tableLogOdds, unseen, type Observation } from '../../src/learn/observation';
 import { inSteps, ratingEdges } from '../../src/learn/ordinal';
 import {
   classLike,
@@ -110,7 +110,7 @@ export function trueInputs(h: Household, d: PoolDish, scatter: readonly number[]
 }
 
 const blank = ({ potId, setting, starch }: PoolDish, cookId: string, startedMs: number): Observation =>
-  unseen({ cookId, startedMs, potId, setting, starch });
+  unseen({ cookId, startedMs, potId, setting, starch, scorchLogOdds: tableLogOdds(setting.plan.scorch) });
 
 const misses = { tap: 0.12, rating: 0 };
 

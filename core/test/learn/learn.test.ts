@@ -54,7 +54,7 @@ describe('what a cook of the log says', () => {
     const practice = { seed: 1, faults: [], surprise: false, speed: 10, hands: 'you' as const };
     expect(observationOf({ ...c, practice }, seaLevel)).toBeNull();
     expect(observationOf({ ...c, finishedMs: null }, seaLevel)).toBeNull();
-    const put = cookedSo({ dish, plan: p }, lid, { events: [{ kind: 'burn', atMin: 2 }] });
+    const put = cookedSo({ dish, plan: p }, lid, { events: [{ kind: 'off-plan', atMin: 2 }] });
     expect(observationOf(put, seaLevel)).toBeNull();
   });
   test('after trouble at pressure only what was tapped before it counts', () => {
@@ -65,7 +65,7 @@ describe('what a cook of the log says', () => {
     const o = observationOf(c, seaLevel)!;
     expect(o.taps.pinMin).toBeDefined();
     expect(o.taps.pinDownMin).toBeUndefined();
-    expect(o.ratings).toEqual({});
+    expect(o.ratings).toEqual({ bottom: 3 });
   });
 });
 
@@ -154,13 +154,32 @@ describe('a plan with what was learned', () => {
     expect(behind('salt')).toEqual(['salt']);
     expect(learnedBehind(table, 'hold')).toEqual([]);
   });
-  test('what is liked of whole grain says nothing beside white rice, and no taste moves the packet of a pasta', () => {
+  test('what is liked of whole grain says nothing beside white rice or pasta, and the other way round', () => {
     const value = { value: 0.3, sd: 0.05, priorSd: 0.25, cooks: 7 };
     const cook = { 'like:react': value, 'like:diff': value, 'speed:pasta': value, juice: value };
     const liked = kitchenSchema.parse({ learned: { format: 'einkorn.learned/1', cook } });
     const named = (d: Dish): string[] => plan(d, liked).learned!.moved.map((m) => m.parameter);
     expect(named(dish)).toEqual(['like:react']);
-    expect(named(demoDish('pork-fennel-bean-rigatoni'))).toEqual([]);
+    expect(named(demoDish('pork-fennel-bean-rigatoni'))).toEqual(['speed:pasta']);
+  });
+  test('a taste for softer pasta cooks it longer, a packet that cooks fast shorter, and what is printed is still known', () => {
+    const rigatoni = demoDish('pork-fennel-bean-rigatoni');
+    const value = (v: number) => ({ value: v, sd: 0.05, priorSd: 0.35, cooks: 9 });
+    const minutes = (cook: Learned['cook'], grains: Learned['grains'] = {}): number => {
+      const p = plan(rigatoni, kitchenSchema.parse({ learned: { format: 'einkorn.learned/1', cook, grains } }));
+      expect(p.pasta!.printedMin).toBe(asPrinted.packetMin);
+      // Right is right for this cook: the same multiple of other minutes.
+      expect(Math.abs(p.pasta!.x - asPrinted.x)).toBeLessThan(0.1);
+      return p.pasta!.equivalentMin;
+    };
+    const asPrinted = plan(rigatoni, seaLevel).pasta!;
+    const neutral = minutes({});
+    expect(Math.abs(neutral - asPrinted.equivalentMin)).toBeLessThan(0.05 * neutral);
+    expect(minutes({ 'like:pasta': value(0.6) })).toBeGreaterThan(1.08 * neutral);
+    expect(minutes({ 'like:pasta': value(-0.6) })).toBeLessThan(0.92 * neutral);
+    expect(minutes({}, { rigatoni: { speed: value(0.12) } })).toBeLessThan(0.95 * neutral);
+    // Nothing moves it further than a step.
+    expect(minutes({ 'like:pasta': value(5) })).toBeCloseTo(minutes({ 'like:pasta': value(1) }), 9);
   });
   test('as from the factory is the plan without it', () => {
     expect(table.learned).toBeUndefined();

@@ -78,7 +78,9 @@ export const pastaVerdictSchema = z.object({
   food: text,
   ingredient: text,
   equivalentMin: num,
+  /** the packet's minutes, for this cook where the log moved them: then `printedMin` is what it says */
   packetMin: num,
+  printedMin: num.optional(),
   /** doneness as a multiple of the packet's minutes */
   x: num,
   band: z.enum(['hard', 'al-dente', 'tender', 'soft']),

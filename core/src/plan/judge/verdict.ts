@@ -48,6 +48,7 @@ export function pastaVerdict(g: Gathered, out: GrainOutcome | null, texture: Tex
     ingredient: item.ingredient.id,
     equivalentMin: out.clock.equivalentMin,
     packetMin,
+    ...(item.food.printedMin ? { printedMin: item.food.printedMin[0] } : {}),
     x,
     band: pastaBand(x, out.clock.moisture),
     moisture: out.clock.moisture,

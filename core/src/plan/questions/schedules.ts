@@ -41,7 +41,7 @@ const knownPrograms: Record<string, Known> = {
 export function schedulesFor(p: Plan): KnownProgram[] {
   const source: SourceKind = 'common-practice';
   if (p.pasta) {
-    const half = Math.round(p.pasta.packetMin) / 2;
+    const half = Math.round(p.pasta.printedMin ?? p.pasta.packetMin) / 2;
     return [half, half - 2].filter((m) => m >= 0).map((holdMin) => ({ holdMin, naturalMin: 0, source }));
   }
   if (!p.grain) return [];

@@ -2,6 +2,7 @@ import type { Learned, LearnedValue } from '../../dish/learned';
 import { potInUse, type Kitchen } from '../../dish/kitchen';
 import type { Dish } from '../../dish/schema';
 import { recordOf } from '../../food/own-food';
+import { pastaGrain } from '../../food/pasta';
 import type { FoodRecord, GrainRecord } from '../../food/record';
 import { pieceSd } from '../../meat/cautious';
 import { eveningHeatSd, eveningLoad, withFactors, factorNames, type PotFactors } from '../../pot/factors';
@@ -19,8 +20,17 @@ import { saucyFrom } from './sauce';
  * right. A kitchen without it plans as from the factory.
  */
 
-/** One step of the texture scale, points of the index; of the sauce scale, ln of its share; of salt, percent [derived: their edges]. */
-export const perStep = { texturePoints: 4.33, sauceLn: 0.76, pastaSauceLn: 0.5, saltPercent: 0.25 } as const;
+/**
+ * One step of the texture scale, points of the index; of pasta, ln of its minutes; of the sauce scale, ln of its share; of salt,
+ * percent [derived: their edges].
+ */
+export const perStep = {
+  texturePoints: 4.33,
+  pastaLn: 0.32,
+  sauceLn: 0.76,
+  pastaSauceLn: 0.5,
+  saltPercent: 0.25,
+} as const;
 /** Nothing that was learned moves an aim further than this, in steps [from memory: a habit, not a law]. */
 const mostSteps = 1;
 const mostSaucePerDish = 0.6;
@@ -38,8 +48,13 @@ const held = (steps: number): number => Math.max(-mostSteps, Math.min(mostSteps,
 export function potOfKitchen(kitchen: Kitchen): PotProfile {
   const pot = potProfile(potInUse(kitchen));
   const own = potFactors(kitchen);
-  return own ? withFactors(pot, own) : pot;
+  if (!own) return pot;
+  const base = learnedIn(kitchen)?.pots[kitchen.potId]?.['scorch'];
+  const points = Math.max(-mostScorchPoints, Math.min(mostScorchPoints, base?.value ?? 0));
+  return { ...withFactors(pot, own), ...(base ? { scorch: { points, sd: base.sd } } : {}) };
 }
+/** No base is so good or so bad that the dish no longer counts: two prior spreads [from memory]. */
+const mostScorchPoints = 1.4;
 
 /** What the log taught of the pot of a kitchen; undefined where nothing was learned, or it is not used. */
 export function potFactors(kitchen: Kitchen): PotFactors | undefined {
@@ -93,22 +108,25 @@ export function withTaste(g: Gathered, kitchen: Kitchen): Gathered {
         : g.sauceShare,
     saucePerStarch: g.saucePerStarch === null ? null : g.saucePerStarch * Math.exp(perStep.pastaSauceLn * sauce),
   };
-  const rec = g.grain?.food.grain;
-  if (!g.grain || !rec) return moved;
-  const food = { ...g.grain.food, grain: grainAsLearned(g.grain.food, rec, learned) };
-  const grain: Item = { ...g.grain, food };
+  if (!g.grain?.food.grain) return moved;
+  const grain: Item = { ...g.grain, food: starchAsLearned(g.grain.food, g.grain.food.grain, learned) };
   return { ...moved, grain, items: g.items.map((i) => (i === g.grain ? grain : i)) };
 }
 
-function grainAsLearned({ id, kind }: FoodRecord, rec: GrainRecord, { cook, grains }: Learned): GrainRecord {
+/** The starch with the aim and the minutes that it has for this cook; a pasta with a packet that says them. */
+function starchAsLearned(food: FoodRecord, rec: GrainRecord, { cook, grains }: Learned): FoodRecord {
   const { kinetics } = rec;
-  const likes = held(valueOf(cook, 'like') + valueOf(cook, `like:${kinetics}`) - valueOf(grains[id], 'shift'));
-  const times = Math.exp(-valueOf(cook, `speed:${kinetics}`) - valueOf(grains[id], 'speed'));
-  // The packet of a pasta stands as it is printed: its clock is not moved.
-  if (kind === 'pasta') return rec;
+  const own = grains[food.id];
+  const likes = held(valueOf(cook, 'like') + valueOf(cook, `like:${kinetics}`) - valueOf(own, 'shift'));
+  const times = Math.exp(-valueOf(cook, `speed:${kinetics}`) - valueOf(own, 'speed'));
+  if (food.packetMin) {
+    const [printed, ...source] = food.packetMin;
+    const packetMin = printed * times * Math.exp(perStep.pastaLn * likes);
+    return { ...food, grain: pastaGrain(packetMin), packetMin: [packetMin, ...source], printedMin: food.packetMin };
+  }
   const [aim, ...source] = rec.aimMoisture;
   const minutes = ([min, ...tag]: GrainRecord['eRef']): GrainRecord['eRef'] => [min * times, ...tag];
-  return {
+  const grain: GrainRecord = {
     ...rec,
     aimMoisture: [aim + (perStep.texturePoints * likes) / 100, ...source],
     boilMin: minutes(rec.boilMin),
@@ -116,6 +134,7 @@ function grainAsLearned({ id, kind }: FoodRecord, rec: GrainRecord, { cook, grai
     eRef: minutes(rec.eRef),
     eMax: minutes(rec.eMax),
   };
+  return { ...food, grain };
 }
 
 /** A mark of everything that was learned and is in use; undefined as from the factory. */

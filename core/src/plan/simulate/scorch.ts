@@ -113,9 +113,11 @@ export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: 
     ...ofLiquid(pot, geo, hotMin),
     ...(deep && layers.length === 0 ? [reason('deep-liquid', points.deepLiquid)] : []),
     ...ofHabits(g, pot, geo),
+    ...ofThisPot(pot),
   ].map(withRemedy);
   const sum = reasons.reduce<number>((s, r) => s + r.points, points.start);
-  const spread = Math.hypot(startSd, ...reasons.map((r) => r.points * pointsSd));
+  const known = reasons.filter((r) => r.code !== ownScorchReason).map((r) => r.points * pointsSd);
+  const spread = Math.hypot(Math.min(startSd, pot.scorch?.sd ?? startSd), ...known);
   const against = reasons.reduce((s, r) => s + Math.max(0, r.points), 0);
   for (const r of reasons) {
     if (r.points > 0) r.share = r.points / against;
@@ -133,6 +135,12 @@ export function scorchRisk(g: Gathered, pot: PotProfile, geo: Geometry, hotMin: 
     level: index < levels.watch ? 'low' : index < levels.high ? 'watch' : 'high',
     reasons,
   };
+}
+
+/** What the log taught of this pot's base, as a reason among the others. */
+export const ownScorchReason = 'this-pot';
+function ofThisPot({ scorch }: PotProfile): ScorchReason[] {
+  return scorch && Math.abs(scorch.points) >= leastReasonPoints ? [reason(ownScorchReason, scorch.points)] : [];
 }
 
 const reason = (code: string, worth: number): ScorchReason => ({ code, points: worth });

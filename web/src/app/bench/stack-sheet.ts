@@ -11,6 +11,7 @@ import { patternOf } from '../ui/patterns';
 import { BenchActions, benchFeature } from './bench.slice';
 import { movedPlace, placesOf, withIngredient, withOverrides, withRemedy } from './edits';
 import { Equaliser } from './equaliser';
+import { LearnedBehind } from './learned-behind';
 import { TryIt } from './try-it';
 import { Bound } from '../ui/bound';
 
@@ -27,6 +28,7 @@ import { Bound } from '../ui/bound';
     InputNumber,
     ToggleSwitch,
     Equaliser,
+    LearnedBehind,
     TryIt,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
