@@ -123,7 +123,7 @@ test('who asks for more contrast reads quiet words in full ink', async ({ page }
 });
 
 test('headings go down one level at a time, and every view begins with its own', async ({ page }) => {
-  for (const view of [...views, 'log/demo-cook-60', 'log/taught']) {
+  for (const view of [...views, 'log/demo-cook-60', 'log/bring', 'log/not-there']) {
     await open(page, hut.url, view);
     const levels = await page
       .locator('#main')
