@@ -30,7 +30,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   milk: 'milk, whole milk, semi skimmed milk, skimmed milk, skim milk, full fat milk, cow milk',
   'milk-evaporated': 'evaporated milk, unsweetened condensed milk',
   'soup-condensed':
-    'condensed soup, cream of chicken, cream of chicken soup, cream of mushroom, cream of mushroom soup, cream of celery, cream of celery soup, condensed cream of chicken soup, condensed cream of mushroom soup, ~cheddar cheese soup, ~golden mushroom soup',
+    'condensed soup, condensed cream soup, cream of chicken, cream of chicken soup, cream of mushroom, cream of mushroom soup, cream of celery, cream of celery soup, condensed cream of chicken soup, condensed cream of mushroom soup, ~cheddar cheese soup, ~golden mushroom soup',
   'milk-condensed': 'condensed milk, sweetened condensed milk',
   'cream-heavy':
     'heavy cream, cream heavy, cream, double cream, whipping cream, heavy whipping cream, thickened cream, pouring cream, cooking cream, clotted cream',

@@ -26,7 +26,8 @@ export const larderEs: Readonly<Record<string, string>> = {
   salsa: 'salsa mexicana, salsa roja, salsa verde, ~sofrito',
   milk: 'leche, leche entera, leche desnatada, leche semidesnatada, leche descremada',
   'milk-evaporated': 'leche evaporada',
-  'soup-condensed': 'sopa condensada, crema de champinones, crema de pollo, sopa crema, crema de apio',
+  'soup-condensed':
+    'sopa condensada, sopa crema condensada, crema de champinones, crema de pollo, sopa crema, crema de apio',
   'milk-condensed': 'leche condensada',
   'cream-heavy':
     'nata, crema de leche, nata para cocinar, nata liquida, crema para batir, crema espesa, nata para montar, media crema, crema liquida',
