@@ -82,20 +82,17 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
     return e && (e.atMs - up.startMs) / 60_000;
   };
   const whistles = plan.program.whistles !== undefined;
-  const taps = isEarly
-    ? {}
-    : withoutEmpty({
-        pinMin: at('pin-up'),
-        fullMin: at(whistles ? 'whistle' : 'countdown'),
-        valveMin: at('valve-open'),
-        pinDownMin: at('pin-down'),
-      });
+  const taps = withoutEmpty({
+    pinMin: at('pin-up'),
+    fullMin: at(whistles ? 'whistle' : 'countdown'),
+    valveMin: at('valve-open'),
+    pinDownMin: at('pin-down'),
+  });
   const holdMin = t.ownHoldMin ?? plan.program.holdMin;
   const { naturalMin, lateMin } = releaseOf(plan.program.release, taps, holdMin);
   const starch = plan.grain ?? plan.pasta;
   const kinetics = starch && recordAmong(dish.ingredients, starch.food).grain?.kinetics;
-  const { grain, sauce, salt, bottom } = troubleMs === Infinity ? (outcome?.ratings ?? {}) : {};
-  return {
+  const cooked = {
     cookId: cook.id,
     startedMs: cook.startedMs,
     potId: plan.pot.id,
@@ -107,15 +104,18 @@ export function observationOf(cook: Cook, kitchen: Kitchen): Observation | null 
       holdMin,
       naturalMin,
     },
-    lateMin,
     starch: starch && kinetics ? { food: starch.food, kinetics } : null,
-    taps,
-    gaugeKpa: isEarly ? [] : t.ofRun.filter(isKind('gauge-read')).map((e) => e.gaugeKpa),
-    steamG: isEarly
-      ? null
-      : lostG(t.standing.filter(isKind('weight-read')), up.startMs, t.ofRun.findLast(isKind('pin-down'))?.atMs),
-    ratings: withoutEmpty({ grain, sauce, salt, bottom: isBurnt ? calledOut : dish.calibrates ? undefined : bottom }),
     scorchLogOdds: tableLogOdds(plan.scorch),
+  };
+  if (isEarly) return { ...unseen(cooked), ratings: { bottom: calledOut } };
+  const { grain, sauce, salt, bottom } = troubleMs === Infinity ? (outcome?.ratings ?? {}) : {};
+  return {
+    ...cooked,
+    lateMin,
+    taps,
+    gaugeKpa: t.ofRun.filter(isKind('gauge-read')).map((e) => e.gaugeKpa),
+    steamG: lostG(t.standing.filter(isKind('weight-read')), up.startMs, t.ofRun.findLast(isKind('pin-down'))?.atMs),
+    ratings: withoutEmpty({ grain, sauce, salt, bottom: isBurnt ? calledOut : dish.calibrates ? undefined : bottom }),
     saltOverPercent: Math.max(0, plan.salt.percent - plan.salt.aimPercent),
   };
 }

@@ -50,7 +50,9 @@ export function finishAsInSteps(read: readonly ReadLine[], steps: readonly strin
     const names = (c: Clause): boolean => c.names(line, food) && c.text.includes(own);
     if (before.some(names)) continue;
     const how = added.find(names)?.how;
-    if (how) line.joins ??= how === 'topping' && food.kind === 'dairy' ? 'finish' : how;
+    // Cheese melts in the dish, and cooked meat is to be hot again.
+    const isStirredIn = food.kind === 'dairy' || food.kind === 'meat';
+    if (how) line.joins ??= how === 'topping' && isStirredIn ? 'finish' : how;
   }
 }
 

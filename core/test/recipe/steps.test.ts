@@ -105,6 +105,7 @@ test.each([
 
 test.each([
   ['200 g cooked chicken, shredded', 'Cook on high for 5 minutes, quick release. Stir in the chicken.', 'finish'],
+  ['200 g cooked chicken, shredded', 'Cook on high for 5 minutes, quick release. Top with the chicken.', 'finish'],
   ['200 g cooked chicken, shredded', 'Add the chicken. Cook on high for 5 minutes, quick release.', undefined],
   ['200 g chicken breast, diced', 'Cook on high for 5 minutes, quick release. Stir in the chicken.', undefined],
 ])('meat at the end only where it is cooked: %s %s', (line, steps, joins) => {

@@ -98,8 +98,15 @@ const tossedMm = 6;
 const tossedMinutes = (item: Item): number => 3 + (15 * item.grams) / 1000;
 
 /** Fresh tomato loses its shape, and its water boils off: two in 6 min, a pound in 9 [common practice]. */
-const mushMinutes = (c: PanClass, item: Item): number | null =>
-  c.key === 'tomato' ? 4 + (10 * item.grams) / 1000 : null;
+const mushMinutes = (item: Item): number => 4 + (10 * item.grams) / 1000;
+
+/** Minutes that go by how much there is, on a plate of `colour.plateW`; null where they do not. */
+function minutesByMass(c: PanClass, item: Item, brown: Brown): number | null {
+  if (c.key === 'meat') return searMinutes(item, brown);
+  if (c.key === 'tomato') return mushMinutes(item);
+  return isTossed(c, item) ? tossedMinutes(item) : null;
+}
+const isTossed = (c: PanClass, item: Item): boolean => c.key === 'renders' && item.thicknessMm <= tossedMm;
 
 /** Why something comes out of the pan again and waits in a bowl; null when it stays. */
 function takeOutWhy(g: Gathered, item: Item, batches: number): string | null {
@@ -156,12 +163,11 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
   for (const [at, { item, c }] of order.entries()) {
     const pieces = item.food.kind === 'meat' && !isMince(item.food) && item.food.meat?.cut !== 'egg';
     const brown = brownOf(g, item);
-    const tossed = c.key === 'renders' && item.thicknessMm <= tossedMm;
-    const layered = pieces && !tossed && (c.key !== 'meat' || brown !== 'colour');
+    const layered = pieces && !isTossed(c, item) && (c.key !== 'meat' || brown !== 'colour');
     const batches = layered ? batchesOf(item, pot) : 1;
     const why = takeOutWhy(g, item, batches);
     const power = brown === 'colour' ? colour.plateW / (pot.powerW * pot.efficiency) : 1;
-    const byMass = c.key === 'meat' ? searMinutes(item, brown) : tossed ? tossedMinutes(item) : mushMinutes(c, item);
+    const byMass = minutesByMass(c, item, brown);
     const each = byMass === null ? c.minutes : byMass * power;
     const isNext = isVegetable(c) && order[at - 1]?.c === c && !aheadOf.has(out[at - 1]?.until ?? '');
     const isLast = order[at + 1]?.c !== c;
