@@ -8,7 +8,7 @@ import { fold, wordsOf } from './words';
 
 const takesOut =
   /\b(?:remov|discard|(?:fish|take|lift|pick) (?:it |them |the .{0,20})?out|retir|desech|sac(?:a|ar|amos)\b)/;
-const scatters = /\b(?:sprinkl|scatter|garnish|top(?:ped)? (?:with|it)|decorat|espolvor|decor[ae])/;
+const scatters = /\b(?:sprinkl|scatter|garnish|top(?:ped)?(?:$| with| it)|decorat|espolvor|decor[ae])/;
 const stirsIn =
   /\b(?:add|stir|mix|fold|toss|beat|swirl|pour|drizzle|squeeze|melt|tip|throw|put|finish|anad|agreg|incorpor|mezcl|ech[ae]|remuev|remov(?:er|emos))/;
 /** "Everything except the peas": they are named, but not put in. */
