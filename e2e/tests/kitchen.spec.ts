@@ -120,6 +120,7 @@ test('a cook in one’s own pot keeps it when the pot is changed afterwards', as
   expect((await cook()).plan.pot.own).toMatchObject({ name: 'Lent pot' });
   await page.goto(`${hut.url}/kitchen`);
   await page.getByRole('button', { name: 'Change Lent pot' }).click();
+  await expect(dialog.locator(':focus')).toHaveCount(1);
   await dialog.getByLabel('power, W').fill('600');
   await dialog.getByRole('button', { name: 'Keep this pot' }).click();
   await expect(dialog).toBeHidden();
