@@ -1,7 +1,7 @@
 import { findFood } from '../food/find';
 import type { FoodRecord } from '../food/record';
-import { aboutOf, clausesOf } from './clause';
-import { foodsIn, languages } from './food-names';
+import { aboutOf, clausesOf, sentencesOf } from './clause';
+import { foodsInAny } from './food-names';
 import { askedBelow, foodIn, type ReadLine } from './line';
 import { fold, wordsOf } from './words';
 
@@ -11,8 +11,7 @@ const kept = [
 ];
 const onTop = /\bon (?:the )?top\b|\bover the (?:rice|grain)\b|\b(?:por )?encima\b/;
 const saysHalf = (part: string): boolean => kept.some((re) => re.test(part));
-const foodsOf = (part: string): FoodRecord[] =>
-  languages.flatMap((l) => foodsIn(wordsOf(part), l)).map((f) => findFood(f.food));
+const foodsOf = (part: string): FoodRecord[] => foodsInAny(wordsOf(part)).map((f) => findFood(f.food));
 /** What is kept is a vegetable of the pan, or cheese, herbs and nuts for the table; half of the meat or the stock is another matter. */
 const mayBeKept = ({ kind, id }: FoodRecord): boolean =>
   kind === 'vegetable' || kind === 'dairy' || id === 'herb-fresh' || id === 'nuts' || id === 'onion-fried';
@@ -22,7 +21,7 @@ const mayBeKept = ({ kind, id }: FoodRecord): boolean =>
  * scattered over at the table. Vegetables that are fried and then laid on top come out of the pan for it.
  */
 export function setAsideAsInSteps(read: readonly ReadLine[], steps: readonly string[]): ReadLine[] {
-  const parts = steps.flatMap((s) => fold(s).split(/[.;]/));
+  const parts = sentencesOf(steps);
   const halved = parts.flatMap((part, i) => {
     if (!saysHalf(part)) return [];
     // "Slice the onions and fry them; keep half": the food stands in the part before.

@@ -30,7 +30,7 @@ export function brownAsInSteps(read: readonly ReadLine[], steps: readonly string
     const said = deeply ?? golden.exec(part);
     if (!said) continue;
     const brown: Brown = deeply ? 'brown' : 'half';
-    const names = namedIn(wordsOf(part.slice(0, said.index)));
+    const { names } = namedIn(wordsOf(part.slice(0, said.index)));
     for (const line of read) {
       const food = foodIn(line);
       if (!food || line.refused || line.prep?.state || !browns(food)) continue;

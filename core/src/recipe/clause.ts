@@ -1,5 +1,6 @@
 import { readNumber } from '../quantity/parse';
 import { numberSource, numberWords } from './number';
+import { fold } from './words';
 
 /**
  * What a clause of the steps is about: cooking under pressure, shutting or opening the lid, letting the pressure fall or
@@ -29,6 +30,9 @@ function inMinutes(text: string): string {
 
 const between =
   /[.;,:!](?!\d)|\s[/+]\s|\s-\s|[()]|\b(?:and then|then|and|with|y luego|luego|y|con)\b(?=\s)|(?=\bbefore (?:releasing|opening))/;
+
+/** The sentences of the steps, folded, in order. */
+export const sentencesOf = (steps: readonly string[]): string[] => steps.flatMap((s) => fold(s).split(/[.;]/));
 
 /** The clauses of a folded step, in order. */
 export const clausesOf = (step: string): string[] =>

@@ -1,9 +1,8 @@
 import { aboutOf, clausesOf, minutesOf, type About } from './clause';
 import { findFood } from '../food/find';
 import type { FoodRecord } from '../food/record';
-import { foodsIn, languages } from './food-names';
 import { foodIn, type ReadLine } from './line';
-import { namedIn } from './nouns';
+import { namedIn, type Named } from './nouns';
 import { fold, wordsOf } from './words';
 
 const takesOut =
@@ -17,11 +16,9 @@ const exceptions = /\b(?:except|apart from|but not|excepto|salvo|menos)\b[^.;]*/
 const thinners = new Set(['water', 'broth', 'salt']);
 
 /** A clause of the steps with the foods that it names. */
-interface Clause {
+interface Clause extends Named {
   text: string;
   about: About;
-  foods: ReadonlySet<string>;
-  names: ReturnType<typeof namedIn>;
 }
 
 /**
@@ -31,11 +28,7 @@ interface Clause {
 export function finishAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
   const clauses = steps
     .flatMap((s) => clausesOf(fold(s).replace(exceptions, ' ')))
-    .map((text): Clause => {
-      const words = wordsOf(text);
-      const foods = new Set(languages.flatMap((l) => foodsIn(words, l).map((f) => f.food)));
-      return { text, about: aboutOf(text), foods, names: namedIn(words) };
-    });
+    .map((text): Clause => ({ text, about: aboutOf(text), ...namedIn(wordsOf(text)) }));
   const closed = lastCooking(clauses);
   if (closed < 0) return;
   const before = clauses.slice(0, closed);

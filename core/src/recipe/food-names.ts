@@ -60,6 +60,9 @@ export function foodName(food: string): string {
 /** What the food of an ingredient is called: in the cook's own words, where there are any. */
 export const ingredientName = (of: FoodOf): string => of.ownFood?.name ?? of.name ?? foodName(of.food);
 
+/** All foods named in folded words, in either language: a step does not say which it is in. */
+export const foodsInAny = (words: readonly string[]): NamedFood[] => languages.flatMap((l) => foodsIn(words, l));
+
 /** All foods named in a row of folded words, from left to right, the longest name at each place; names do not overlap. */
 export function foodsIn(words: readonly string[], language: Language): NamedFood[] {
   const found: NamedFood[] = [];

@@ -1,5 +1,5 @@
-import { aboutOf, clausesOf } from './clause';
-import { foodsIn, languages } from './food-names';
+import { aboutOf, clausesOf, sentencesOf } from './clause';
+import { foodsInAny } from './food-names';
 import { foodIn, type ReadLine } from './line';
 import { fold, wordsOf } from './words';
 
@@ -14,9 +14,9 @@ const fries = (steps: readonly string[]): boolean =>
  * whose steps fry nothing is laid in as it is.
  */
 export function marinateAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
-  const sentences = steps.flatMap((s) => fold(s).split(/[.;]/)).filter((s) => marinates.test(s));
+  const sentences = sentencesOf(steps).filter((s) => marinates.test(s));
   if (sentences.length === 0) return;
-  const named = new Set(sentences.flatMap((s) => languages.flatMap((l) => foodsIn(wordsOf(s), l).map((f) => f.food))));
+  const named = new Set(sentences.flatMap((s) => foodsInAny(wordsOf(s)).map((f) => f.food)));
   const isRaw = !fries(steps);
   for (const line of read) {
     const food = foodIn(line);

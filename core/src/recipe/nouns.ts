@@ -1,6 +1,6 @@
 import { findFood } from '../food/find';
 import type { FoodRecord } from '../food/record';
-import { foodsIn, languages, namesOf } from './food-names';
+import { foodsInAny, languages, namesOf } from './food-names';
 import type { ReadLine } from './line';
 import { fold, singulars, wordsOf } from './words';
 
@@ -12,14 +12,20 @@ export function nounsOf(line: Pick<ReadLine, 'text'>, food: FoodRecord): string[
     .filter((w) => names.has(w));
 }
 
-/** Whether these words of a step name the food of a line: by its name, or a meat by any word that its line has too. */
-export function namedIn(words: readonly string[]): (line: Pick<ReadLine, 'text'>, food: FoodRecord) => boolean {
-  const found = languages.flatMap((l) => foodsIn(words, l));
+/** What these words of a step name. */
+export interface Named {
+  foods: ReadonlySet<string>;
+  /** whether the food of a line is among it: by its name, or a meat by any word that its line has too */
+  names: (line: Pick<ReadLine, 'text'>, food: FoodRecord) => boolean;
+}
+export function namedIn(words: readonly string[]): Named {
+  const found = foodsInAny(words);
+  const foods = new Set(found.map((f) => f.food));
   const meatWords = found
     .filter((f) => findFood(f.food).kind === 'meat')
     .flatMap((f) => words.slice(f.start, f.end).flatMap(singulars));
   const anyMeat = words.some((w) => w === 'meat' || w === 'carne');
-  return (line, food) =>
-    found.some((f) => f.food === food.id) ||
-    (food.kind === 'meat' && (anyMeat || nounsOf(line, food).some((n) => meatWords.includes(n))));
+  const names: Named['names'] = (line, food) =>
+    foods.has(food.id) || (food.kind === 'meat' && (anyMeat || nounsOf(line, food).some((n) => meatWords.includes(n))));
+  return { foods, names };
 }

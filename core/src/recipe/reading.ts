@@ -25,7 +25,7 @@ import { noRecipe, sourceOf } from './source-text';
 import { findRecipe, partsOfRecipe } from './structured';
 import type { RecipeTimes } from './times';
 import { fryTomatoAsInSteps } from './tomato-in-steps';
-import { fold } from './words';
+import { fold, writtenOut } from './words';
 
 export const readingFormat = 'einkorn.reading/1';
 
@@ -125,15 +125,16 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
       ),
     );
   if (parts.lines.length > mostLines) tell('too-many-lines', { most: mostLines, all: parts.lines.length }, 'caution');
-  if (parts.steps.length > 0) for (const line of lines) asStepsCutIt(line, parts.steps);
-  marinateAsInSteps(lines, parts.steps);
-  brownAsInSteps(lines, parts.steps);
-  fryTomatoAsInSteps(lines, parts.steps);
-  finishAsInSteps(lines, parts.steps);
-  openAsInSteps(lines, parts.steps);
-  const read = setAsideAsInSteps(lines, parts.steps);
+  const steps = parts.steps.map(writtenOut);
+  if (steps.length > 0) for (const line of lines) asStepsCutIt(line, steps);
+  marinateAsInSteps(lines, steps);
+  brownAsInSteps(lines, steps);
+  fryTomatoAsInSteps(lines, steps);
+  finishAsInSteps(lines, steps);
+  openAsInSteps(lines, steps);
+  const read = setAsideAsInSteps(lines, steps);
   shapeMeatballs(read, parts, language);
-  const method = readMethod(parts.steps);
+  const method = readMethod(steps);
   const weighed = read.flatMap((l) => (foodIn(l) && (l.grams ?? 0) > 0 ? [{ food: foodIn(l)!, grams: l.grams! }] : []));
   const { family, because } = recogniseFamily(parts.title, weighed, [
     ...parts.steps,

@@ -1,7 +1,7 @@
 import { aboutOf, clausesOf } from './clause';
 import { headAmount } from './amount';
 import { amountOf } from './amount-place';
-import { foodsIn } from './food-names';
+import { foodsInAny } from './food-names';
 import type { RecipeTimes } from './times';
 import { fold, plainLine, wordsOf } from './words';
 
@@ -207,7 +207,7 @@ function looksLikeIngredient(plain: string): boolean {
   if (plain.length > 140) return false;
   const head = headAmount(plain);
   const words = wordsOf(plain);
-  const named = foodsIn(words, 'en').length + foodsIn(words, 'es').length > 0;
+  const named = foodsInAny(words).length > 0;
   if (head.value !== null && (head.measure !== null || /^\d/.test(plain))) return true;
   return (
     named &&
@@ -222,5 +222,5 @@ const servedWith =
 /** "Olive oil", "Salt and pepper": a few words without an amount, among the ingredients, one of them a food's. */
 function isBareFood(line: string, plain: string): boolean {
   const words = wordsOf(plain.replace(servedWith, ''));
-  return words.length <= 6 && !/[.!?]$/.test(line) && foodsIn(words, 'en').length + foodsIn(words, 'es').length > 0;
+  return words.length <= 6 && !/[.!?]$/.test(line) && foodsInAny(words).length > 0;
 }

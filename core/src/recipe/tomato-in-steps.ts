@@ -1,9 +1,9 @@
-import { aboutOf, clausesOf } from './clause';
+import { aboutOf, clausesOf, sentencesOf } from './clause';
 import { findFood } from '../food/find';
 import { isPlainLiquid } from '../food/plain-liquids';
-import { foodsIn, languages } from './food-names';
+import { foodsInAny } from './food-names';
 import type { ReadLine } from './line';
-import { fold, wordsOf } from './words';
+import { wordsOf } from './words';
 
 /** Words of a pan in which tomatoes lose their shape. */
 const cooksDown =
@@ -14,7 +14,7 @@ const cooksDown =
  * steps only put them in, they lie on top: raw tomato on a hot base scorches.
  */
 export function fryTomatoAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
-  const sentences = steps.flatMap((s) => fold(s).split(/[.;]/));
+  const sentences = sentencesOf(steps);
   const underLid = sentences.findIndex((s) => clausesOf(s).some((c) => aboutOf(c) === 'pressure'));
   const open = underLid < 0 ? sentences : sentences.slice(0, underLid);
   if (!open.some(isPanOfTomato)) return;
@@ -28,7 +28,7 @@ const ownWater =
 /** With rice or stock beside them they only go in. */
 function isPanOfTomato(said: string): boolean {
   const sentence = said.replace(ownWater, ' reduced ');
-  const foods = languages.flatMap((l) => foodsIn(wordsOf(sentence), l)).map((f) => findFood(f.food));
+  const foods = foodsInAny(wordsOf(sentence)).map((f) => findFood(f.food));
   return (
     cooksDown.test(sentence) &&
     foods.some((f) => f.id === 'tomato') &&

@@ -1,12 +1,15 @@
-/** Lower case, without accents: cooks type "jalapeño", "jalapeno" and "Jalapeño", and "till" for "until". */
+/** Lower case, without accents: cooks type "jalapeño", "jalapeno" and "Jalapeño". */
 export const fold = (text: string): string =>
   text
     .toLowerCase()
     .normalize('NFKD')
     // The dotless i of Turkish has no accent to lose.
     .replaceAll('ı', 'i')
-    .replace(/\p{M}+/gu, '')
-    .replace(/(?<!\p{L})['’]?till?(?!\p{L})/gu, 'until');
+    .replace(/\p{M}+/gu, '');
+
+/** "Till" and "'til" written out; "til" alone is a seed. */
+export const writtenOut = (text: string): string =>
+  text.replace(/(?<!\p{L})(?:['’]til|['’]?till)(?!\p{L})/giu, 'until');
 
 const vulgar: Readonly<Record<string, string>> = {
   ...{ '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' },
@@ -42,7 +45,7 @@ export function plainLine(line: string): string {
     .replace(/^(\p{L}[^\d,]*\p{L}) (handful|bunch)$/u, 'a $2 of $1')
     .replace(/(\d)\s*T\b\.?/g, '$1 tbsp')
     .replace(/(\d)\s*t\b\.?/g, '$1 tsp');
-  return fold(written).replace(/\s+/g, ' ').trim();
+  return fold(writtenOut(written)).replace(/\s+/g, ' ').trim();
 }
 
 /** A plain line without what stands in its brackets. */

@@ -110,13 +110,7 @@ function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
   const grams = toGrams(ingredient.amount, measurable(food, ingredient.prep?.pieceG));
   const scrambled = isScrambled(food, ingredient, rule, hasFat);
   const panOnly = scrambled || ingredient.back === 'finish';
-  const joins = panOnly
-    ? ingredient.joins === 'topping'
-      ? 'topping'
-      : 'finish'
-    : ingredient.back === 'top'
-      ? 'fry'
-      : (ingredient.joins ?? decideJoins(food, ingredient, rule, hasFat));
+  const joins = comesBack(ingredient, panOnly) ?? ingredient.joins ?? decideJoins(food, ingredient, rule, hasFat);
   const piece = pieceOf(food, ingredient, grams);
   return {
     ingredient: ingredient.back === 'top' ? { ...ingredient, place: ingredient.place ?? 'top' } : ingredient,
@@ -131,6 +125,12 @@ function weigh(row: Ingredient, rule: FamilyRule, hasFat: boolean): Item {
     startC: startOf(food, ingredient),
     main: false,
   };
+}
+
+/** When what is fried and taken out joins: in the pan for a layer on top, else at the end or at the table; null for all else. */
+function comesBack({ joins, back }: Ingredient, panOnly: boolean): Item['joins'] | null {
+  if (panOnly) return joins === 'topping' ? 'topping' : 'finish';
+  return back === 'top' ? 'fry' : null;
 }
 
 /** Rows of one food that meet in the same way are one food: how often it is written down does not matter. */

@@ -42,7 +42,7 @@ export const learnedIn = ({ learning, learned }: Kitchen): Learned | undefined =
 
 const valueOf = (values: Readonly<Record<string, LearnedValue>> | undefined, name: string): number =>
   values?.[name]?.value ?? 0;
-const held = (steps: number): number => Math.max(-mostSteps, Math.min(mostSteps, steps));
+const held = (value: number, most: number = mostSteps): number => Math.max(-most, Math.min(most, value));
 
 /** The pot of a kitchen: of the table or the cook's own, with what the log taught of it. */
 export function potOfKitchen(kitchen: Kitchen): PotProfile {
@@ -50,8 +50,8 @@ export function potOfKitchen(kitchen: Kitchen): PotProfile {
   const own = potFactors(kitchen);
   if (!own) return pot;
   const base = learnedIn(kitchen)?.pots[kitchen.potId]?.['scorch'];
-  const points = Math.max(-mostScorchPoints, Math.min(mostScorchPoints, base?.value ?? 0));
-  return { ...withFactors(pot, own), ...(base ? { scorch: { points, sd: base.sd } } : {}) };
+  const scorch = base && { points: held(base.value, mostScorchPoints), sd: base.sd };
+  return { ...withFactors(pot, own), ...(scorch ? { scorch } : {}) };
 }
 /** No base is so good or so bad that the dish no longer counts: two prior spreads [from memory]. */
 const mostScorchPoints = 1.4;
