@@ -1,6 +1,7 @@
 import { changesOf } from '../core/src/learn/drift';
 import { emulated } from '../core/src/learn/emulator';
 import { fit, type Fit } from '../core/src/learn/fit';
+import type { Outcome } from '../core/src/learn/forward';
 import { scatters } from '../core/src/learn/value';
 import { type Evidence } from '../core/src/learn/evidence';
 import { potParameters, potKey } from '../core/src/learn/parameters';
@@ -45,22 +46,28 @@ function cooksOf(h: Household, most: number, dish: () => PoolDish): Evidence[] {
 type Errors = Record<'pin' | 'pinMean' | 'natural' | 'felt', number[]>;
 const noErrors = (): Errors => ({ pin: [], pinMean: [], natural: [], felt: [] });
 
-/** Forecasts of dishes that were never cooked, against the truth. */
-function errorsOf(h: Household, f: Fit, into: Errors): void {
-  const at = (key: string): number => f.z.get(key) ?? 0;
-  for (const d of fresh) {
+/** What a dish that was never cooked comes to in a household: in the middle of its evenings, and on one of them. */
+interface NewDish {
+  d: PoolDish;
+  truth: Outcome;
+  evening: Outcome;
+}
+/** The same evenings for every number of cooks: else one that hardly sealed stands in one column and not in the next. */
+const newDishesOf = (h: Household): NewDish[] =>
+  fresh.flatMap((d) => {
     const truth = d.forward.run(trueInputs(h, d, null));
-    const noisy = d.forward.run(
-      trueInputs(
-        h,
-        d,
-        scatters.map(() => h.draws.normal()),
-      ),
-    );
-    if (!Number.isFinite(truth.pin) || !Number.isFinite(noisy.pin)) continue;
+    const scatter = scatters.map(() => h.draws.normal());
+    const evening = d.forward.run(trueInputs(h, d, scatter));
+    return Number.isFinite(truth.pin) && Number.isFinite(evening.pin) ? [{ d, truth, evening }] : [];
+  });
+
+/** Forecasts of dishes that were never cooked, against the truth. */
+function errorsOf(h: Household, f: Fit, { dishes, into }: { dishes: readonly NewDish[]; into: Errors }): void {
+  const at = (key: string): number => f.z.get(key) ?? 0;
+  for (const { d, truth, evening } of dishes) {
     const x = trueInputs({ ...h, truth: at }, d, null);
-    const predicted = (output: 'pin' | 'natural' | 'grain' | 'pasta'): number => emulated(d.emulator, output, x).value;
-    into.pin.push(Math.exp(predicted('pin')) - Math.exp(noisy.pin));
+    const predicted = (output: 'pin' | 'natural' | 'grain' | 'pasta'): number => emulated(d.emulator, output, x);
+    into.pin.push(Math.exp(predicted('pin')) - Math.exp(evening.pin));
     into.pinMean.push(Math.exp(predicted('pin')) - Math.exp(truth.pin));
     into.natural.push(Math.exp(predicted('natural')) - Math.exp(truth.natural));
     const scale = d.starch!.kinetics === 'pasta' ? 'pasta' : 'grain';
@@ -78,16 +85,17 @@ for (let s = 0; s < households; s++) {
   const h = householdOf(7 * s + 1);
   const any = (): PoolDish => pool[Math.floor(h.draws.uniform() * pool.length)]!;
   const cooks = cooksOf(h, 20, any);
+  const dishes = newDishesOf(h);
   counts.forEach((k, c) => {
     const some = cooks.slice(0, k);
     const began = performance.now();
     const f = fit(some);
     if (k === 20) fitMs += performance.now() - began;
-    errorsOf(h, f, errors[c]!);
+    errorsOf(h, f, { dishes, into: errors[c]! });
     const letFall = some.filter((e) => e.observation.setting.naturalMin === null && e.observation.taps.pinDownMin);
-    if (letFall.length >= 2) errorsOf(h, f, twoNatural[c]!);
+    if (letFall.length >= 2) errorsOf(h, f, { dishes, into: twoNatural[c]! });
     f.keys.forEach((key, j) => {
-      const sd = Math.sqrt(f.covariance.get(j, j));
+      const sd = Math.sqrt(f.covariance[j]![j]!);
       covered[c]!.push(Number(Math.abs(f.z.get(key)! - h.truth(key)) < z80 * sd));
       const name = key.split('/').pop()!;
       if (!left.has(name))

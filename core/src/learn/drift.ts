@@ -1,8 +1,8 @@
-import { Matrix } from 'ml-matrix';
-import { choleskyOf, inverse, slopesOf, solve, spreadOf, withPriors } from './fit';
+import type { Evidence, Jump } from './evidence';
+import { beside, type Beside } from './information';
+import { dot, withPriors } from './linear';
 import { potKey, type PotParameter } from './parameters';
-import { keysOf, rowsOf } from './rows';
-import { type Evidence, type Jump } from './evidence';
+import { keysOf, tapRowsOf } from './rows';
 
 /*
  * Has the pot changed? Page's test (E. S. Page, Biometrika 41, 1954, 100-115): for each suspected change the log likelihood
@@ -43,83 +43,78 @@ function firstChange(cooks: readonly Evidence[], before: readonly Jump[]): Jump 
   const pages = suspected.map((s) => ({ ...s, sum: 0, since: 0 }));
   const filter = new Filter();
   for (const [n, cook] of cooks.entries()) {
-    const e = { ...cook, jumps: before };
+    const news = filter.read(before.length > 0 ? { ...cook, jumps: before } : cook);
+    if (!news) continue;
     if (n >= leastCooks) {
-      const ratioOf = filter.ratiosOf(e);
+      const ratioOf = filter.ratiosOf(news);
       for (const page of pages) {
         if (page.sum === 0) page.since = n;
-        page.sum = Math.max(0, page.sum + ratioOf(potKey(e.observation.potId, page.parameter), page.by));
+        page.sum = Math.max(0, page.sum + ratioOf(potKey(cook.observation.potId, page.parameter), page.by));
       }
       const worst = pages.reduce((a, b) => (b.sum > a.sum ? b : a));
       if (worst.sum > alarmAt) return jumpOf(cooks[worst.since]!, worst.parameter);
     }
-    filter.take(e);
+    filter.take(news);
   }
   return null;
 }
 
-function jumpOf({ observation: o }: Evidence, parameter: PotParameter): Jump {
+export function jumpOf({ observation: o }: Evidence, parameter: PotParameter): Jump {
   const key = `${potKey(o.potId, parameter)}@${o.cookId}`;
   return { key, potId: o.potId, parameter, sinceMs: o.startedMs, sinceCook: o.cookId };
 }
 
-/** What the cooks so far taught, one at a time: mean and information, started at the prior. */
+/** What a cook says of the pot. */
+interface News extends Beside {
+  residual: number[];
+}
+
+/** What the cooks so far taught, one at a time: mean and covariance, started at the prior (Kalman's filter). */
 class Filter {
-  private keys: string[] = [];
+  readonly keys: string[] = [];
   private z: number[] = [];
-  private information = Matrix.zeros(0, 0);
+  covariance: number[][] = [];
 
   private grow(e: Evidence): void {
     const fresh = keysOf(e).filter((k) => !this.keys.includes(k));
     this.keys.push(...fresh);
     this.z.push(...fresh.map(() => 0));
-    this.information = withPriors(this.information, fresh.length);
+    this.covariance = withPriors(this.covariance, fresh.length);
   }
 
-  /** What a cook says of the pot: taste moves on its own. */
-  private read(e: Evidence): { h: Matrix; residual: number[]; noise: Matrix } | null {
+  /** Taste moves on its own: of a cook only its taps are news. */
+  read(e: Evidence): News | null {
     this.grow(e);
-    const z = new Map(this.keys.map((k, i) => [k, this.z[i]!]));
-    const rows = rowsOf(e, z).filter((r) => r.kind === 'tap');
+    const rows = tapRowsOf(e, new Map(this.keys.map((k, i) => [k, this.z[i]!]))).filter((r) => r.kind === 'tap');
     if (rows.length === 0) return null;
-    return { h: new Matrix(slopesOf(rows, this.keys)), residual: rows.map((r) => r.residual), noise: spreadOf(rows) };
+    return { ...beside(e, rows, this), residual: rows.map((r) => r.residual) };
   }
 
   /** The log likelihood ratio of a cook for a shift of one parameter by so many of its spreads. */
-  ratiosOf(e: Evidence): (key: string, by: number) => number {
-    const said = this.read(e);
-    if (!said) return () => 0;
-    const { h, residual, noise } = said;
-    const s = Matrix.add(noise, h.mmul(inverse(this.information)).mmul(h.transpose()));
-    const whiten = choleskyOf(s).lowerTriangularMatrix;
-    const seen = forward(whiten, residual).map((x) => clipped(x, clip.innovation));
+  ratiosOf({ h, residual, spread }: News): (key: string, by: number) => number {
+    const seen = spread.whitened(residual).map((x) => clipped(x, clip.innovation));
     return (key, by) => {
-      const column = this.keys.indexOf(key);
-      if (column < 0) return 0;
-      const shift = forward(
-        whiten,
-        h.getColumn(column).map((x) => x * by),
-      ).map((x) => clipped(x, clip.shift));
-      const ratio = shift.reduce((sum, d, i) => sum + d * seen[i]! - (d * d) / 2, 0);
-      return clipped(ratio, clip.cook);
+      const at = this.keys.indexOf(key);
+      if (at < 0) return 0;
+      const shift = spread.whitened(h.map((row) => by * row[at]!)).map((x) => clipped(x, clip.shift));
+      return clipped(dot(shift, seen) - dot(shift, shift) / 2, clip.cook);
     };
   }
 
-  take(e: Evidence): void {
-    const said = this.read(e);
-    if (!said) return;
-    const { h, residual, noise } = said;
-    const weighted = h.transpose().mmul(inverse(noise));
-    this.information.add(weighted.mmul(h));
-    const step = solve(this.information, weighted.mmul(Matrix.columnVector(residual)).to1DArray());
+  take({ known, residual, spread }: News): void {
+    const [rows, by] = [spread.whiten(known), spread.whitened(residual)];
     // A single cook moves nothing far here either.
-    this.z = this.z.map((v, i) => v + clipped(step[i]!, 1));
+    this.z = this.z.map(
+      (v, i) =>
+        v +
+        clipped(
+          rows.reduce((s, row, r) => s + row[i]! * by[r]!, 0),
+          1,
+        ),
+    );
+    for (const row of rows)
+      this.covariance.forEach((of, i) => {
+        for (let j = 0; j < of.length; j++) of[j]! -= row[i]! * row[j]!;
+      });
   }
-}
-
-/** Solves L y = b. */
-function forward(l: Matrix, b: readonly number[]): number[] {
-  const y: number[] = [];
-  b.forEach((v, i) => y.push((v - y.reduce((s, x, k) => s + l.get(i, k) * x, 0)) / l.get(i, i)));
-  return y;
 }

@@ -60,8 +60,8 @@ export function spreadOf(input: Input, pot: Pick<PotProfile, 'kind'>): number {
 export interface Emulator {
   /** in the middle of all inputs */
   base: Outcome;
-  /** what an input adds to an output, a curve that is 0 at 0 */
-  curves: Partial<Record<Input, Partial<Record<Output, MonotoneCurve>>>>;
+  /** what each input adds to an output, a curve that is 0 at 0 */
+  curves: Readonly<Record<Output, readonly { input: Input; curve: MonotoneCurve }[]>>;
 }
 
 /** Reads the emulator of a cook off the forward model; null where the pot of the table never comes to pressure with it. */
@@ -69,46 +69,53 @@ export function emulatorOf(c: CookSetting, pot: Pick<PotProfile, 'kind'>): Emula
   const forward = new Forward(c);
   const base = forward.run({});
   if (!Number.isFinite(base.pin)) return null;
-  const out: Emulator = { base, curves: {} };
-  for (const input of inputs) {
-    if (!forward.feels(input)) continue;
-    const spread = spreadOf(input, pot);
-    const read = knots[input].map((k) => ({ at: k * spread, outcome: forward.run({ [input]: k * spread }) }));
-    out.curves[input] = curvesOf(read, base);
-  }
-  return out;
+  const read = inputs
+    .filter((input) => forward.feels(input))
+    .map((input) => {
+      const spread = spreadOf(input, pot);
+      return {
+        input,
+        points: knots[input].map((k) => ({ at: k * spread, outcome: forward.run({ [input]: k * spread }) })),
+      };
+    });
+  const curvesOf = (output: Output): Emulator['curves'][Output] =>
+    read.flatMap(({ input, points }) => {
+      const curve = curveOf(points, output, base);
+      return curve ? [{ input, curve }] : [];
+    });
+  return { base, curves: Object.fromEntries(outputs.map((o) => [o, curvesOf(o)])) as Emulator['curves'] };
 }
 
-function curvesOf(
+/** Null where the input does not move the output, or the cook has none. */
+function curveOf(
   read: readonly { at: number; outcome: Outcome }[],
+  output: Output,
   base: Outcome,
-): Partial<Record<Output, MonotoneCurve>> {
-  const out: Partial<Record<Output, MonotoneCurve>> = {};
-  for (const o of outputs) {
-    if (!Number.isFinite(base[o])) continue;
-    // Where the pot no longer seals the curve ends at the last knot that did.
-    const points = [...read.map((r) => ({ x: r.at, y: r.outcome[o] - base[o] })), { x: 0, y: 0 }]
-      .filter((p) => Number.isFinite(p.y))
-      .sort((a, b) => a.x - b.x);
-    if (points.length < 2 || points.every((p) => Math.abs(p.y) < 1e-9)) continue;
-    out[o] = monotoneCurve(
-      points.map((p) => p.x),
-      points.map((p) => p.y),
-    );
-  }
-  return out;
+): MonotoneCurve | null {
+  if (!Number.isFinite(base[output])) return null;
+  // Where the pot no longer seals the curve ends at the last knot that did.
+  const points = [...read.map((r) => ({ x: r.at, y: r.outcome[output] - base[output] })), { x: 0, y: 0 }]
+    .filter((p) => Number.isFinite(p.y))
+    .sort((a, b) => a.x - b.x);
+  if (points.length < 2 || points.every((p) => Math.abs(p.y) < 1e-9)) return null;
+  return monotoneCurve(
+    points.map((p) => p.x),
+    points.map((p) => p.y),
+  );
 }
 
-/** One output at these inputs, with its slope in each. */
-export function emulated(e: Emulator, output: Output, x: Inputs): { value: number; slopes: Inputs } {
+/** One output at these inputs; `slopeIn` is given its slope in each that moves it. */
+export function emulated(
+  e: Emulator,
+  output: Output,
+  x: Inputs,
+  slopeIn: (input: Input, slope: number) => void = () => undefined,
+): number {
   let value = e.base[output];
-  const slopes: Inputs = {};
-  for (const input of inputs) {
-    const curve = e.curves[input]?.[output];
-    if (!curve) continue;
+  for (const { input, curve } of e.curves[output]) {
     const at = curveAt(curve, x[input] ?? 0);
     value += at.value;
-    slopes[input] = at.slope;
+    if (at.slope !== 0) slopeIn(input, at.slope);
   }
-  return { value, slopes };
+  return value;
 }

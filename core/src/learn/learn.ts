@@ -6,9 +6,10 @@ import { en } from '../words/en';
 import { notKnownCode, sentence, sentenceOf } from '../words/sentence';
 import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
+import { explain } from './change';
 import { changesOf } from './drift';
 import { emulatorOf, type Emulator } from './emulator';
-import { fit, type Fit } from './fit';
+import type { Fit } from './fit';
 import { nextTeachings } from './next';
 import { observationOf, type Observation } from './observation';
 import {
@@ -90,15 +91,16 @@ function evidenceOf({ kitchen, cooks }: Log): Evidence[] {
 
 /** What a log taught, with how sure it is, what it cannot tell, where a pot changed, and what would teach most next. */
 export function learn(log: Log): Learned {
-  const evidence = evidenceOf(log);
-  const potIds = [...new Set(evidence.map((e) => e.observation.potId))].sort();
-  const jumps = potIds.flatMap((id) => changesOf(evidence, id));
-  const withJumps = evidence.map((e) => ({ ...e, jumps }));
-  const fitted = fit(withJumps);
-  const r = new Reader(fitted, withJumps, jumps);
-  const foods = [...new Set(withJumps.flatMap((e) => e.observation.starch?.food ?? []))].sort();
-  const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, withJumps, id)));
-  const last = potIds.map((id) => withJumps.findLast((e) => e.observation.potId === id)!);
+  const all = evidenceOf(log);
+  const potIds = [...new Set(all.map((e) => e.observation.potId))].sort();
+  const { evidence, jumps, fitted } = explain(
+    all,
+    potIds.flatMap((id) => changesOf(all, id)),
+  );
+  const r = new Reader(fitted, evidence, jumps);
+  const foods = [...new Set(evidence.flatMap((e) => e.observation.starch?.food ?? []))].sort();
+  const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, evidence, id)));
+  const last = potIds.map((id) => evidence.findLast((e) => e.observation.potId === id)!);
   const profiles = new Map(last.map(({ observation: o }) => [o.potId, potOf(o)]));
   const pots = Object.fromEntries(
     potIds.map((id) => [
@@ -145,7 +147,7 @@ export function learn(log: Log): Learned {
       of: t.of,
       share: round(t.share),
     })),
-    cooks: { used: withJumps.length, leftOut: log.cooks.length - withJumps.length },
+    cooks: { used: evidence.length, leftOut: log.cooks.length - evidence.length },
   };
 }
 
@@ -179,7 +181,7 @@ class Reader {
       (s, a) =>
         s +
         known.reduce(
-          (t, b) => t + a.by * b.by * this.fitted.covariance.get(this.index.get(a.key)!, this.index.get(b.key)!),
+          (t, b) => t + a.by * b.by * this.fitted.covariance[this.index.get(a.key)!]![this.index.get(b.key)!]!,
           0,
         ),
       0,

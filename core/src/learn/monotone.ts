@@ -44,13 +44,14 @@ export function curveAt({ x, y, slope }: MonotoneCurve, at: number): { value: nu
   while (x[i]! < at) i += 1;
   const h = x[i]! - x[i - 1]!;
   const t = (at - x[i - 1]!) / h;
-  const [y0, y1, m0, m1] = [y[i - 1]!, y[i]!, slope[i - 1]! * h, slope[i]! * h];
+  const y0 = y[i - 1]!;
+  const y1 = y[i]!;
+  const m0 = slope[i - 1]! * h;
+  const m1 = slope[i]! * h;
+  const t2 = t * t;
+  const t3 = t2 * t;
   return {
-    value:
-      y0 * (2 * t ** 3 - 3 * t ** 2 + 1) +
-      m0 * (t ** 3 - 2 * t ** 2 + t) +
-      y1 * (3 * t ** 2 - 2 * t ** 3) +
-      m1 * (t ** 3 - t ** 2),
-    slope: ((y1 - y0) * (6 * t - 6 * t ** 2) + m0 * (3 * t ** 2 - 4 * t + 1) + m1 * (3 * t ** 2 - 2 * t)) / h,
+    value: y0 * (2 * t3 - 3 * t2 + 1) + m0 * (t3 - 2 * t2 + t) + y1 * (3 * t2 - 2 * t3) + m1 * (t3 - t2),
+    slope: ((y1 - y0) * (6 * t - 6 * t2) + m0 * (3 * t2 - 4 * t + 1) + m1 * (3 * t2 - 2 * t)) / h,
   };
 }

@@ -1,9 +1,11 @@
-import { Matrix } from 'ml-matrix';
-import { inverse, slopesOf, spreadOf, withPriors, type Fit } from './fit';
+import type { Evidence } from './evidence';
+import type { Fit } from './fit';
+import { beside } from './information';
+import { dot, times, withPriors } from './linear';
 import { unseen, type Observation } from './observation';
 import { cookKey } from './parameters';
 import { rowsOf, type Row } from './rows';
-import type { Evidence } from './evidence';
+import { termsOf } from './terms';
 
 /** One thing that could be written down next, and how much of the spread of the next dish it takes off. */
 export interface Teaching {
@@ -29,7 +31,12 @@ function wouldSee(o: Observation): Record<Teaching['what'], Observation> {
     'rate-grain': { ...blank, ratings: { grain: 2 } },
   };
 }
-type Seen = Record<Teaching['what'], Row[]>;
+/** A cook of which only this was written down, and what it would say. */
+interface Would {
+  e: Evidence;
+  rows: Row[];
+}
+type Seen = Record<Teaching['what'], Would>;
 
 const things = ['tap-pin', 'natural-tapped', 'weigh', 'gauge', 'rate-grain'] as const;
 /** Less than this share is not worth a tap [from memory]. */
@@ -45,12 +52,15 @@ export function nextTeachings(fit: Fit, last: readonly Evidence[]): Teaching[] {
   return last
     .flatMap((e) => {
       const would = wouldSee(e.observation);
-      const rowsFor = (what: Teaching['what']): Row[] => rowsOf({ ...e, observation: would[what] }, fit.z);
-      const seen = Object.fromEntries(things.map((what) => [what, rowsFor(what)])) as Seen;
+      const sees = (what: Teaching['what']): Would => {
+        const blank = { ...e, observation: would[what] };
+        return { e: blank, rows: rowsOf(blank, fit.z) };
+      };
+      const seen = Object.fromEntries(things.map((what) => [what, sees(what)])) as Seen;
       const spread = wider(fit, seen);
       const targets = targetsOf(seen);
       return things.flatMap((what): Teaching[] => {
-        if (seen[what].length === 0) return [];
+        if (seen[what].rows.length === 0) return [];
         const best = targets
           .map((t) => ({ of: t.of, share: shareOff(spread, seen[what], t.slopes) }))
           .reduce((a, b) => (b.share > a.share ? b : a));
@@ -64,20 +74,28 @@ export function nextTeachings(fit: Fit, last: readonly Evidence[]): Teaching[] {
 /** The covariance with what this cook could speak of and the log never did: still at its prior. */
 interface Spread {
   keys: string[];
-  p: Matrix;
+  covariance: number[][];
 }
 function wider(fit: Fit, seen: Seen): Spread {
-  const all = things.flatMap((what) => seen[what].flatMap((r) => [...r.slopes.keys()]));
+  const all = things.flatMap((what) => seen[what].rows.flatMap((r) => [...slopesOf(seen[what].e, r).keys()]));
   const fresh = [...new Set(all)].filter((k) => !fit.keys.includes(k));
-  return { keys: [...fit.keys, ...fresh], p: withPriors(fit.covariance, fresh.length) };
+  return { keys: [...fit.keys, ...fresh], covariance: withPriors(fit.covariance, fresh.length) };
 }
+
+/** The slopes of a row by parameter, where it has any. */
+const slopesOf = (e: Evidence, { slopes }: Row): Map<string, number> =>
+  new Map(termsOf(e).keys.flatMap((k, i) => (slopes[i] === 0 ? [] : [[k, slopes[i]!]])));
 
 /** What the next dish hangs on: its minutes to the pin, its natural release, its texture. */
 function targetsOf(seen: Seen): { of: Teaching['of']; slopes: ReadonlyMap<string, number> }[] {
-  const pin = new Map([...seen['tap-pin'][0]!.slopes].filter(([k]) => k !== cookKey('tap')));
-  const [full, fallen] = seen['natural-tapped'];
-  const natural = new Map([...fallen!.slopes].map(([k, s]) => [k, s - (full!.slopes.get(k) ?? 0)]));
-  const grain = seen['rate-grain'][0]?.slopes;
+  const of = (what: Teaching['what'], row: number): Map<string, number> | null => {
+    const { e, rows } = seen[what];
+    return rows[row] ? slopesOf(e, rows[row]) : null;
+  };
+  const pin = new Map([...of('tap-pin', 0)!].filter(([k]) => k !== cookKey('tap')));
+  const full = of('natural-tapped', 0)!;
+  const natural = new Map([...of('natural-tapped', 1)!].map(([k, s]) => [k, s - (full.get(k) ?? 0)]));
+  const grain = of('rate-grain', 0);
   return [
     { of: 'pin', slopes: pin },
     { of: 'natural', slopes: natural },
@@ -85,15 +103,10 @@ function targetsOf(seen: Seen): { of: Teaching['of']; slopes: ReadonlyMap<string
   ];
 }
 
-function shareOff({ keys, p }: Spread, rows: readonly Row[], target: ReadonlyMap<string, number>): number {
-  const g = Matrix.columnVector(keys.map((k) => target.get(k) ?? 0));
-  const h = new Matrix(slopesOf(rows, keys));
-  const before = g.transpose().mmul(p).mmul(g).get(0, 0);
-  const cross = h.mmul(p).mmul(g);
-  const off = cross
-    .transpose()
-    .mmul(inverse(Matrix.add(spreadOf(rows), h.mmul(p).mmul(h.transpose()))))
-    .mmul(cross)
-    .get(0, 0);
-  return before <= 0 ? 0 : 1 - Math.sqrt(Math.max(0, before - off) / before);
+function shareOff(spread: Spread, { e, rows }: Would, target: ReadonlyMap<string, number>): number {
+  const g = spread.keys.map((k) => target.get(k) ?? 0);
+  const { known, spread: seen } = beside(e, rows, spread);
+  const off = seen.whitened(known.map((row) => dot(row, g)));
+  const before = dot(times(g, spread.covariance), g);
+  return before <= 0 ? 0 : 1 - Math.sqrt(Math.max(0, before - dot(off, off)) / before);
 }

@@ -1,21 +1,13 @@
 import { perStep } from '../plan/setup/learned';
 import { emulated } from './emulator';
-import { partsOf, potOf, type Evidence } from './evidence';
-import type { Input, Inputs, Output } from './forward';
+import type { Evidence } from './evidence';
+import { inputs, type Inputs, type Output } from './forward';
 import type { Observation } from './observation';
+import { zeros } from './linear';
 import { baseLikelihood, inSteps, overLikelihood, ratingEdges, ratingLikelihood, stepsPerUnit } from './ordinal';
-import {
-  classLike,
-  cookKey,
-  cookParameters,
-  grainKey,
-  grainParameters,
-  observedSd,
-  potKey,
-  potParameter,
-  scatterSd,
-} from './parameters';
-import { added, addPart, fixed, scaled, type Part, type Sparse, type Value } from './value';
+import { cookParameters, observedSd, scatterSd } from './parameters';
+import { termsOf, type Term, type Terms } from './terms';
+import { added, scaled, type Value } from './value';
 
 /** One thing that was seen: how far it is from what was expected, and what would move that. */
 export interface Row {
@@ -24,9 +16,8 @@ export interface Row {
   residual: number;
   /** one standard deviation of what is seen when everything is known */
   sd: number;
-  /** slope of the expected in each parameter (z) and in each scatter */
-  slopes: Sparse;
-  scatter: number[];
+  /** slope of the expected in each parameter of the cook (z), and behind them in each scatter */
+  slopes: number[];
 }
 
 /** Everything that a cook says at these parameters (z by key; what is missing is 0, the scatters at their middle). */
@@ -34,25 +25,39 @@ export function rowsOf(e: Evidence, z: ReadonlyMap<string, number>): Row[] {
   return new Reading(e, z).rows();
 }
 
-/** The parameters that a cook can speak of. */
-export const keysOf = (e: Evidence): string[] => [
-  ...new Set(rowsOf(e, new Map()).flatMap((r) => [...r.slopes.keys()])),
-];
+/** What its taps say, and whether the pin was still up. */
+export const tapRowsOf = (e: Evidence, z: ReadonlyMap<string, number>): Row[] => new Reading(e, z).tapRows();
+
+const spoken = new WeakMap<Evidence, readonly string[]>();
+
+/** The parameters that a cook speaks of. */
+export function keysOf(e: Evidence): readonly string[] {
+  const known = spoken.get(e);
+  if (known) return known;
+  const rows = rowsOf(e, new Map());
+  const keys = termsOf(e).keys.filter((_, i) => rows.some((r) => r.slopes[i] !== 0));
+  spoken.set(e, keys);
+  return keys;
+}
 
 class Reading {
   private readonly x: Inputs = {};
-  private readonly parts: Partial<Record<Input, Part[]>>;
+  private readonly terms: Terms;
+  private readonly z: number[];
   private readonly o: Observation;
 
   constructor(
     private readonly e: Evidence,
-    private readonly z: ReadonlyMap<string, number>,
+    z: ReadonlyMap<string, number>,
   ) {
-    this.parts = partsOf(e);
     this.o = e.observation;
-    for (const [input, parts] of Object.entries(this.parts) as [Input, Part[]][]) {
-      const mean = input === 'lateMin' ? (this.o.lateMin ?? cookParameters.late.mean) : 0;
-      this.x[input] = parts.reduce((s, p) => s + ('key' in p ? p.by * this.at(p.key) : 0), mean);
+    this.terms = termsOf(e);
+    // The scatters stay at their middle.
+    this.z = zeros(this.terms.width);
+    this.terms.keys.forEach((k, i) => (this.z[i] = z.get(k) ?? 0));
+    for (const input of inputs) {
+      const made = this.terms.inputs[input];
+      if (made) this.x[input] = made.terms.reduce((s, t) => s + t.by * this.z[t.at]!, made.mean);
     }
   }
 
@@ -60,48 +65,53 @@ class Reading {
     return [...this.tapRows(), ...this.gaugeRows(), ...this.steamRows(), ...this.ratingRows()];
   }
 
-  private at(key: string): number {
-    return this.z.get(key) ?? 0;
+  private fixed(value: number): Value {
+    return { value, slopes: zeros(this.terms.width) };
   }
 
   /** An output with its slopes in parameters and scatters. */
   private out(output: Output): Value {
-    const { value, slopes } = emulated(this.e.emulator, output, this.x);
-    const v = fixed(value);
-    for (const [input, slope] of Object.entries(slopes) as [Input, number][])
-      for (const p of this.parts[input] ?? []) addPart(v, p, slope);
+    const v = this.fixed(0);
+    v.value = emulated(this.e.emulator, output, this.x, (input, slope) => {
+      for (const t of this.terms.inputs[input]?.terms ?? []) v.slopes[t.at]! += slope * t.by;
+    });
     return v;
   }
   private minutes(output: Output): Value {
     const v = this.out(output);
     return scaled({ ...v, value: Math.exp(v.value) }, Math.exp(v.value));
   }
-  /** A parameter that is added as it stands. */
-  private plus(v: Value, name: 'tap' | 'late'): Value {
-    const { mean, sd } = cookParameters[name];
-    return this.shift(added(v, fixed(mean)), cookKey(name), sd);
+  /** A value moved by a parameter. */
+  private shift({ value, slopes }: Value, { at, by }: Term): Value {
+    const moved = slopes.slice();
+    moved[at]! += by;
+    return { value: value + by * this.z[at]!, slopes: moved };
+  }
+  private tapped(v: Value): Value {
+    return this.shift({ ...v, value: v.value + cookParameters.tap.mean }, this.terms.own.tap);
   }
 
-  private tapRows(): Row[] {
+  tapRows(): Row[] {
     const { pinMin, fullMin, valveMin, pinDownMin } = this.o.taps;
     const { holdMin } = this.o.setting;
     const rows: Row[] = [];
     const tap = (seen: number, v: Value, sd: number = observedSd.tapMin): void =>
-      void rows.push({ kind: 'tap', residual: seen - v.value, sd, slopes: v.slopes, scatter: v.scatter });
+      void rows.push({ kind: 'tap', residual: seen - v.value, sd, slopes: v.slopes });
     const pin = this.minutes('pin');
     // The lid's own mood moves everything after it.
-    addPart(pin, { scatter: 'tick', by: scatterSd.tickMin }, 1);
-    if (pinMin !== undefined) tap(pinMin, this.plus(pin, 'tap'));
-    const full = this.sensed(added(pin, this.minutes('toFull')));
-    if (fullMin !== undefined) tap(fullMin, this.plus(full, 'tap'));
-    const holdEnd = added(full, fixed(holdMin));
-    const fallen = added(holdEnd, this.minutes('natural'));
+    pin.slopes[this.terms.scatter.tick]! += scatterSd.tickMin;
+    if (pinMin !== undefined) tap(pinMin, this.tapped(pin));
+    // The pot's own countdown comes so much after the pressure.
+    const full = this.shift(added(pin, this.minutes('toFull')), this.terms.own.sense);
+    if (fullMin !== undefined) tap(fullMin, this.tapped(full));
+    const holdEnd = { ...full, value: full.value + holdMin };
+    const fallen = (): Value => added(holdEnd, this.minutes('natural'));
     const vents = Number.isFinite(this.e.emulator.base.vent);
     const opened = this.opened(holdEnd);
     if (valveMin === undefined) {
       // Where a valve was planned and its tap forgotten, the pin fell after it.
       if (pinDownMin !== undefined && opened && vents) tap(pinDownMin, added(opened, this.minutes('vent')));
-      else if (pinDownMin !== undefined) tap(pinDownMin, this.plus(fallen, 'tap'));
+      else if (pinDownMin !== undefined) tap(pinDownMin, this.tapped(fallen()));
       return rows;
     }
     if (opened) tap(valveMin, opened);
@@ -109,8 +119,8 @@ class Reading {
       tap(pinDownMin - valveMin, this.minutes('vent'), observedSd.tapMin * Math.SQRT2);
     // The pin was still up when the valve was opened: it would have fallen later.
     if (pinDownMin !== undefined && pinDownMin > valveMin) {
-      const over = overLikelihood(fallen.value - valveMin, observedSd.stillUpMin);
-      rows.push(ordinal(over, fallen));
+      const natural = fallen();
+      rows.push(ordinal(overLikelihood(natural.value - valveMin, observedSd.stillUpMin), natural));
     }
     return rows;
   }
@@ -119,38 +129,29 @@ class Reading {
   private opened(holdEnd: Value): Value | null {
     const { release } = this.o.setting.plan.program;
     if (release.kind === 'natural') return null;
-    const planned = added(holdEnd, fixed(release.kind === 'timed' ? (release.naturalMin ?? 0) : 0));
-    const late = this.plus(planned, 'late');
-    addPart(late, { scatter: 'late', by: scatterSd.lateMin }, 1);
+    const plannedMin = release.kind === 'timed' ? (release.naturalMin ?? 0) : 0;
+    const late = this.shift(
+      { ...holdEnd, value: holdEnd.value + plannedMin + cookParameters.late.mean },
+      this.terms.own.late,
+    );
+    late.slopes[this.terms.scatter.late]! += scatterSd.lateMin;
     return late;
   }
 
-  /** The pot's own countdown comes so much after the pressure. */
-  private sensed(v: Value): Value {
-    const { sd } = potParameter(potOf(this.o), 'sense');
-    return this.shift(added(v, fixed(0)), potKey(this.o.potId, 'sense'), sd);
-  }
-
   private gaugeRows(): Row[] {
-    const pot = potOf(this.o);
+    const { pot } = this.terms;
     const { pressure } = this.o.setting.plan.program;
     const kpa = (pressure === 'high' || pot.lowKpa === null ? pot.highKpa : pot.lowKpa) * Math.exp(this.x.set ?? 0);
-    const { slopes, scatter } = fixed(kpa);
-    for (const p of this.parts.set ?? []) addPart({ value: kpa, slopes, scatter }, p, kpa);
-    return this.o.gaugeKpa.map((seen) => ({
-      kind: 'normal',
-      residual: seen - kpa,
-      sd: observedSd.gaugeKpa,
-      slopes,
-      scatter,
-    }));
+    const { slopes } = this.fixed(kpa);
+    for (const t of this.terms.inputs.set?.terms ?? []) slopes[t.at]! += kpa * t.by;
+    return this.o.gaugeKpa.map((seen) => ({ kind: 'normal', residual: seen - kpa, sd: observedSd.gaugeKpa, slopes }));
   }
 
   private steamRows(): Row[] {
     const seen = this.o.steamG;
     if (seen === null) return [];
-    const { value, slopes, scatter } = this.out('steamG');
-    return [{ kind: 'normal', residual: seen - value, sd: observedSd.steamG, slopes, scatter }];
+    const { value, slopes } = this.out('steamG');
+    return [{ kind: 'normal', residual: seen - value, sd: observedSd.steamG, slopes }];
   }
 
   private ratingRows(): Row[] {
@@ -159,34 +160,27 @@ class Reading {
     if (ratings.grain !== undefined && starch) {
       const pasta = starch.kinetics === 'pasta';
       const place = this.place(pasta ? 'pasta' : 'grain', ratingEdges[pasta ? 'pasta' : 'grain']);
-      if (place) {
-        this.shift(place, grainKey(starch.food, 'shift'), grainParameters.shift.sd);
-        this.shift(place, cookKey('like'), -cookParameters.like.sd);
-        const of = classLike(starch.kinetics);
-        this.shift(place, cookKey(of), -cookParameters[of].sd);
-        rows.push(rated(ratings.grain, place));
-      }
+      if (place)
+        rows.push(
+          rated(
+            ratings.grain,
+            this.terms.taste.reduce((v, t) => this.shift(v, t), place),
+          ),
+        );
     }
     if (ratings.sauce !== undefined && starch) {
       const place = this.place('sauce', ratingEdges.sauce);
       // A dish that is meant to be dry says nothing of the sauce that this cook likes.
-      if (place && this.e.emulator.base.sauce >= ratingEdges.sauce[0]) {
-        this.shift(place, cookKey('sauce'), -cookParameters.sauce.sd);
-        rows.push(rated(ratings.sauce, place));
-      }
+      if (place && this.e.emulator.base.sauce >= ratingEdges.sauce[0])
+        rows.push(rated(ratings.sauce, this.shift(place, this.terms.own.sauce)));
     }
     if (ratings.bottom !== undefined) {
-      const odds = this.shift(
-        fixed(scorchLogOdds),
-        potKey(this.o.potId, 'scorch'),
-        potParameter(potOf(this.o), 'scorch').sd,
-      );
+      const odds = this.shift(this.fixed(scorchLogOdds), this.terms.own.scorch);
       rows.push(ordinal(baseLikelihood(ratings.bottom, odds.value), odds));
     }
     if (ratings.salt !== undefined) {
-      const place = fixed(right + saltOverPercent / perStep.saltPercent);
-      this.shift(place, cookKey('salt'), -cookParameters.salt.sd);
-      rows.push(rated(ratings.salt, place));
+      const place = this.fixed(right + saltOverPercent / perStep.saltPercent);
+      rows.push(rated(ratings.salt, this.shift(place, this.terms.own.salt)));
     }
     return rows;
   }
@@ -195,12 +189,6 @@ class Reading {
     if (!Number.isFinite(this.e.emulator.base[output])) return null;
     const v = this.out(output);
     return scaled({ ...v, value: inSteps(v.value, edges) }, stepsPerUnit(v.value, edges));
-  }
-  /** Moves a value by a parameter, so much a spread of it. */
-  private shift(v: Value, key: string, by: number): Value {
-    v.value += by * this.at(key);
-    addPart(v, { key, by }, 1);
-    return v;
   }
 }
 
@@ -213,6 +201,5 @@ const ordinal = ({ slope, curvature }: { slope: number; curvature: number }, v: 
   residual: slope / curvature,
   sd: 1 / Math.sqrt(curvature),
   slopes: v.slopes,
-  scatter: v.scatter,
 });
 const rated = (rating: number, v: Value): Row => ordinal(ratingLikelihood(rating, v.value, observedSd.ratingSteps), v);

@@ -62,7 +62,7 @@ function waterIn(potId: string): PoolDish {
 function missed(h: Household, dishes: readonly PoolDish[], f: Fit, output: 'pin' | 'natural'): number[] {
   const at = (key: string): number => f.z.get(key) ?? 0;
   return dishes.map((d) => {
-    const guess = emulated(d.emulator, output, trueInputs({ ...h, truth: at }, d, null)).value;
+    const guess = emulated(d.emulator, output, trueInputs({ ...h, truth: at }, d, null));
     return Math.exp(guess) - Math.exp(d.forward.run(trueInputs(h, d, null))[output]);
   });
 }
@@ -104,9 +104,7 @@ describe('fifty simulated pots with hidden parameters, calibrated once with wate
   it('recovers each hidden parameter within the spread that it tells, and the leak when it was weighed', () => {
     for (const f of ['after', 'scaled'] as const) {
       const inside = tried.flatMap((t) =>
-        t[f].keys.map(
-          (k, j) => Math.abs(t[f].z.get(k)! - t.h.truth(k)) < 1.2816 * Math.sqrt(t[f].covariance.get(j, j)),
-        ),
+        t[f].keys.map((k, j) => Math.abs(t[f].z.get(k)! - t.h.truth(k)) < 1.2816 * Math.sqrt(t[f].covariance[j]![j]!)),
       );
       const share = inside.filter(Boolean).length / inside.length;
       expect(share).toBeGreaterThan(0.75);
@@ -115,7 +113,7 @@ describe('fifty simulated pots with hidden parameters, calibrated once with wate
     const leak = (f: 'after' | 'scaled'): number => {
       const t = tried[0]!;
       const j = t[f].keys.indexOf(`pot/${id}/leak`);
-      return j < 0 ? 1 : Math.sqrt(t[f].covariance.get(j, j));
+      return j < 0 ? 1 : Math.sqrt(t[f].covariance[j]![j]!);
     };
     expect(leak('scaled')).toBeLessThan(0.75 * leak('after'));
   });

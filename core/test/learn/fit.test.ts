@@ -1,5 +1,6 @@
 import { potProfile } from '../../src/pot/own-pot';
-import { changesOf } from '../../src/learn/drift';
+import { explain } from '../../src/learn/change';
+import { changesOf, jumpOf } from '../../src/learn/drift';
 import { emulated } from '../../src/learn/emulator';
 import { fit } from '../../src/learn/fit';
 import { inputs, type Inputs } from '../../src/learn/forward';
@@ -37,7 +38,7 @@ test('the emulator follows the full model to a share of what its inputs spread',
         );
         const real = d.forward.run(x);
         if (!Number.isFinite(real[o]) || !Number.isFinite(d.emulator.base[o])) continue;
-        off.push(real[o] - emulated(d.emulator, o, x).value);
+        off.push(real[o] - emulated(d.emulator, o, x));
         wide.push(real[o] - d.emulator.base[o]);
       }
     expect({ output: o, follows: rms(off) / rms(wide) < emulatorMisses[o] }).toEqual({ output: o, follows: true });
@@ -68,8 +69,8 @@ describe('a fit', () => {
     const left = [1, 3, 8].map((n) => {
       const f = fit(cooks.slice(0, n));
       const i = f.keys.indexOf(key);
-      f.keys.forEach((_, k) => expect(f.covariance.get(k, k)).toBeGreaterThan(0));
-      return Math.sqrt(f.covariance.get(i, i));
+      f.keys.forEach((_, k) => expect(f.covariance[k]![k]!).toBeGreaterThan(0));
+      return Math.sqrt(f.covariance[i]![i]!);
     });
     expect(left[0]!).toBeLessThan(1);
     expect(left[1]!).toBeLessThan(left[0]!);
@@ -96,15 +97,13 @@ test('after five cooks new dishes are forecast much better than by the table, an
         const household: Household = { ...h, truth: at };
         const x = trueInputs(household, d, null);
         const scale = d.starch!.kinetics === 'pasta' ? 'pasta' : 'grain';
-        error[name].pin.push(Math.exp(emulated(d.emulator, 'pin', x).value) - Math.exp(truth.pin));
-        error[name].natural.push(Math.exp(emulated(d.emulator, 'natural', x).value) - Math.exp(truth.natural));
-        error[name].felt.push(
-          feltPlace(at, d, emulated(d.emulator, scale, x).value) - feltPlace(h.truth, d, truth[scale]),
-        );
+        error[name].pin.push(Math.exp(emulated(d.emulator, 'pin', x)) - Math.exp(truth.pin));
+        error[name].natural.push(Math.exp(emulated(d.emulator, 'natural', x)) - Math.exp(truth.natural));
+        error[name].felt.push(feltPlace(at, d, emulated(d.emulator, scale, x)) - feltPlace(h.truth, d, truth[scale]));
       }
     }
     f.keys.forEach((k, i) =>
-      covered.push(Number(Math.abs(f.z.get(k)! - h.truth(k)) < 1.2816 * Math.sqrt(f.covariance.get(i, i)))),
+      covered.push(Number(Math.abs(f.z.get(k)! - h.truth(k)) < 1.2816 * Math.sqrt(f.covariance[i]![i]!))),
     );
   }
   expect(rms(error.fit.pin) / rms(error.prior.pin)).toBeLessThan(0.45);
@@ -129,6 +128,19 @@ describe('a pot that changes', () => {
     expect(jumps).toHaveLength(1);
     expect(jumps[0]).toMatchObject({ parameter: 'heat', potId });
     expect(jumps[0]!.sinceMs).toBeGreaterThan(before[5]!.observation.startedMs);
+  });
+  test('what changed is told by all of its cooks, whatever rang the alarm', () => {
+    const key = potKey(potId, 'heat');
+    const weaker: Household = { ...h, truth: (k) => h.truth(k) + (k === key ? -1.5 : 0) };
+    const after = cooksOf(weaker, 10, 100).map((e, n) => ({
+      ...e,
+      observation: { ...e.observation, cookId: `after-${n}` },
+    }));
+    for (const rang of ['loss', 'leak', 'heat'] as const) {
+      const { jumps, fitted } = explain([...before, ...after], [jumpOf(after[0]!, rang)]);
+      expect(jumps).toMatchObject([{ parameter: 'heat', sinceCook: 'after-0' }]);
+      expect(fitted.z.get(jumps[0]!.key)!).toBeLessThan(-0.4);
+    }
   });
   test('and one that does not change calls no alarm', () => {
     expect(changesOf(cooksOf(householdOf(31), 20), potId)).toEqual([]);

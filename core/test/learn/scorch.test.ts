@@ -66,7 +66,7 @@ test('of pots whose bases nobody knows, twenty dishes that may catch tell someth
       return looked(lookOf(odds + truth), odds);
     });
     const f = fit(cooks);
-    return { off: sd * f.z.get(key)! - truth, spread: sd * Math.sqrt(f.covariance.get(0, 0)) };
+    return { off: sd * f.z.get(key)! - truth, spread: sd * Math.sqrt(f.covariance[0]![0]!) };
   });
   const rms = Math.sqrt(pots.reduce((s, p) => s + p.off ** 2, 0) / pots.length);
   expect(rms).toBeLessThan(0.7 * sd);
