@@ -82,7 +82,7 @@ export { en as englishWords } from './words/en';
 export { es as spanishWords } from './words/es';
 export { measuredIn, notKnownCode, type Code, type Params } from './words/sentence';
 export { heatKey } from './plan/setup/finish-minutes';
-export { waysToBetterOdds } from './plan/mend';
+export { waysFor } from './plan/mend';
 export { evaluate, plan, planInFull, type PlanOptions } from './plan/plan';
 export { asWritten, withWritten, writtenKeys, type Written, type WrittenKey } from './plan/questions/as-written';
 export { solvePlan } from './plan/solve-plan';

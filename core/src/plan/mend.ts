@@ -113,9 +113,13 @@ export function waysOut(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
 }
 
 /**
- * What would make a plan better that nothing forbids and that seldom comes out; nothing for any other. The plan does not
- * wait for it: three dishes are planned.
+ * What would mend a plan: clear its stops, or make it better where nothing forbids it and it seldom comes out; nothing for
+ * any other. A screen does not let the plan wait for it: up to three dishes are planned.
  */
+export const waysFor = (dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] =>
+  stopCount(p) > 0 ? waysOut(dish, kitchen, p) : waysToBetterOdds(dish, kitchen, p);
+
+/** What would make a plan better that nothing forbids and that seldom comes out; nothing for any other. */
 export function waysToBetterOdds(dish: Dish, kitchen: Kitchen, p: Plan): Proposal[] {
   if (stopCount(p) > 0 || of100(p) >= poorOf100) return [];
   const enough = of100(p) + worthOf100;

@@ -137,10 +137,7 @@ export class Warnings {
   readonly first = computed(() => this.all()[0]);
 
   /** What would clear the stops, or make it better where it seldom comes out, best first. */
-  readonly ways = computed(() => {
-    const out = this.plan()?.proposals ?? [];
-    return out.length > 0 ? out : (this.asides().ways ?? []);
-  });
+  readonly ways = computed(() => this.asides().ways ?? []);
 
   wayParams(w: Way): Record<string, string | number> {
     return wayParams(w, this.names(), this.fmt);

@@ -8,7 +8,6 @@ import {
   lessons,
   nextTime,
   outlook,
-  plan,
   Problem,
   ratios,
   readRecipe,
@@ -16,7 +15,7 @@ import {
   scaleToPot,
   solvePlan,
   uncertainty,
-  waysToBetterOdds,
+  waysFor,
   type Plan,
   type Written,
 } from '@einkorn/core';
@@ -32,12 +31,13 @@ type Asked = Pick<Ask, 'dish' | 'kitchen' | 'real' | 'near' | 'cook'> & {
 };
 
 const answers: { [K in Kind]: (asked: Asked) => Answers[K] } = {
-  plan: ({ dish, kitchen, near }) => plan(dish, kitchen, near ? { near } : {}),
+  // What would mend it is asked for behind it: the plan itself is what the cook waits for.
+  plan: ({ dish, kitchen, near }) => solvePlan(dish, kitchen, near ? { near } : {}),
   evaluate: ({ dish, kitchen }) => evaluate(dish, kitchen),
   written: (a) => judged(asWritten(a.dish, a.kitchen, a.plan)),
   schools: (a) => compareSchools(a.dish, a.kitchen, a.plan),
   map: (a) => donenessMap(a.dish, a.kitchen, a.plan, a.progress),
-  ways: (a) => waysToBetterOdds(a.dish, a.kitchen, a.plan),
+  ways: (a) => waysFor(a.dish, a.kitchen, a.plan),
   proposals: (a) => equalise(a.dish, a.kitchen, a.plan),
   chances: (a) => uncertainty(a.dish, a.kitchen, a.plan),
   ratios: ({ dish, kitchen }) => ratios(dish, kitchen),
