@@ -63,6 +63,8 @@ test('a collision is a question: mine is written over what the other screen said
   (await asked(http, '/api/kitchen')).flush({ code: 'kitchen-changed', detail: 'changed', issues: [] }, conflict);
   expect(await sent).toEqual({ state: 'asked' });
   expect(outbox.refused()).toMatchObject({ collides: true });
+  // Until it is settled a file can be had of it.
+  expect(outbox.unsent()).toEqual([settings({ altitudeM: 0 }, { altitudeM: 900 })]);
   const settled = outbox.settle(true);
   (await asked(http, '/api/kitchen')).flush({ altitudeM: 500, units: 'cups' });
   const again = await asked(http, '/api/kitchen');

@@ -47,6 +47,8 @@ export class Outbox {
   private readonly setAside = signal<readonly Refused[]>([]);
   /** the oldest that nobody has read yet; until then it stays on the disk too */
   readonly refused = computed(() => this.setAside()[0] ?? null);
+  /** everything that is not at the server, for a file */
+  readonly unsent = computed(() => [...this.setAside().map((r) => r.change), ...this.waiting()]);
   /** it could only be kept in the memory of this page */
   readonly isFleeting = signal(false);
   private opening: Promise<IDBPDatabase<Own>> | null = null;

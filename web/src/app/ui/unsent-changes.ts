@@ -6,6 +6,7 @@ import { Outbox } from '../api/outbox';
 import { Format } from '../i18n/format';
 import { SaidPipe } from '../i18n/said';
 import { KitchenActions } from '../state/kitchen';
+import { saveFile } from './save-file';
 
 const ofKitchen: Record<string, string> = {
   potId: 'kitchen.pots',
@@ -42,11 +43,15 @@ const labelOf = (path: string): string | undefined =>
           } @else {
             <p-button size="large" severity="secondary" [label]="t('unsent.read')" (onClick)="settle(false)" />
           }
+          <p-button size="large" severity="secondary" [label]="t('unsent.file')" (onClick)="save()" />
         </p>
       }
       @if (count() > 0) {
         <p role="status">
           {{ t(isFleeting() ? 'unsent.fleeting' : 'unsent.waiting', { changes: fmt.counted('change', count()) }) }}
+          @if (isFleeting()) {
+            <p-button size="large" severity="secondary" [label]="t('unsent.file')" (onClick)="save()" />
+          }
         </p>
       }
     </ng-container>
@@ -62,6 +67,12 @@ export class UnsentChanges {
   readonly labels = computed(() => (this.refused()?.failure.issues ?? []).flatMap(({ path }) => labelOf(path) ?? []));
   readonly count = this.outbox.count;
   readonly isFleeting = this.outbox.isFleeting;
+
+  /** What the server does not have, as it was sent: nothing is lost that somebody may still want to read. */
+  save(): void {
+    const changes = this.outbox.unsent().map(({ path, body }) => ({ path, ...body }));
+    saveFile('unsent changes', 'json', JSON.stringify({ format: 'einkorn-unsent-changes/1', changes }, null, 2));
+  }
 
   async settle(mine: boolean): Promise<void> {
     await this.outbox.settle(mine);
