@@ -612,3 +612,43 @@ test('rice in its own bowl: the base is loosened with the broth of the curry, no
   expect(p.steps.find((s) => s.id === 'deglaze')!.params).toEqual({ food: 'broth-low-salt', ml: 250 });
   expect(p.steps.find((s) => s.id === 'first-fill')!.text).toBe('first-fill-as-it-is');
 });
+
+describe('a porridge is sweet, savoury or tempered by what is in it', () => {
+  const salted = (...more: Thing[]): { fry: string[]; percent: number } => {
+    const p = plan(board('porridge', { food: 'rice-basmati', g: 185 }, ...more, { food: 'water', g: 1100 }), seaLevel);
+    return { fry: p.fry.map((f) => f.ingredient), percent: p.salt.aimPercent };
+  };
+  test('khichdi opens its spices and onions in the ghee and is salted as a dish', () => {
+    const { fry, percent } = salted(
+      { food: 'lentils-split', g: 95 },
+      { food: 'ghee', g: 25 },
+      { food: 'spice-whole', g: 2 },
+      { food: 'ginger', g: 10 },
+    );
+    expect(fry).toEqual(['ghee', 'spice-whole', 'ginger']);
+    expect(percent).toBe(0.7);
+  });
+  test('congee fries nothing, and rice pudding takes a pinch', () => {
+    expect(salted({ food: 'chicken-thigh', g: 300 }, { food: 'ginger', g: 10 })).toEqual({ fry: [], percent: 0.7 });
+    expect(salted({ food: 'milk', g: 300 }, { food: 'sugar', g: 60 })).toEqual({ fry: [], percent: 0.3 });
+  });
+});
+
+describe('firm vegetables at the end', () => {
+  test('get minutes of heat, before the shrimp that must not cook so long', () => {
+    const p = plan(
+      board(
+        'one-pot-grain',
+        { food: 'rice-long', g: 300 },
+        { food: 'okra', g: 200, joins: 'finish' },
+        { food: 'shrimp', g: 300, joins: 'finish' },
+        { food: 'broth', g: 600 },
+      ),
+      seaLevel,
+    );
+    const at = (food: string): number => p.finish.findIndex((f) => f.ingredients.includes(food));
+    expect(p.finish[at('okra')]).toMatchObject({ code: 'florets', lidOn: true });
+    expect(p.finish[at('okra')]!.minutes).toBeGreaterThan(4);
+    expect(at('okra')).toBeLessThan(at('shrimp'));
+  });
+});

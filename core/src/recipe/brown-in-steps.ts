@@ -9,7 +9,7 @@ type Brown = NonNullable<NonNullable<Ingredient['prep']>['brown']>;
 const deep =
   /\b(?:(?:dark|deep(?:ly)?|well|rich(?:ly)?) brown(?:ed)?|carameli[sz]\w*|until (?:they are |it is )?(?:well |deeply |all )?brown(?:ed)?|brown(?:ed)? (?:it |them )?(?:very )?well|crisp(?:y|ed)?|(?:muy|bien) dorad[oa]s?|tostad[oa]s?|hasta que (?:este|se ponga)n? (?:marron|tostad)\w*)\b/;
 const golden =
-  /\b(?:golden|skin(?:[- ]side)? down|in batches|on (?:all|both) sides|all over|dorad[oa]s?|se doren?|doren|por todos los lados|por tandas)\b/;
+  /\b(?:golden|skin(?:[- ]side)? down|in (?:\w+ )?batches|on (?:all|both) sides|all over|dorad[oa]s?|se doren?|doren|por todos los lados|(?:por|en) (?:\w+ )?tandas)\b/;
 /** Fish and eggs are left alone; mince is half brown anyway, and cured meat gives its fat first. */
 const seared = new Set(['white', 'dark', 'stew']);
 /** Other vegetables soften: what turns golden in the pan with its sugar are these [common practice]. */

@@ -12,6 +12,20 @@ export function nounsOf(line: Pick<ReadLine, 'text'>, food: FoodRecord): string[
     .filter((w) => names.has(w));
 }
 
+const cutWords = new Set([
+  'shank',
+  'shoulder',
+  'cheek',
+  'fillet',
+  'steak',
+  'chop',
+  'rib',
+  'jarrete',
+  'carrillera',
+  'chuleta',
+  'costilla',
+]);
+
 /** What these words of a step name. */
 export interface Named {
   foods: ReadonlySet<string>;
@@ -24,8 +38,12 @@ export function namedIn(words: readonly string[]): Named {
   const meatWords = found
     .filter((f) => findFood(f.food).kind === 'meat')
     .flatMap((f) => words.slice(f.start, f.end).flatMap(singulars));
+  // Cuts that no food is called by alone: "brown the shanks".
+  const cutsNamed = words.flatMap(singulars).filter((w) => cutWords.has(w));
   const anyMeat = words.some((w) => w === 'meat' || w === 'carne');
   const names: Named['names'] = (line, food) =>
-    foods.has(food.id) || (food.kind === 'meat' && (anyMeat || nounsOf(line, food).some((n) => meatWords.includes(n))));
+    foods.has(food.id) ||
+    (food.kind === 'meat' &&
+      (anyMeat || nounsOf(line, food).some((n) => meatWords.includes(n) || cutsNamed.includes(n))));
   return { foods, names };
 }

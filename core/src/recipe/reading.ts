@@ -112,6 +112,10 @@ const languageOf = (parts: RecipeParts): Language => {
   return (all.match(spanishWords)?.length ?? 0) > (all.match(englishWords)?.length ?? 0) ? 'es' : 'en';
 };
 
+/** The meat that a marinade is for; whether it is seared afterwards, the steps say. */
+const isMarinated = (line: ReadLine, group: string): boolean =>
+  group === 'marinade' && ['white', 'dark', 'stew'].includes(foodIn(line)?.meat?.cut ?? '');
+
 function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Reading {
   if (parts.lines.length === 0 && parts.steps.length === 0) throw noRecipe();
   const report: Remark[] = [];
@@ -121,7 +125,7 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
     .slice(0, mostLines)
     .flatMap(({ text, group }) =>
       readLine(text, language, kitchen).map((line): ReadLine =>
-        group && !line.joins && line.food ? { ...line, joins: group } : line,
+        group && !line.joins && line.food && !isMarinated(line, group) ? { ...line, joins: group } : line,
       ),
     );
   if (parts.lines.length > mostLines) tell('too-many-lines', { most: mostLines, all: parts.lines.length }, 'caution');

@@ -77,7 +77,7 @@ export function partsOf(text: string): RecipeParts {
   const out: RecipeParts = { title: '', serves: null, lines: [], steps: [], notes: [] };
   let section: Section = 'start';
   let group: 'marinade' | 'topping' | 'finish' | undefined;
-  for (const raw of text.split(/\r?\n/)) {
+  for (const raw of text.split(/\r?\n/).flatMap(withOwnHeading)) {
     const line = raw
       .replace(/^\s*>\s?/, '')
       .replace(/^\s*#{1,6}\s*/, '')
@@ -134,6 +134,12 @@ export function partsOf(text: string): RecipeParts {
       out.lines.push({ text: bare(line), ...(group ? { group } : {}) });
     else out.notes.push(line);
   }
+}
+
+/** "For the marinade: 750 g chicken legs": the first line of a group beside its heading. */
+function withOwnHeading(raw: string): string[] {
+  const m = /^(\s*(?:for|para)\b[^:.\d]{2,40}:)\s+(\d.*)$/i.exec(raw);
+  return m ? [m[1]!, m[2]!] : [raw];
 }
 
 /** "Jambalaya for a crowd (8)", "Pulao (4-6)": nothing else of a title is a bare number; of two the larger. */

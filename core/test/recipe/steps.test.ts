@@ -17,10 +17,38 @@ test.each([
   ['Brown the chicken in batches.', /chicken/, 'half'],
   ['Sear the thighs skin side down for 8 minutes.', /chicken/, 'half'],
   ['Sear the meat until well browned.', /chicken/, 'brown'],
+  ['Brown the chicken in two batches.', /chicken/, 'half'],
   ['Add chicken stock and cook the onions until golden brown.', /chicken/, undefined],
   ['Dore la cebolla hasta que esté bien dorada.', /^onion$/, 'brown'],
 ])('how brown: %s', (steps, food, brown) => {
   expect(prepOf(food, pilaf, steps)['brown']).toBe(brown);
+});
+
+test('a cut that no food is called by alone is the meat of its line', () => {
+  const lines = '4 lamb shanks, about 350 g each\n200 g pearl barley\n900 ml stock';
+  expect(prepOf(/lamb/, lines, 'Season the shanks and brown well all over.')['brown']).toBe('brown');
+});
+
+test('what stands in a marinade goes in with the meat: no lemon at the end, no garlic between the layers, and the meat is fried', () => {
+  const lines = [
+    'For the marinade: 750 g chicken legs',
+    '200 g yogurt',
+    '1 tbsp ginger garlic paste',
+    'juice of half a lemon',
+    'For the rice:',
+    '2 cups basmati rice',
+    '2 tbsp ghee',
+    '600 ml water',
+  ].join('\n');
+  const { dish } = readRecipe(
+    `Chicken biryani for four\n\n${lines}\n\nMethod\n1. Marinate the chicken. Heat the ghee, fry the chicken, lay the rice over. High pressure 6 minutes.`,
+  );
+  const p = plan(dish!);
+  const joins = Object.fromEntries(dish!.ingredients.map((i) => [i.food, i.joins ?? null]));
+  expect(joins).toMatchObject({ 'chicken-leg': null, 'lemon-juice': 'marinade', ginger: 'marinade' });
+  expect(p.fry.map((f) => f.ingredient)).toContain('chicken-leg');
+  expect(p.finish.flatMap((f) => f.ingredients)).not.toContain('lemon-juice');
+  expect(p.stack.find((l) => l.ingredient === 'ginger')).toMatchObject({ place: 'base' });
 });
 
 test('golden onions take their minutes in the pan, and what follows them too', () => {
@@ -140,12 +168,13 @@ describe('half that is kept for the end', () => {
       ).dish!,
     );
     const pan = p.fry.filter((f) => f.ingredient.startsWith('onion'));
+    // Both halves share the pan and its ten minutes; then one comes out.
     expect(pan.map((f) => [f.minutes, f.until, f.takeOut])).toEqual([
+      [1, 'stirred-through', false],
       [10, 'deep-brown', true],
-      [10, 'deep-brown', false],
     ]);
     expect(p.finish.map((f) => f.code).slice(-3)).toEqual(['rest', 'fork', 'scatter']);
-    expect(p.finish.at(-1)!.ingredients).toEqual([pan[0]!.ingredient]);
+    expect(p.finish.at(-1)!.ingredients).toEqual([pan[1]!.ingredient]);
   });
 });
 

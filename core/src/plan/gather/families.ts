@@ -1,4 +1,5 @@
 import type { Family } from '../../dish/schema';
+import type { FoodRecord } from '../../food/record';
 import type { Sourced } from '../../source';
 
 /** What a family of dishes asks of the planner. Every family has its own row: none borrows another's silently. */
@@ -29,8 +30,8 @@ export interface FamilyRule {
   saltPercent: number;
 }
 
-/** Salt of a savoury dish, percent [common practice, 0.7 to 1.2]; a porridge takes a pinch [common practice]. */
-const salted = { savoury: 0.9, porridge: 0.3 } as const;
+/** Salt of a savoury dish, percent [common practice, 0.7 to 1.2]; a sweet porridge takes a pinch, khichdi and congee less than a pilaf [common practice]. */
+const salted = { savoury: 0.9, porridge: 0.3, savouryPorridge: 0.7 } as const;
 
 const rule = (
   starch: FamilyRule['starch'],
@@ -69,6 +70,25 @@ export const familyRules: Record<Family, FamilyRule> = {
   porridge: rule('grain', 0, { stirred: true, fries: false, saltPercent: salted.porridge }),
   'steamed-side': rule('none', 0, { fries: false }),
 };
+
+/** Congee and its like: a dish, and salted as one. */
+const savouryPorridge: FamilyRule = { ...familyRules.porridge, saltPercent: salted.savouryPorridge };
+/** Khichdi and its like: onions and whole spices open in the fat before the water comes. */
+const temperedPorridge: FamilyRule = { ...savouryPorridge, fries: true, opensSpices: true };
+export const porridgeRules: readonly FamilyRule[] = [familyRules.porridge, savouryPorridge, temperedPorridge];
+
+const sweetens = new Set(['sugar', 'honey', 'molasses', 'jam', 'chocolate', 'milk-condensed', 'dried-fruit']);
+const isSavoury = ({ id, kind }: FoodRecord): boolean =>
+  kind === 'meat' || kind === 'vegetable' || /^(?:lentils|chickpeas|beans)\b/.test(id);
+
+/** The rule of a dish's family; a porridge is sweet, savoury or tempered by what is in it. */
+export function ruleOf(family: Family, foods: readonly FoodRecord[]): FamilyRule {
+  if (family !== 'porridge') return familyRules[family];
+  const isSweet = foods.some((f) => sweetens.has(f.id) || f.id.startsWith('milk'));
+  if (isSweet || !foods.some(isSavoury)) return familyRules.porridge;
+  const opens = foods.some((f) => f.id === 'spice-whole' || f.id === 'onion' || f.id === 'shallot');
+  return opens && foods.some((f) => f.kind === 'fat') ? temperedPorridge : savouryPorridge;
+}
 
 /** From this much tomato to the grain a one-pot dish is meant to be moist, and how moist [common practice]. */
 export const tomatoDish = { perGrain: 0.5, sauceShare: 0.07 } as const;

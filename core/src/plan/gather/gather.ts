@@ -9,7 +9,7 @@ import type { FoodRecord } from '../../food/record';
 import { pastaGrain } from '../../food/pasta';
 import { toGrams } from '../../quantity/convert';
 import { isToTaste, type Amount } from '../../quantity/parse';
-import { familyRules, type FamilyRule } from './families';
+import { familyRules, ruleOf, type FamilyRule } from './families';
 import { boardC, hasFlag, type Gathered, type Item } from './item';
 import { decideJoins, stateAtLid } from './joins';
 import { saucePerStarch, sauceWanted } from './sauce-wanted';
@@ -17,7 +17,10 @@ import { pieceOf } from './shape';
 
 /** Everything on the board, weighed, with when it joins and in what state it meets the lid. Throws Problem `not-to-taste`. */
 export function gather(dish: Dish): Gathered {
-  const rule = familyRules[dish.family];
+  const rule = ruleOf(
+    dish.family,
+    dish.ingredients.map((i) => recordOf(i)),
+  );
   dish.ingredients.forEach((i, at) => checkToTaste(i, `ingredients.${at}`));
   const asked = dish.ingredients.map((i) => filmed(i, rule));
   const measured = asked.filter((i) => !isToTaste(i.amount));

@@ -1,7 +1,7 @@
 import type { Ingredient } from '../../dish/schema';
 import { isMince } from '../../food/meats';
 import type { FoodRecord } from '../../food/record';
-import { familyRules, type FamilyRule } from './families';
+import { familyRules, porridgeRules, type FamilyRule } from './families';
 import { has, type Joins, type State } from './item';
 
 /** When a food joins where the cook said nothing: in the pan, under the lid, at the end or on top. */
@@ -56,7 +56,7 @@ const friesFirst = (food: FoodRecord, ingredient: Ingredient, rule: FamilyRule):
 
 /** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk; in a biryani yogurt is marinade, herbs and saffron milk are layers; with other separate rice it goes in with the spices [common practice]. */
 const underLid = new Map<FamilyRule, (food: FoodRecord) => boolean>([
-  [familyRules.porridge, (f) => f.id === 'milk'],
+  ...porridgeRules.map((rule) => [rule, (f: FoodRecord) => f.id === 'milk'] as const),
   [familyRules.biryani, (f) => ['yogurt', 'herb-fresh', 'milk'].includes(f.id)],
   ...(['coated-grain', 'one-pot-grain', 'layered-grain'] as const).map(
     (id) => [familyRules[id], (f: FoodRecord) => f.id === 'yogurt'] as const,

@@ -30,7 +30,7 @@ export function placeOf(g: Gathered, item: Item): Place {
     if (!g.grain || g.inBowl) return 'base';
     // What is dried drinks: it lies in the liquid, not above it.
     if (item.food.released[0] < 0 && !hasFlag(item, 'crisp')) return 'base';
-    return item.joins === 'fry' ? 'base' : 'top';
+    return item.joins === 'fry' || item.joins === 'marinade' ? 'base' : 'top';
   }
   if (item.food.kind === 'dairy') {
     // What pours runs through to the base; yogurt is the marinade, and in a biryani milk carries the saffron on top.

@@ -2,7 +2,6 @@ import type { Dish, Family } from '../../dish/schema';
 import { uptakeGPerG } from '../../grain/uptake';
 import {
   bakedShare,
-  familyRules,
   looseShare,
   pastaSauceGPerG,
   stewShare,
@@ -13,20 +12,20 @@ import {
 import { browns, has, isFinishSauce, waterBroughtG, type Gathered, type Item } from './item';
 
 /** A porridge of kernels that stay whole, as rice pudding: loose and soft, where oats are their own measure. */
-export const isLoosePorridge = ({ rule, grain }: Pick<Gathered, 'rule' | 'grain'>): boolean =>
-  rule === familyRules.porridge && grain !== null && grain.food.grain!.aimMoisture[0] < wholeKernelMoisture;
+export const isLoosePorridge = ({ dish, grain }: Pick<Gathered, 'dish' | 'grain'>): boolean =>
+  dish.family === 'porridge' && grain !== null && grain.food.grain!.aimMoisture[0] < wholeKernelMoisture;
 
 /** From so much liquid to the rice, g per g as the recipe writes it, a porridge is one of burst grains: 1 : 8 to 1 : 10 by volume [common practice]. */
 const burstFrom = 6.5;
 /** Congee and its like: the grains are to fall apart, and no time is too long for them. */
-export const isBurstPorridge = (g: Pick<Gathered, 'rule' | 'grain' | 'main'>): boolean =>
+export const isBurstPorridge = (g: Pick<Gathered, 'dish' | 'grain' | 'main'>): boolean =>
   isLoosePorridge(g) && g.main.grams >= burstFrom * g.grain!.grams;
 
 /** Free sauce that the finished dish wants, as a share of it: by its family, its tomato, or the liquid that its recipe names. */
 export function sauceWanted(dish: Dish, rule: FamilyRule, items: readonly Item[], grain: Item | null): number {
   if (dish.family === 'casserole' && items.some(browns)) return bakedShare;
   const pouredG = items.reduce((s, i) => s + (i.main ? i.grams : 0), 0);
-  const loose = isLoosePorridge({ rule, grain });
+  const loose = isLoosePorridge({ dish, grain });
   const written = dish.family !== 'porridge' || loose ? writtenSauceShare(dish.family, items, pouredG) : null;
   if (written !== null) return written;
   if (dish.family === 'casserole' && !grain) return stewShare;

@@ -30,8 +30,24 @@ export const finishMinutes = {
 
 export const isFrozenVegetable = (i: Item): boolean =>
   i.food.kind === 'vegetable' && (i.food.id.endsWith('-frozen') || i.ingredient.prep?.state === 'frozen');
-const floretFoods = new Set(['broccoli', 'cauliflower']);
-export const isFloret = (i: Item): boolean => floretFoods.has(i.food.id);
+/** What is still raw after a minute or two in the heat that the dish has left [common practice]. */
+const firmFoods = new Set([
+  'broccoli',
+  'cauliflower',
+  'okra',
+  'green-beans',
+  'asparagus',
+  'zucchini',
+  'bell-pepper',
+  'corn',
+  'brussels-sprouts',
+  'cabbage',
+  'edamame',
+  'broad-beans',
+  'mushroom',
+  'collards',
+]);
+export const isFirm = (i: Item): boolean => firmFoods.has(i.food.id);
 
 /** Minutes for which the opened dish is kept warm over what joins at the end: in them its starch goes on drinking. */
 export function warmFinishMin(g: Gathered): number {
@@ -40,7 +56,7 @@ export function warmFinishMin(g: Gathered): number {
   let minutes = 0;
   if (any((i) => hasFlag(i, 'seafood'))) minutes += finishMinutes.seafood;
   if (any(isFrozenVegetable)) minutes += finishMinutes.frozen;
-  else if (any(isFloret)) minutes += finishMinutes.florets;
+  else if (any(isFirm)) minutes += finishMinutes.florets;
   if (any((i) => i.food.kind === 'dairy')) minutes += finishMinutes.dairy;
   return minutes;
 }

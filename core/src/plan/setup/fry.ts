@@ -141,8 +141,11 @@ function inOrder(g: Gathered): { item: Item; c: PanClass }[] {
   const own = classes.flatMap((c) =>
     frying
       .filter((i) => classes.find((x) => x.is(i, frying)) === c)
-      // What comes out again goes in before its like that stays.
-      .sort((a, b) => softeningRank(a) - softeningRank(b) || Number(b.panOnly) - Number(a.panOnly))
+      // What comes out again goes in before its like that stays; two halves of one onion fry together.
+      .sort(
+        (a, b) =>
+          softeningRank(a) - softeningRank(b) || (Number(b.panOnly) - Number(a.panOnly)) * (friesAlike(a, b) ? -1 : 1),
+      )
       .map((item) => ({ item, c })),
   );
   const wish = g.dish.overrides?.fryOrder;
@@ -169,14 +172,21 @@ export function fryPlan(g: Gathered, pot: PotProfile): FryStep[] {
     const power = brown === 'colour' ? colour.plateW / (pot.powerW * pot.efficiency) : 1;
     const byMass = minutesByMass(c, item, brown);
     const each = byMass === null ? c.minutes : byMass * power;
-    const isNext = isVegetable(c) && order[at - 1]?.c === c && !aheadOf.has(out[at - 1]?.until ?? '');
+    const before = order[at - 1];
+    const isNext =
+      isVegetable(c) && before?.c === c && !aheadOf.has(out[at - 1]?.until ?? '') && !friesAlike(before.item, item);
     const isLast = order[at + 1]?.c !== c;
     const own = isVegetable(c) ? friedTo(item) : null;
+    const after = order[at + 1]?.item;
+    const joined = after !== undefined && friesAlike(item, after);
     out.push({
       order: out.length + 1,
       ingredient: item.ingredient.id,
-      minutes: isNext ? nextMinutes(item, isLast) : (own?.minutes ?? each) * batches,
-      until: isNext && !isLast && !isMushroom(item) ? 'stirred-through' : (own?.until ?? untilOf(c, item, brown)),
+      minutes: joined ? together.nextMin : isNext ? nextMinutes(item, isLast) : (own?.minutes ?? each) * batches,
+      until:
+        joined || (isNext && !isLast && !isMushroom(item))
+          ? 'stirred-through'
+          : (own?.until ?? untilOf(c, item, brown)),
       takeOut: why !== null,
       ...(why === null ? {} : { takeOutWhy: why }),
       ...(batches > 1 ? { batches } : {}),
@@ -204,6 +214,12 @@ function friedTo(item: Item): { minutes: number; until: string } | null {
   const brown = onions.has(item.food.id) ? wanted : undefined;
   if (brown === 'half') return classOf('spiced-onion');
   return brown === 'colour' ? classOf('vegetable') : null;
+}
+/** The same food, as brown: they share the pan, and one half of it comes out again. */
+function friesAlike(a: Item, b: Item): boolean {
+  if (a === b || a.food.id !== b.food.id || a.panOnly === b.panOnly) return false;
+  const until = friedTo(a)?.until;
+  return until !== undefined && until === friedTo(b)?.until;
 }
 const classOf = (key: (typeof classes)[number]['key']): { minutes: number; until: string } =>
   classes.find((c) => c.key === key)!;

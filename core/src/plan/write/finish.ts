@@ -4,7 +4,7 @@ import { cookPiece } from '../../meat/piece';
 import type { PotRun } from '../../pot/program';
 import type { PotProfile } from '../../pot/profile';
 import type { FinishStep } from '../document/steps';
-import { finishMinutes as minutes, hotC, isFloret, isFrozenVegetable } from '../setup/finish-minutes';
+import { finishMinutes as minutes, hotC, isFirm, isFrozenVegetable } from '../setup/finish-minutes';
 import { FinishWriter, mostWarmMin } from './finish-writer';
 import { crusted, goesUnderLid, hasFlag, isFinishSauce, type Gathered, type Item } from '../gather/item';
 import { isPourable } from '../gather/place';
@@ -61,8 +61,9 @@ export function finishPlan(g: Gathered, x: FinishInput): FinishStep[] {
     w.add('simmer-pasta', upMin + heldPastaMin(pasta[0]!), pasta, { heat: 'saute' });
   }
   const topping = w.take((i) => i.joins === 'topping');
+  firmVegetables(w);
   cookedThrough(w, g);
-  vegetables(w);
+  leaves(w);
   bound(w, g);
   checkAndCheese(w, g);
   const baked = crusted(g).filter((i) => topping.includes(i));
@@ -137,21 +138,23 @@ function seafoodIn(w: FinishWriter, g: Gathered, raw: readonly Item[]): void {
   else w.cookIn('seafood', raw, { aimC: gentlyC, ownMin: least(gentlyC), lidOn });
 }
 
-/** Florets get their minutes under the lid; leaves and frozen things go in on the residual heat. */
-function vegetables(w: FinishWriter): void {
-  const fresh = (i: Item): boolean => i.food.kind === 'vegetable' && !i.panOnly;
-  const florets = w.take((i) => fresh(i) && isFloret(i) && !isFrozenVegetable(i));
-  if (florets.length > 0) {
-    w.stirIn(florets);
-    w.add('florets', minutes.florets, florets, { heat: 'saute', lidOn: true });
-    w.heatTo(92);
-  }
-  const delicate = w.take(fresh);
-  if (delicate.length > 0) {
-    w.stirIn(delicate);
-    w.add('stir-in', delicate.some(isFrozenVegetable) ? minutes.frozen : minutes.leaves, delicate);
-    w.warmAgain();
-  }
+const isVegetable = (i: Item): boolean => i.food.kind === 'vegetable' && !i.panOnly;
+
+/** Florets and their like get their minutes under the lid, before anything that must not cook so long. */
+function firmVegetables(w: FinishWriter): void {
+  const firm = w.take((i) => isVegetable(i) && isFirm(i) && !isFrozenVegetable(i));
+  if (firm.length === 0) return;
+  w.stirIn(firm);
+  w.add('florets', minutes.florets, firm, { heat: 'saute', lidOn: true });
+  w.heatTo(92);
+}
+/** Leaves and frozen things go in on the residual heat. */
+function leaves(w: FinishWriter): void {
+  const delicate = w.take(isVegetable);
+  if (delicate.length === 0) return;
+  w.stirIn(delicate);
+  w.add('stir-in', delicate.some(isFrozenVegetable) ? minutes.frozen : minutes.leaves, delicate);
+  w.warmAgain();
 }
 
 /** A dish must be so hot for the cheese of a sauce to melt; much cold milk or cream is warmed in it first until it steams, degC [common practice]. */
