@@ -1,9 +1,12 @@
 import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startServer } from '../scripts/server-process.mjs';
+
+/** Where a folder with the demo lies that a server has made once: sixty evenings are planned for it, which takes seconds. */
+export const seededFolder = 'EINKORN_E2E_SEEDED';
 
 /** The built application with a fresh database of its own; it can be stopped and started again on the same port. */
 export class Hut {
@@ -25,6 +28,8 @@ export class Hut {
    */
   static async open({ asNew = false, lan = false, tree = join(import.meta.dirname, '..') } = {}): Promise<Hut> {
     const folder = mkdtempSync(join(tmpdir(), 'einkorn-e2e-'));
+    const seeded = process.env[seededFolder];
+    if (seeded) cpSync(seeded, folder, { recursive: true });
     const hut = new Hut(await freePort(), folder, lan ? await freePort() : null, tree);
     await hut.start();
     if (!asNew)

@@ -4,6 +4,7 @@ import { launch } from './launch';
 /** Two files at a time, each with a server of its own. The limits find hangs; a busy machine may be slow. */
 export default defineConfig({
   testDir: './tests',
+  globalSetup: './seeded.ts',
   timeout: 300_000,
   expect: { timeout: 30_000 },
   workers: 2,
