@@ -31,7 +31,8 @@ export const starchEs: Readonly<Record<string, string>> = {
   spaghetti: 'espagueti, espaguetis, spaghetti',
   fettuccine: 'fettuccine, tallarines anchos, cinta',
   'lasagne-sheet': 'placa de lasana, lamina de lasana, lasana, hoja de lasana, pasta de lasana, placa para lasana',
-  'noodles-short': 'fideo, fideo corto, fideua, fideo cabello de angel, fideo de huevo',
+  'noodles-short':
+    'fideo, fideo corto, fideo grueso, fideo gordo, fideo medio, fideo fino, fideua, fideo cabello de angel, fideo de huevo',
   freekeh: 'freekeh, trigo verde',
   ziti: 'ziti, macarron largo',
   'rice-black': 'arroz negro, arroz venere, arroz prohibido',
