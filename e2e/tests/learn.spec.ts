@@ -14,7 +14,7 @@ test('the log is learned from, the next plan moves and says why, and can be made
   const heat = taught.getByRole('listitem').filter({ hasText: /heats \d+ %/ });
   await expect(heat).toContainText(/heats \d+ % less/);
   await expect(heat).toContainText(/± \d+ %, was ± 16 %/);
-  await expect(taught).toContainText('From this cook on it keeps its heat longer');
+  await expect(taught).toContainText('From this cook on its lid lets less steam past');
   await expect(taught).toContainText('The last ten plans');
   await taught.getByRole('button', { name: 'read the log again' }).click();
   await expect(taught).toContainText('Let the pin fall by itself and tap it.');

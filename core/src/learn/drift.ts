@@ -1,5 +1,5 @@
 import type { Evidence, Jump } from './evidence';
-import { beside, type Beside } from './information';
+import { innovationOf, type Innovation } from './information';
 import { dot, withPriors } from './linear';
 import { potKey, type PotParameter } from './parameters';
 import { keysOf, tapRowsOf } from './rows';
@@ -65,7 +65,7 @@ export function jumpOf({ observation: o }: Evidence, parameter: PotParameter): J
 }
 
 /** What a cook says of the pot. */
-interface News extends Beside {
+interface News extends Innovation {
   residual: number[];
 }
 
@@ -87,7 +87,7 @@ class Filter {
     this.grow(e);
     const rows = tapRowsOf(e, new Map(this.keys.map((k, i) => [k, this.z[i]!]))).filter((r) => r.kind === 'tap');
     if (rows.length === 0) return null;
-    return { ...beside(e, rows, this), residual: rows.map((r) => r.residual) };
+    return { ...innovationOf(e, rows, this), residual: rows.map((r) => r.residual) };
   }
 
   /** The log likelihood ratio of a cook for a shift of one parameter by so many of its spreads. */

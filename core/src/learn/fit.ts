@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
 import type { Evidence } from './evidence';
-import { said, spokenOf, type Said } from './information';
+import { placesIn, whitened, type Whitened } from './information';
 import { dot, inverse, Lower, solve, times, zeros } from './linear';
 import { keysOf, rowsOf } from './rows';
 
@@ -51,7 +51,7 @@ export function fit(evidence: readonly Evidence[]): Fit {
   }
   const place = placesOf(keys);
   const honest = informationOf(
-    evidence.map((e) => said(rowsOf(e, mode.z), spokenOf(e, place), true)),
+    evidence.map((e) => whitened(rowsOf(e, mode.z), placesIn(e, place), true)),
     weights,
     keys.length,
   );
@@ -61,7 +61,7 @@ export function fit(evidence: readonly Evidence[]): Fit {
 const placesOf = (keys: readonly string[]): ReadonlyMap<string, number> => new Map(keys.map((k, i) => [k, i]));
 
 /** The prior, and what every cook adds to it. */
-function informationOf(all: readonly Said[], weights: readonly number[], size: number): Matrix {
+function informationOf(all: readonly Whitened[], weights: readonly number[], size: number): Matrix {
   const sum = Matrix.eye(size);
   all.forEach(({ at, slopes }, c) => {
     for (const [i, to] of at.entries())
@@ -80,7 +80,7 @@ function informationOf(all: readonly Said[], weights: readonly number[], size: n
 
 interface Mode {
   z: Map<string, number>;
-  all: Said[];
+  all: Whitened[];
   information: Matrix;
 }
 
@@ -92,13 +92,13 @@ function modeOf(
 ): Mode {
   const z = new Map(keys.map((k) => [k, from.get(k) ?? 0]));
   const place = placesOf(keys);
-  const spoken = evidence.map((e) => spokenOf(e, place));
-  let all: Said[] = [];
+  const places = evidence.map((e) => placesIn(e, place));
+  let all: Whitened[] = [];
   let information = Matrix.eye(keys.length);
   let before = zeros(keys.length);
   const share = keys.map(() => 1);
   for (let n = 0; n < newtonSteps; n++) {
-    all = evidence.map((e, c) => said(rowsOf(e, z), spoken[c]!));
+    all = evidence.map((e, c) => whitened(rowsOf(e, z), places[c]!));
     information = informationOf(all, weights, keys.length);
     const slope = keys.map((k) => -z.get(k)!);
     all.forEach((a, c) => {

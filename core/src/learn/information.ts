@@ -9,7 +9,7 @@ import { heavyTailed, scatters } from './value';
  * What one cook says of the parameters, its scatters integrated out (S = R + Hs Q Hs') and its rows made independent of each
  * other: with S = L L', slopes L^-1 H and residual L^-1 r. Its information is the sum of their products.
  */
-export interface Said {
+export interface Whitened {
   /** places among all parameters of those that it speaks of */
   at: readonly number[];
   /** a row each, as wide as `at` */
@@ -26,18 +26,18 @@ const studentShare = (nu: number): number => (nu + 1) / (nu + 3);
 const reweighings = 3;
 
 /** Which of the parameters of a fit a cook speaks of: their places among its own slopes, and among all. */
-export interface Spoken {
+export interface Places {
   own: readonly number[];
   at: readonly number[];
 }
-export function spokenOf(e: Evidence, place: ReadonlyMap<string, number>): Spoken {
+export function placesIn(e: Evidence, place: ReadonlyMap<string, number>): Places {
   const { keys } = termsOf(e);
   const own = keys.flatMap((k, i) => (place.has(k) ? [i] : []));
   return { own, at: own.map((i) => place.get(keys[i]!)!) };
 }
 
 /** @param honest the information as it is honest to believe it, for the spread */
-export function said(rows: readonly Row[], { own, at }: Spoken, honest = false): Said {
+export function whitened(rows: readonly Row[], { own, at }: Places, honest = false): Whitened {
   if (rows.length === 0) return { at, slopes: [], residual: [] };
   const { noise, q } = weighed(rows);
   const believed = honest
@@ -113,18 +113,18 @@ function slopesOver(e: Evidence, rows: readonly Row[], keys: readonly string[]):
 }
 
 /** What a cook says beside what is known so far, over these parameters. */
-export interface Beside {
+export interface Innovation {
   /** its slopes, and the same times the covariance of the parameters */
   h: number[][];
   known: number[][];
   /** covariance of what is seen, with all that is not known: S + H P H' */
   spread: Lower;
 }
-export function beside(
+export function innovationOf(
   e: Evidence,
   rows: readonly Row[],
   { keys, covariance }: { keys: readonly string[]; covariance: readonly (readonly number[])[] },
-): Beside {
+): Innovation {
   const h = slopesOver(e, rows, keys);
   const known = h.map((row) => times(row, covariance));
   const spread = spreadOf(rows);

@@ -1,6 +1,6 @@
 import type { Evidence } from './evidence';
 import type { Fit } from './fit';
-import { beside } from './information';
+import { innovationOf } from './information';
 import { dot, times, withPriors } from './linear';
 import { unseen, type Observation } from './observation';
 import { cookKey } from './parameters';
@@ -105,7 +105,7 @@ function targetsOf(seen: Seen): { of: Teaching['of']; slopes: ReadonlyMap<string
 
 function shareOff(spread: Spread, { e, rows }: Would, target: ReadonlyMap<string, number>): number {
   const g = spread.keys.map((k) => target.get(k) ?? 0);
-  const { known, spread: seen } = beside(e, rows, spread);
+  const { known, spread: seen } = innovationOf(e, rows, spread);
   const off = seen.whitened(known.map((row) => dot(row, g)));
   const before = dot(times(g, spread.covariance), g);
   return before <= 0 ? 0 : 1 - Math.sqrt(Math.max(0, before - dot(off, off)) / before);

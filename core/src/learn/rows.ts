@@ -28,15 +28,15 @@ export function rowsOf(e: Evidence, z: ReadonlyMap<string, number>): Row[] {
 /** What its taps say, and whether the pin was still up. */
 export const tapRowsOf = (e: Evidence, z: ReadonlyMap<string, number>): Row[] => new Reading(e, z).tapRows();
 
-const spoken = new WeakMap<Evidence, readonly string[]>();
+const keysKnown = new WeakMap<Evidence, readonly string[]>();
 
 /** The parameters that a cook speaks of. */
 export function keysOf(e: Evidence): readonly string[] {
-  const known = spoken.get(e);
+  const known = keysKnown.get(e);
   if (known) return known;
   const rows = rowsOf(e, new Map());
   const keys = termsOf(e).keys.filter((_, i) => rows.some((r) => r.slopes[i] !== 0));
-  spoken.set(e, keys);
+  keysKnown.set(e, keys);
   return keys;
 }
 

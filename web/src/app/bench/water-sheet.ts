@@ -41,6 +41,17 @@ interface Row {
 
 const barPx = 264;
 
+/** Steps of the scale; more ticks than this would lie over each other. */
+const tickSteps = [
+  { grams: 100, ounces: 4 },
+  { grams: 200, ounces: 8 },
+  { grams: 500, ounces: 16 },
+  { grams: 1000, ounces: 32 },
+  { grams: 2000, ounces: 64 },
+  { grams: 5000, ounces: 160 },
+];
+const mostTicks = 7;
+
 /** 3 Water: every gram in and out with its reason, the liquid to add, the schools on one scale. */
 @Component({
   selector: 'ek-water-sheet',
@@ -108,8 +119,9 @@ export class WaterSheet {
       .reduce((s, r) => s + r.grams, 0),
   );
   private readonly scale = computed(() => {
-    const size = this.need() > 1400 ? 2 : this.need() > 700 ? 1 : 0;
-    const step = this.kitchen().weights === 'ounces' ? [4, 8, 16][size]! * gPerOunce : [100, 200, 500][size]!;
+    const size = tickSteps.findIndex(({ grams }) => this.need() <= mostTicks * grams);
+    const { grams, ounces } = tickSteps.at(size)!;
+    const step = this.kitchen().weights === 'ounces' ? ounces * gPerOunce : grams;
     return { step, most: Math.ceil((this.need() * 1.04) / step) * step };
   });
   readonly ticks = computed(() => {
