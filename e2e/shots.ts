@@ -179,7 +179,7 @@ await shot('log', { width: 1280, height: 1200 }, async (p) => {
   await p.locator('ek-taught svg').first().waitFor();
 });
 await shot('cook', wide, async (p) => {
-  await p.goto(`${hut.url}/log/demo-cook-60`);
+  await p.goto(`${hut.url}/log/demo-cook-57`);
   await p.locator('.js-plotly-plot').waitFor();
   await p.getByText('working it out').waitFor({ state: 'hidden' });
 });

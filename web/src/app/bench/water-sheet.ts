@@ -41,16 +41,15 @@ interface Row {
 
 const barPx = 264;
 
-/** Steps of the scale; more ticks than this would lie over each other. */
+/** Steps of the scale, each up to so many grams: more ticks would lie over each other. */
 const tickSteps = [
-  { grams: 100, ounces: 4 },
-  { grams: 200, ounces: 8 },
-  { grams: 500, ounces: 16 },
-  { grams: 1000, ounces: 32 },
-  { grams: 2000, ounces: 64 },
-  { grams: 5000, ounces: 160 },
+  { grams: 100, ounces: 4, upTo: 700 },
+  { grams: 200, ounces: 8, upTo: 1400 },
+  { grams: 500, ounces: 16, upTo: 2500 },
+  { grams: 1000, ounces: 32, upTo: 5000 },
+  { grams: 2000, ounces: 64, upTo: 10_000 },
+  { grams: 5000, ounces: 160, upTo: Infinity },
 ];
-const mostTicks = 7;
 
 /** 3 Water: every gram in and out with its reason, the liquid to add, the schools on one scale. */
 @Component({
@@ -119,8 +118,7 @@ export class WaterSheet {
       .reduce((s, r) => s + r.grams, 0),
   );
   private readonly scale = computed(() => {
-    const size = tickSteps.findIndex(({ grams }) => this.need() <= mostTicks * grams);
-    const { grams, ounces } = tickSteps.at(size)!;
+    const { grams, ounces } = tickSteps.find(({ upTo }) => this.need() <= upTo)!;
     const step = this.kitchen().weights === 'ounces' ? ounces * gPerOunce : grams;
     return { step, most: Math.ceil((this.need() * 1.04) / step) * step };
   });
