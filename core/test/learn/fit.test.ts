@@ -117,25 +117,19 @@ test('after five cooks new dishes are forecast much better than by the table, an
 describe('a pot that changes', () => {
   const h = householdOf(21);
   const before = cooksOf(h, 10);
+  const key = potKey(potId, 'heat');
+  const weaker: Household = { ...h, truth: (k) => h.truth(k) + (k === key ? -1.5 : 0) };
+  const after = cooksOf(weaker, 10, 100).map((e, n) => ({
+    ...e,
+    observation: { ...e.observation, cookId: `after-${n}` },
+  }));
   test('is seen within ten cooks, from about where it changed, and its heat then follows', () => {
-    const key = potKey(potId, 'heat');
-    const weaker: Household = { ...h, truth: (k) => h.truth(k) + (k === key ? -1.5 : 0) };
-    const after = cooksOf(weaker, 10, 100).map((e, n) => ({
-      ...e,
-      observation: { ...e.observation, cookId: `after-${n}` },
-    }));
     const jumps = changesOf([...before, ...after], potId);
     expect(jumps).toHaveLength(1);
     expect(jumps[0]).toMatchObject({ parameter: 'heat', potId });
     expect(jumps[0]!.sinceMs).toBeGreaterThan(before[5]!.observation.startedMs);
   });
   test('what changed is told by all of its cooks, whatever rang the alarm', () => {
-    const key = potKey(potId, 'heat');
-    const weaker: Household = { ...h, truth: (k) => h.truth(k) + (k === key ? -1.5 : 0) };
-    const after = cooksOf(weaker, 10, 100).map((e, n) => ({
-      ...e,
-      observation: { ...e.observation, cookId: `after-${n}` },
-    }));
     for (const rang of ['loss', 'leak', 'heat'] as const) {
       const { jumps, fitted } = explain([...before, ...after], [jumpOf(after[0]!, rang)]);
       expect(jumps).toMatchObject([{ parameter: 'heat', sinceCook: 'after-0' }]);
