@@ -194,12 +194,13 @@ const hostileMs: number[] = [];
 for (const seed of seeds) {
   const { doc, kitchen } = extreme(seed);
   const began = performance.now();
+  let tookMs: number | null = null;
   try {
     const dish = readDish(doc);
     const here = readKitchen(kitchen);
     const solved = solvePlan(dish, here);
     // What would mend it is asked for behind the plan: the cook does not wait for it.
-    hostileMs.push(performance.now() - began);
+    tookMs = performance.now() - began;
     const p = { ...solved, proposals: waysFor(dish, here, solved) };
     const text = JSON.stringify(p);
     const nulls = (text.match(/:null/g) ?? []).length;
@@ -217,8 +218,9 @@ for (const seed of seeds) {
       note('internal', seed, String(e));
     }
   }
+  hostileMs.push(tookMs ?? performance.now() - began);
 }
 console.log(
-  `${count} documents: ${refused} refused with a sentence, ${internal} internal errors, ${notNumbers} with numbers that are none, ${hostileMs.filter((x) => x > 300).length} of ${hostileMs.length} plans over 300 ms, ${hostileMs.filter((x) => x > 1000).length} over a second (worst ${at(hostileMs, 1)} ms)`,
+  `${count} documents: ${refused} refused with a sentence, ${internal} internal errors, ${notNumbers} with numbers that are none, ${hostileMs.filter((x) => x > 300).length} over 300 ms, ${hostileMs.filter((x) => x > 1000).length} over a second (worst ${at(hostileMs, 1)} ms)`,
 );
 if (examples.length > 0) console.log(`\nexamples:\n${examples.join('\n')}`);

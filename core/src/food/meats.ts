@@ -128,6 +128,9 @@ const shapes: Record<string, NonNullable<MeatRecord['shape']>> = {
   'meatball-poultry': 'sphere',
 };
 
+/** Meat in pieces that is seared and can be pulled apart: no mince, fish or egg, nothing cured or cooked before. */
+export const isMeatInPieces = ({ meat }: FoodRecord): boolean =>
+  meat !== undefined && ['white', 'dark', 'stew'].includes(meat.cut);
 /** Mince that is loose: it is broken up in the pan. Balls and sausages of it keep their shape. */
 export const isMince = (food: FoodRecord): boolean => food.meat?.cut === 'ground' && food.meat.shape === undefined;
 

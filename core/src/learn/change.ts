@@ -18,12 +18,14 @@ export interface Explained {
   evidence: readonly Evidence[];
   jumps: readonly Jump[];
   fitted: Fit;
+  logPosterior: number;
 }
 
 export function explain(evidence: readonly Evidence[], alarms: readonly Jump[]): Explained {
   const having = (jumps: readonly Jump[]): Explained => {
     const changed = jumps.length > 0 ? evidence.map((e) => ({ ...e, jumps })) : evidence;
-    return { evidence: changed, jumps, fitted: fit(changed) };
+    const fitted = fit(changed);
+    return { evidence: changed, jumps, fitted, logPosterior: logPosteriorOf(changed, fitted) };
   };
   let best = having(alarms);
   for (const [n, alarm] of alarms.entries()) {
@@ -31,14 +33,14 @@ export function explain(evidence: readonly Evidence[], alarms: readonly Jump[]):
     for (const parameter of suspects) {
       if (parameter === alarm.parameter) continue;
       const other = having(best.jumps.map((j, i) => (i === n ? jumpOf(cook, parameter) : j)));
-      if (logPosterior(other) > logPosterior(best)) best = other;
+      if (other.logPosterior > best.logPosterior) best = other;
     }
   }
   return best;
 }
 
 /** Up to a constant: taps as Student-t, everything else as normal, the evening's scatters in their covariance. */
-function logPosterior({ evidence, fitted: { z } }: Explained): number {
+function logPosteriorOf(evidence: readonly Evidence[], { z }: Fit): number {
   const nu = degreesOfFreedom.tap;
   const ofCooks = evidence.map((e) => {
     const rows = rowsOf(e, z);

@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
 import type { Evidence } from './evidence';
-import { placesIn, whitened, type Whitened } from './information';
+import { placesIn, whitened, type Places, type Whitened } from './information';
 import { dot, inverse, Lower, solve, times, zeros } from './linear';
 import { keysOf, rowsOf } from './rows';
 
@@ -39,26 +39,25 @@ const settled = 1e-2;
 
 export function fit(evidence: readonly Evidence[]): Fit {
   const keys = [...new Set(evidence.flatMap(keysOf))].sort();
+  const place = new Map(keys.map((k, i) => [k, i]));
+  const cooks = evidence.map((e) => ({ e, places: placesIn(e, place) }));
   let weights = evidence.map(() => 1);
-  let mode = modeOf(evidence, keys, weights, new Map());
+  let mode = modeOf(cooks, keys, weights, new Map());
   let without = leaveOneOut(mode, weights, keys);
   for (let round = 0; round < capRounds; round++) {
     const moved = without.map((o, i) => furthest(mode.z, o) / mostMoved(evidence[i]!));
     if (moved.every((m) => m <= 1 + 1e-3)) break;
     weights = weights.map((w, i) => (moved[i]! > 1 ? Math.max(leastWeight, w * moved[i]! ** -capPower) : w));
-    mode = modeOf(evidence, keys, weights, mode.z);
+    mode = modeOf(cooks, keys, weights, mode.z);
     without = leaveOneOut(mode, weights, keys);
   }
-  const place = placesOf(keys);
   const honest = informationOf(
-    evidence.map((e) => whitened(rowsOf(e, mode.z), placesIn(e, place), true)),
+    cooks.map(({ e, places }) => whitened(rowsOf(e, mode.z), places, true)),
     weights,
     keys.length,
   );
   return { keys, z: mode.z, covariance: inverse(honest), weights, without };
 }
-
-const placesOf = (keys: readonly string[]): ReadonlyMap<string, number> => new Map(keys.map((k, i) => [k, i]));
 
 /** The prior, and what every cook adds to it. */
 function informationOf(all: readonly Whitened[], weights: readonly number[], size: number): Matrix {
@@ -78,6 +77,12 @@ function informationOf(all: readonly Whitened[], weights: readonly number[], siz
   return sum;
 }
 
+/** A cook, with its places among all parameters. */
+interface Placed {
+  e: Evidence;
+  places: Places;
+}
+
 interface Mode {
   z: Map<string, number>;
   all: Whitened[];
@@ -85,20 +90,18 @@ interface Mode {
 }
 
 function modeOf(
-  evidence: readonly Evidence[],
+  cooks: readonly Placed[],
   keys: readonly string[],
   weights: readonly number[],
   from: ReadonlyMap<string, number>,
 ): Mode {
   const z = new Map(keys.map((k) => [k, from.get(k) ?? 0]));
-  const place = placesOf(keys);
-  const places = evidence.map((e) => placesIn(e, place));
   let all: Whitened[] = [];
   let information = Matrix.eye(keys.length);
   let before = zeros(keys.length);
   const share = keys.map(() => 1);
   for (let n = 0; n < newtonSteps; n++) {
-    all = evidence.map((e, c) => whitened(rowsOf(e, z), places[c]!));
+    all = cooks.map(({ e, places }) => whitened(rowsOf(e, z), places));
     information = informationOf(all, weights, keys.length);
     const slope = keys.map((k) => -z.get(k)!);
     all.forEach((a, c) => {

@@ -108,8 +108,8 @@ export function spreadOf(
 
 /** The slopes of rows of a cook in these parameters. */
 function slopesOver(e: Evidence, rows: readonly Row[], keys: readonly string[]): number[][] {
-  const place = new Map(termsOf(e).keys.map((k, i) => [k, i]));
-  return rows.map((r) => keys.map((k) => (place.has(k) ? r.slopes[place.get(k)!]! : 0)));
+  const { places } = termsOf(e);
+  return rows.map((r) => keys.map((k) => (places.has(k) ? r.slopes[places.get(k)!]! : 0)));
 }
 
 /** What a cook says beside what is known so far, over these parameters. */

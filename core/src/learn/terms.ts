@@ -23,6 +23,7 @@ export interface Term {
 export interface Terms {
   pot: PotProfile;
   keys: readonly string[];
+  places: ReadonlyMap<string, number>;
   /** keys and scatters */
   width: number;
   /** the input without anything learned, and what it is made of */
@@ -82,6 +83,7 @@ function make(e: Evidence): Terms {
   return {
     pot,
     keys,
+    places,
     width: keys.length + scatters.length,
     inputs: Object.fromEntries(
       parts.map(([input, some]) => [

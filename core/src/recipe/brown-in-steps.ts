@@ -1,4 +1,5 @@
 import type { Ingredient } from '../dish/schema';
+import { isMeatInPieces } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import { foodIn, type ReadLine } from './line';
 import { namedIn } from './nouns';
@@ -10,12 +11,10 @@ const deep =
   /\b(?:(?:dark|deep(?:ly)?|well|rich(?:ly)?) brown(?:ed)?|carameli[sz]\w*|until (?:they are |it is )?(?:well |deeply |all )?brown(?:ed)?|brown(?:ed)? (?:it |them )?(?:very )?well|crisp(?:y|ed)?|(?:muy|bien) dorad[oa]s?|tostad[oa]s?|hasta que (?:este|se ponga)n? (?:marron|tostad)\w*)\b/;
 const golden =
   /\b(?:golden|skin(?:[- ]side)? down|in (?:\w+ )?batches|on (?:all|both) sides|all over|dorad[oa]s?|se doren?|doren|por todos los lados|(?:por|en) (?:\w+ )?tandas)\b/;
-/** Fish and eggs are left alone; mince is half brown anyway, and cured meat gives its fat first. */
-const seared = new Set(['white', 'dark', 'stew']);
 /** Other vegetables soften: what turns golden in the pan with its sugar are these [common practice]. */
 const onions = new Set(['onion', 'shallot', 'leek']);
-const browns = (food: FoodRecord): boolean =>
-  onions.has(food.id) || (food.meat !== undefined && seared.has(food.meat.cut));
+/** Fish and eggs are left alone; mince is half brown anyway, and cured meat gives its fat first. */
+const browns = (food: FoodRecord): boolean => onions.has(food.id) || isMeatInPieces(food);
 
 /** "Fry the onions until dark brown, then add the garlic": each part of a sentence with its own foods. */
 const partsOf = (step: string): string[] => fold(step).split(/[.;]|,? (?:then|luego|despues) /);

@@ -1,3 +1,4 @@
+import { isMeatInPieces } from '../food/meats';
 import { foodIn, type ReadLine } from './line';
 import { nounsOf } from './nouns';
 import { fold } from './words';
@@ -36,6 +37,6 @@ const isInedible = (line: string): boolean => inedible.test(line) && !cutSmall.t
 
 /** Raw meat in pieces; mince has nothing to pull apart, and fish falls apart by itself. */
 function isShreddable(line: ReadLine): boolean {
-  const cut = foodIn(line)?.meat?.cut;
-  return (cut === 'white' || cut === 'dark' || cut === 'stew') && line.prep?.state !== 'cooked';
+  const food = foodIn(line);
+  return food !== null && isMeatInPieces(food) && line.prep?.state !== 'cooked';
 }

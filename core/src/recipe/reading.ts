@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { freeId } from '../dish/free-id';
 import { asCookedSchema, dishFormat, dishSchema, prepSchema, type Dish, type Ingredient } from '../dish/schema';
+import { isMeatInPieces } from '../food/meats';
 import { ownFoodSchema, recordOf } from '../food/own-food';
 import { isPlainLiquid } from '../food/plain-liquids';
 import { issueAt, refusal } from '../problem';
@@ -113,8 +114,10 @@ const languageOf = (parts: RecipeParts): Language => {
 };
 
 /** The meat that a marinade is for; whether it is seared afterwards, the steps say. */
-const isMarinated = (line: ReadLine, group: string): boolean =>
-  group === 'marinade' && ['white', 'dark', 'stew'].includes(foodIn(line)?.meat?.cut ?? '');
+function isMarinated(line: ReadLine, group: string): boolean {
+  const food = foodIn(line);
+  return group === 'marinade' && food !== null && isMeatInPieces(food);
+}
 
 function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Reading {
   if (parts.lines.length === 0 && parts.steps.length === 0) throw noRecipe();

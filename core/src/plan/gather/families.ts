@@ -28,6 +28,8 @@ export interface FamilyRule {
   layered: boolean;
   /** salt aimed at, percent of the finished dish */
   saltPercent: number;
+  /** dairy and herbs that are cooked under the lid, where others wait for the end */
+  underLid: (food: FoodRecord) => boolean;
 }
 
 /** Salt of a savoury dish, percent [common practice, 0.7 to 1.2]; a sweet porridge takes a pinch, khichdi and congee less than a pilaf [common practice]. */
@@ -50,24 +52,44 @@ const rule = (
   twoStage: false,
   layered: false,
   saltPercent: salted.savoury,
+  underLid: () => false,
   ...more,
 });
+
+/** With separate rice yogurt goes in with the spices; in a biryani it is marinade, and herbs and saffron milk are layers [common practice]. */
+const yogurt = (f: FoodRecord): boolean => f.id === 'yogurt';
+const marinadeAndLayers = (f: FoodRecord): boolean => ['yogurt', 'herb-fresh', 'milk'].includes(f.id);
+/** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk [common practice]. */
+const softDairy = (f: FoodRecord): boolean => f.kind === 'dairy' && f.id !== 'cheese-hard';
+const milk = (f: FoodRecord): boolean => f.id === 'milk';
 
 /** Shares, standing and simmering minutes: common practice. A one-pot grain with much tomato is made wetter, see below. */
 export const familyRules: Record<Family, FamilyRule> = {
   'plain-grain': rule('grain', 0, { fries: false, standMin: 4 }),
-  'coated-grain': rule('grain', 0, { coats: true, opensSpices: true, standMin: 4, twoStage: true }),
-  'one-pot-grain': rule('grain', 0, { opensSpices: true, standMin: 4, twoStage: true }),
-  'layered-grain': rule('grain', 0.02, { opensSpices: true, standMin: 4, twoStage: true, layered: true }),
-  biryani: rule('grain', 0, { opensSpices: true, standMin: 4, twoStage: true, layered: true }),
+  'coated-grain': rule('grain', 0, { coats: true, opensSpices: true, standMin: 4, twoStage: true, underLid: yogurt }),
+  'one-pot-grain': rule('grain', 0, { opensSpices: true, standMin: 4, twoStage: true, underLid: yogurt }),
+  'layered-grain': rule('grain', 0.02, {
+    opensSpices: true,
+    standMin: 4,
+    twoStage: true,
+    layered: true,
+    underLid: yogurt,
+  }),
+  biryani: rule('grain', 0, {
+    opensSpices: true,
+    standMin: 4,
+    twoStage: true,
+    layered: true,
+    underLid: marinadeAndLayers,
+  }),
   risotto: rule('grain', 0.17, { stirred: true, coats: true, simmerMin: 3, twoStage: true }),
   casserole: rule('any', 0.1, { starchOptional: true, twoStage: true }),
   'one-pot-pasta': rule('pasta', 0.12, { twoStage: true }),
-  'layered-pasta': rule('pasta', 0.15, { layered: true }),
+  'layered-pasta': rule('pasta', 0.15, { layered: true, underLid: softDairy }),
   'noodle-soup': rule('any', 0.6, { stirred: true, twoStage: true }),
   'rack-over-grain': rule('grain', 0, { standMin: 4 }),
   'pot-in-pot': rule('grain', 0, { standMin: 4, twoStage: true }),
-  porridge: rule('grain', 0, { stirred: true, fries: false, saltPercent: salted.porridge }),
+  porridge: rule('grain', 0, { stirred: true, fries: false, saltPercent: salted.porridge, underLid: milk }),
   'steamed-side': rule('none', 0, { fries: false }),
 };
 
@@ -75,7 +97,6 @@ export const familyRules: Record<Family, FamilyRule> = {
 const savouryPorridge: FamilyRule = { ...familyRules.porridge, saltPercent: salted.savouryPorridge };
 /** Khichdi and its like: onions and whole spices open in the fat before the water comes. */
 const temperedPorridge: FamilyRule = { ...savouryPorridge, fries: true, opensSpices: true };
-export const porridgeRules: readonly FamilyRule[] = [familyRules.porridge, savouryPorridge, temperedPorridge];
 
 const sweetens = new Set(['sugar', 'honey', 'molasses', 'jam', 'chocolate', 'milk-condensed', 'dried-fruit']);
 const isSavoury = ({ id, kind }: FoodRecord): boolean =>

@@ -1,7 +1,7 @@
 import type { Ingredient } from '../../dish/schema';
 import { isMince } from '../../food/meats';
 import type { FoodRecord } from '../../food/record';
-import { familyRules, porridgeRules, type FamilyRule } from './families';
+import type { FamilyRule } from './families';
 import { has, type Joins, type State } from './item';
 
 /** When a food joins where the cook said nothing: in the pan, under the lid, at the end or on top. */
@@ -15,7 +15,7 @@ export function decideJoins(food: FoodRecord, ingredient: Ingredient, rule: Fami
       ? 'finish'
       : 'stack';
   if (has(food, 'delicate') || has(food, 'curdles') || food.kind === 'dairy' || isSharp(food))
-    return cooksUnderLid(food, rule) ? 'stack' : 'finish';
+    return rule.underLid(food) ? 'stack' : 'finish';
   if (isBoiledEgg(food, ingredient)) return rule.layered ? 'stack' : 'finish';
   if (food.kind === 'meat') return friesFirst(food, ingredient, rule) ? 'fry' : 'stack';
   if (place === 'rack' || place === 'inner-bowl') return 'stack';
@@ -53,18 +53,6 @@ const friesFirst = (food: FoodRecord, ingredient: Ingredient, rule: FamilyRule):
   food.meat?.cut !== 'cooked' &&
   food.meat?.cut !== 'egg' &&
   !isBall(food);
-
-/** Sheets are laid with their sauce and soft cheese, hard cheese melts on them at the end; porridge is cooked in its milk; in a biryani yogurt is marinade, herbs and saffron milk are layers; with other separate rice it goes in with the spices [common practice]. */
-const underLid = new Map<FamilyRule, (food: FoodRecord) => boolean>([
-  ...porridgeRules.map((rule) => [rule, (f: FoodRecord) => f.id === 'milk'] as const),
-  [familyRules.biryani, (f) => ['yogurt', 'herb-fresh', 'milk'].includes(f.id)],
-  ...(['coated-grain', 'one-pot-grain', 'layered-grain'] as const).map(
-    (id) => [familyRules[id], (f: FoodRecord) => f.id === 'yogurt'] as const,
-  ),
-  [familyRules['layered-pasta'], (f) => f.kind === 'dairy' && f.id !== 'cheese-hard'],
-]);
-/** Whether dairy or herbs are cooked under the lid in such a dish. */
-export const cooksUnderLid = (food: FoodRecord, rule: FamilyRule): boolean => underLid.get(rule)?.(food) ?? false;
 
 /** Vegetables that open their taste in the pan [common practice]. */
 const friedVegetables = new Set([

@@ -2,7 +2,6 @@ import { baseAreaCm2, type PotProfile } from '../../pot/profile';
 import { uptakeGPerG } from '../../grain/uptake';
 import type { ScorchReason } from '../document/verdicts';
 import { goesUnderLid, hasFlag, type Gathered, type Item } from '../gather/item';
-import { cooksUnderLid } from '../gather/joins';
 import { minimumSlack } from '../setup/bounds';
 import { isPourable, placeOf } from '../gather/place';
 import { deglazeMl } from '../setup/fry';
@@ -237,4 +236,4 @@ function tomatoAtBase(g: Gathered, geo: Geometry): { kind: 'thick' | 'diced'; gr
 
 /** Yogurt that clings to meat in fat is no pool of milk. */
 const isMarinade = (g: Gathered, i: Item): boolean =>
-  i.joins === 'marinade' || (i.food.id === 'yogurt' && cooksUnderLid(i.food, g.rule));
+  i.joins === 'marinade' || (i.food.id === 'yogurt' && g.rule.underLid(i.food));

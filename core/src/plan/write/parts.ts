@@ -6,7 +6,6 @@ import { potCurve } from './curve';
 import type { Plan } from '../document/document';
 import { deglazeMin, deglazeMl } from '../setup/fry';
 import { loosenerOf, type Loosener } from '../setup/loosener';
-import { cooksUnderLid } from '../gather/joins';
 import { hasFlag, type Gathered } from '../gather/item';
 import { releaseAdvice } from '../judge/release';
 import { leastThinMl } from '../setup/bounds';
@@ -199,7 +198,7 @@ export const curdling = (g: Gathered): string[] =>
   g.dish.family === 'porridge'
     ? []
     : g.items
-        .filter((i) => hasFlag(i, 'curdles') && i.joins === 'stack' && !cooksUnderLid(i.food, g.rule))
+        .filter((i) => hasFlag(i, 'curdles') && i.joins === 'stack' && !g.rule.underLid(i.food))
         .map((i) => i.ingredient.id);
 
 /** Which of its programs a cooker with fixed ones runs. */
