@@ -91,6 +91,23 @@ test('an altitude where no kitchen lies is refused beside its field, and the old
   await expect(said).toHaveCount(0);
 });
 
+test('a setting that is changed as the page is left is kept', async ({ page }) => {
+  const pot = async (): Promise<string> =>
+    ((await (await fetch(`${hut.url}/api/kitchen`)).json()) as { potId: string }).potId;
+  for (const [name, id] of [
+    ['Stovetop 6 L', 'stovetop-6'],
+    ['Electric 5.7 L', 'electric-5.7'],
+  ] as const) {
+    await page.goto(`${hut.url}/kitchen`);
+    await kept(page);
+    await page.getByRole('radio', { name: name }).click();
+    await page.goto('about:blank');
+    await page.goto(`${hut.url}/kitchen`);
+    await expect(page.getByRole('radio', { name: name })).toBeChecked();
+    await expect.poll(pot).toBe(id);
+  }
+});
+
 test('a copy of everything is taken at a tap, listed, and is a database when it is saved', async ({ page }) => {
   await page.goto(`${hut.url}/kitchen`);
   await expect(page.getByText(/Last copy of everything/)).toBeVisible();

@@ -44,6 +44,22 @@ test('what the server does not answer waits, a later wish takes its place, and a
   await new Promise((done) => setTimeout(done));
   expect([outbox.count(), heard]).toEqual([0, [{ units: 'cups' }]]);
 });
+test('a change that was begun as the page was left is found by the next one, and sent once', async () => {
+  const { outbox, http } = open();
+  outbox.begin(settings({ potId: 'a' }, { potId: 'b' }));
+  const other = outbox.send({ key: 'cook:1', path: '/api/cooks/1', body: { had: null } });
+  (await asked(http, '/api/cooks/1')).flush({});
+  await other;
+  dispatchEvent(new Event('pagehide'));
+  TestBed.resetTestingModule();
+  const next = open();
+  await next.outbox.found;
+  expect(next.outbox.of('kitchen')).toEqual(settings({ potId: 'a' }, { potId: 'b' }));
+  expect(next.outbox.count()).toBe(1);
+  (await asked(next.http, '/api/kitchen')).flush({ potId: 'b' });
+  await new Promise((done) => setTimeout(done));
+  expect([next.outbox.count(), localStorage.length]).toEqual([0, 0]);
+});
 test('of a cook the server compares with what the screen had before its first change that waits', async () => {
   const { outbox, http } = open();
   const rated = { ratings: { grain: 2 } };

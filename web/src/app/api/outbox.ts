@@ -4,6 +4,7 @@ import type { Outcome } from '@einkorn/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { firstValueFrom } from 'rxjs';
 import { backOff } from './back-off';
+import { Begun } from './begun';
 import { answeredWithin, failureOf, mayWorkLater, type Failure } from './client';
 import { cookStore } from './cook-store';
 import { quietly, soon } from './quietly';
@@ -54,6 +55,7 @@ export class Outbox {
   private opening: Promise<IDBPDatabase<Own>> | null = null;
   private readonly tries = backOff(() => void this.flush());
   private readonly listeners = new Map<string, (value: unknown) => void>();
+  private readonly begun = new Begun();
   /** what an earlier page could not send */
   readonly found = this.fromDisk();
 
@@ -64,11 +66,22 @@ export class Outbox {
     return this.opening;
   }
   private async fromDisk(): Promise<readonly Change[]> {
-    const kept = await quietly(async () => (await this.database()).getAll('changes'), []);
+    const left = this.begun.take();
+    const onDisk = await quietly(async () => (await this.database()).getAll('changes'), []);
+    const kept = left.reduce((all, change) => {
+      const earlier = all.find((c) => c.key === change.key);
+      return [...all.filter((c) => c !== earlier), earlier ? joined(earlier, change) : change];
+    }, onDisk);
     const newer = new Set(this.waiting().map((c) => c.key));
     this.waiting.update((now) => [...kept.filter((c) => !newer.has(c.key)), ...now]);
+    for (const { key } of left) await this.keep(this.of(key)!);
     if (kept.length > 0) void this.flush();
     return kept;
+  }
+
+  /** A change that is being made and will be sent; where the page is left before, the next one finds it. */
+  begin(change: Change): void {
+    this.begun.add(change);
   }
 
   /** The waiting change of a key, if there is one. */
@@ -84,6 +97,7 @@ export class Outbox {
   async send<T>(change: Change): Promise<Sent<T>> {
     const earlier = this.of(change.key);
     const whole = earlier ? joined(earlier, change) : change;
+    this.begun.add(whole);
     try {
       const value = await this.deliver<T>(whole);
       if (earlier) await this.drop(earlier);
@@ -98,6 +112,8 @@ export class Outbox {
       if (!collision.test(failure.code)) throw e;
       this.putAside({ change: whole, failure, collides: true });
       return { state: 'asked' };
+    } finally {
+      this.begun.done(whole);
     }
   }
 

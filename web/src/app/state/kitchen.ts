@@ -2,12 +2,12 @@ import { inject } from '@angular/core';
 import { kitchenSchema, stableJson, threeWay, type Kitchen } from '@einkorn/core';
 import { TranslocoService } from '@jsverse/transloco';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props, Store } from '@ngrx/store';
 import {
   catchError,
   combineLatest,
   concatMap,
-  debounceTime,
   distinctUntilChanged,
   filter,
   forkJoin,
@@ -17,10 +17,10 @@ import {
   of,
   switchMap,
   tap,
-  withLatestFrom,
 } from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
-import { Outbox } from '../api/outbox';
+import { onceAtRest } from '../api/leaving';
+import { Outbox, type Change } from '../api/outbox';
 import { soon } from '../api/quietly';
 
 /** The kitchen is read by every place, so its slice stands beside them, not inside one. */
@@ -112,6 +112,11 @@ export function changedSettings(held: Kitchen, own: Kitchen): { had: Partial<Kit
   return { had: of(held), wanted: of(own) };
 }
 const outboxKey = 'kitchen';
+const changeOf = (held: Kitchen, own: Kitchen): Change => ({
+  key: outboxKey,
+  path: '/api/kitchen',
+  body: changedSettings(held, own),
+});
 
 export const loadKitchen = createEffect(
   (actions = inject(Actions), api = inject(Api), outbox = inject(Outbox)) =>
@@ -148,11 +153,14 @@ export const saveKitchen = createEffect(
   (actions = inject(Actions), outbox = inject(Outbox), store = inject(Store)) =>
     actions.pipe(
       ofType(KitchenActions.change),
-      debounceTime(300),
-      withLatestFrom(store.select(kitchenFeature.selectKitchenState)),
+      concatLatestFrom(() => store.select(kitchenFeature.selectKitchenState)),
+      tap(([, { kitchen, held }]) => outbox.begin(changeOf(held, kitchen))),
+      onceAtRest(300),
+      // Meanwhile the server may have answered an earlier one.
+      concatLatestFrom(() => store.select(kitchenFeature.selectKitchenState)),
       filter(([, { saving }]) => saving),
       concatMap(([, { kitchen: sent, held, changes }]) =>
-        from(outbox.send<Kitchen>({ key: outboxKey, path: '/api/kitchen', body: changedSettings(held, sent) })).pipe(
+        from(outbox.send<Kitchen>(changeOf(held, sent))).pipe(
           map((done) =>
             done.state === 'kept'
               ? KitchenActions.saved({ changes, sent, kitchen: done.value })
