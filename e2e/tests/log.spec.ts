@@ -33,13 +33,13 @@ test('cooks are compared: curves over each other, what differs is marked', async
   await page.getByRole('link', { name: 'Compare 2 cooks' }).click();
   await expect(page).toHaveURL(/compare\/demo-cook-60,demo-cook-57/);
   await expect(page.getByRole('columnheader', { name: /24 Oct 2026/ })).toBeVisible();
-  await expect(page.locator('tr.differs').filter({ hasText: 'lid to pin' })).toContainText('7.9 min');
+  await expect(page.locator('tr.differs').filter({ hasText: 'lid to pin' })).toContainText('8.1 min');
   await expect(page.locator('ek-chart svg').first()).toBeVisible();
   await noBarriers(page);
 });
 
 test('what to change next time is one number with its chance, and is cooked by one tap', async ({ page }) => {
-  await page.goto(`${hut.url}/log/demo-cook-57`);
+  await page.goto(`${hut.url}/log/demo-cook-17`);
   const next = page.locator('ek-next-time');
   await expect(next).toContainText('Liquid:');
   await expect(next).toContainText(/\d+ of 100 as it was, \d+ of 100 with this one change/);

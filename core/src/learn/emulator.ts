@@ -9,19 +9,22 @@ import {
   type Outcome,
   type Output,
 } from './forward';
+import { zeros } from './linear';
 import { curveAt, monotoneCurve, type MonotoneCurve } from './monotone';
 import { cookParameters, grainParameters, potParameter, scatterSd } from './parameters';
 
 /*
- * The forward model of one cook, made cheap: every output as a sum of curves of one input each, monotone cubics through a
- * few knots that were read off the model. No interactions [derived: bench/learn has their error].
+ * The forward model of one cook, made cheap: curves of one input each, monotone cubics through a few knots that were read off
+ * the model. Most add up, for what they multiply is minutes, and the minutes are kept as their logarithm. The heat that comes in
+ * and the heat that goes out by wall and leak do not: their powers add, and the minutes go by one over what is left. A pot whose
+ * ring leaks, and that loses heat besides, is met only so [derived: 750 random pots in the dishes of the demo, docs/learning.md].
  */
 
 /** Knots of an input in its own spreads, without the middle: more where the model bends more [derived]. */
 const knots: Record<Input, readonly number[]> = {
   heat: [-3, -1.5, 1.5, 3],
   loss: [-3, -1.5, 1.5, 3],
-  leak: [-2.5, -1, 1, 2, 3],
+  leak: [-2.5, -1, 1, 2, 3, 4],
   vent: [-2.5, 2.5],
   set: [-2.5, 2.5],
   metal: [-2.5, 2.5],
@@ -60,9 +63,19 @@ export function spreadOf(input: Input, pot: Pick<PotProfile, 'kind'>): number {
 export interface Emulator {
   /** in the middle of all inputs */
   base: Outcome;
-  /** what each input adds to an output, a curve that is 0 at 0 */
-  curves: Readonly<Record<Output, readonly { input: Input; curve: MonotoneCurve }[]>>;
+  /** what each input adds to an output, or to its rate where that is the sum of powers; a curve that is 0 at 0 */
+  curves: Readonly<Record<Output, readonly InputCurve[]>>;
 }
+interface InputCurve {
+  input: Input;
+  curve: MonotoneCurve;
+  isPower: boolean;
+}
+
+const powers: readonly Input[] = ['heat', 'loss', 'leak'];
+const byPower: readonly Output[] = ['pin', 'toFull', 'natural'];
+/** Of the power in the middle so much is always left: under it the logarithm goes straight on. */
+const leastPower = 0.1;
 
 /** Reads the emulator of a cook off the forward model; null where the pot of the table never comes to pressure with it. */
 export function emulatorOf(c: CookSetting, pot: Pick<PotProfile, 'kind'>): Emulator | null {
@@ -80,8 +93,9 @@ export function emulatorOf(c: CookSetting, pot: Pick<PotProfile, 'kind'>): Emula
     });
   const curvesOf = (output: Output): Emulator['curves'][Output] =>
     read.flatMap(({ input, points }) => {
-      const curve = curveOf(points, output, base);
-      return curve ? [{ input, curve }] : [];
+      const isPower = powers.includes(input) && byPower.includes(output);
+      const curve = curveOf(points, output, { base, isPower });
+      return curve ? [{ input, curve, isPower }] : [];
     });
   return { base, curves: Object.fromEntries(outputs.map((o) => [o, curvesOf(o)])) as Emulator['curves'] };
 }
@@ -90,11 +104,12 @@ export function emulatorOf(c: CookSetting, pot: Pick<PotProfile, 'kind'>): Emula
 function curveOf(
   read: readonly { at: number; outcome: Outcome }[],
   output: Output,
-  base: Outcome,
+  { base, isPower }: { base: Outcome; isPower: boolean },
 ): MonotoneCurve | null {
   if (!Number.isFinite(base[output])) return null;
   // Where the pot no longer seals the curve ends at the last knot that did.
-  const points = [...read.map((r) => ({ x: r.at, y: r.outcome[output] - base[output] })), { x: 0, y: 0 }]
+  const more = (ln: number): number => (isPower ? Math.exp(-ln) - 1 : ln);
+  const points = [...read.map((r) => ({ x: r.at, y: more(r.outcome[output] - base[output]) })), { x: 0, y: 0 }]
     .filter((p) => Number.isFinite(p.y))
     .sort((a, b) => a.x - b.x);
   if (points.length < 2 || points.every((p) => Math.abs(p.y) < 1e-9)) return null;
@@ -111,11 +126,19 @@ export function emulated(
   x: Inputs,
   slopeIn: (input: Input, slope: number) => void = () => undefined,
 ): number {
+  const curves = e.curves[output];
+  const slopes = zeros(curves.length);
   let value = e.base[output];
-  for (const { input, curve } of e.curves[output]) {
+  let power = 1;
+  for (let i = 0; i < curves.length; i++) {
+    const { input, curve, isPower } = curves[i]!;
     const at = curveAt(curve, x[input] ?? 0);
-    value += at.value;
-    if (at.slope !== 0) slopeIn(input, at.slope);
+    slopes[i] = at.slope;
+    if (isPower) power += at.value;
+    else value += at.value;
   }
-  return value;
+  const left = Math.max(leastPower, power);
+  for (let i = 0; i < curves.length; i++)
+    if (slopes[i] !== 0) slopeIn(curves[i]!.input, curves[i]!.isPower ? -slopes[i]! / left : slopes[i]!);
+  return value - Math.log(left) + (left - power) / left;
 }

@@ -35,20 +35,21 @@ const mostMoved = ({ observation: { setting } }: Evidence): number =>
 const capPower = 1.5;
 /** Curves bend: no step is longer than this, prior standard deviations. */
 const longestStep = 1.5;
+/** A step shorter than this is the last, prior standard deviations. */
 const settled = 1e-2;
+const nearlySettled = 0.1;
 
-export function fit(evidence: readonly Evidence[]): Fit {
-  const keys = [...new Set(evidence.flatMap(keysOf))].sort();
-  const place = new Map(keys.map((k, i) => [k, i]));
-  const cooks = evidence.map((e) => ({ e, places: placesIn(e, place) }));
-  let weights = evidence.map(() => 1);
-  let mode = modeOf(cooks, keys, weights, new Map());
+/** @param near a fit of nearly the same evidence, to begin at */
+export function fit(evidence: readonly Evidence[], near?: Pick<Fit, 'z' | 'weights'>): Fit {
+  const { keys, cooks } = placed(evidence);
+  let weights = near?.weights ?? evidence.map(() => 1);
+  let mode = modeOf(cooks, keys, weights, { from: near?.z ?? new Map() });
   let without = leaveOneOut(mode, weights, keys);
   for (let round = 0; round < capRounds; round++) {
     const moved = without.map((o, i) => furthest(mode.z, o) / mostMoved(evidence[i]!));
     if (moved.every((m) => m <= 1 + 1e-3)) break;
     weights = weights.map((w, i) => (moved[i]! > 1 ? Math.max(leastWeight, w * moved[i]! ** -capPower) : w));
-    mode = modeOf(cooks, keys, weights, mode.z);
+    mode = modeOf(cooks, keys, weights, { from: mode.z });
     without = leaveOneOut(mode, weights, keys);
   }
   const honest = informationOf(
@@ -59,22 +60,35 @@ export function fit(evidence: readonly Evidence[]): Fit {
   return { keys, z: mode.z, covariance: inverse(honest), weights, without };
 }
 
+/** Where the parameters come to lie for evidence that is nearly that of another fit: good enough to compare, each cook listened to as there. */
+export function roughly(evidence: readonly Evidence[], near: Pick<Fit, 'z' | 'weights'>): ReadonlyMap<string, number> {
+  const { keys, cooks } = placed(evidence);
+  return modeOf(cooks, keys, near.weights, { from: near.z, until: nearlySettled }).z;
+}
+
+function placed(evidence: readonly Evidence[]): { keys: readonly string[]; cooks: readonly Placed[] } {
+  const keys = [...new Set(evidence.flatMap(keysOf))].sort();
+  const place = new Map(keys.map((k, i) => [k, i]));
+  return { keys, cooks: evidence.map((e) => ({ e, places: placesIn(e, place) })) };
+}
+
 /** The prior, and what every cook adds to it. */
 function informationOf(all: readonly Whitened[], weights: readonly number[], size: number): Matrix {
-  const sum = Matrix.eye(size);
+  const sum = Array.from({ length: size }, (_, i) => {
+    const row = zeros(size);
+    row[i] = 1;
+    return row;
+  });
   all.forEach(({ at, slopes }, c) => {
-    for (const [i, to] of at.entries())
-      for (let j = 0; j <= i; j++) {
-        let more = 0;
-        for (const h of slopes) more += h[i]! * h[j]!;
-        if (more === 0) continue;
-        const other = at[j]!;
-        const both = sum.get(to, other) + weights[c]! * more;
-        sum.set(to, other, both);
-        sum.set(other, to, both);
+    for (const h of slopes)
+      for (let i = 0; i < at.length; i++) {
+        if (h[i] === 0) continue;
+        const by = weights[c]! * h[i]!;
+        const row = sum[at[i]!]!;
+        for (let j = 0; j < at.length; j++) row[at[j]!]! += by * h[j]!;
       }
   });
-  return sum;
+  return new Matrix(sum);
 }
 
 /** A cook, with its places among all parameters. */
@@ -93,7 +107,7 @@ function modeOf(
   cooks: readonly Placed[],
   keys: readonly string[],
   weights: readonly number[],
-  from: ReadonlyMap<string, number>,
+  { from, until = settled }: { from: ReadonlyMap<string, number>; until?: number },
 ): Mode {
   const z = new Map(keys.map((k) => [k, from.get(k) ?? 0]));
   let all: Whitened[] = [];
@@ -120,7 +134,7 @@ function modeOf(
       z.set(k, z.get(k)! + part * share[i] * step[i]!);
     });
     before = step;
-    if (largest < settled) break;
+    if (largest < until) break;
   }
   return { z, all, information };
 }

@@ -39,14 +39,15 @@ export function placesIn(e: Evidence, place: ReadonlyMap<string, number>): Place
 /** @param honest the information as it is honest to believe it, for the spread */
 export function whitened(rows: readonly Row[], { own, at }: Places, honest = false): Whitened {
   if (rows.length === 0) return { at, slopes: [], residual: [] };
-  const { noise, q } = weighed(rows);
+  const usual = scatterSpreadOf(rows);
+  const { noise, q } = weighed(rows, usual);
   const believed = honest
     ? noise.map((v, i) => {
         const r = rows[i]!;
         return r.kind === 'tap' ? Math.max(v, r.sd ** 2 / (studentShare(degreesOfFreedom.tap) * believedTap)) : v;
       })
     : noise;
-  const spread = new Lower(spreadOf(rows, believed, q));
+  const spread = new Lower(spreadWith(rows, usual, { noise: believed, q }));
   return {
     at,
     slopes: spread.whiten(
@@ -61,50 +62,65 @@ export function whitened(rows: readonly Row[], { own, at }: Places, honest = fal
 }
 
 /** What is far off counts less: the part of a residual that its own scatter explains decides. */
-function weighed(rows: readonly Row[]): { noise: number[]; q: number[] } {
+function weighed(rows: readonly Row[], usual: readonly (readonly number[])[]): { noise: number[]; q: number[] } {
   const { tap, seldom } = degreesOfFreedom;
   const residual = rows.map((r) => r.residual);
-  const q = scatters.map(() => 1);
-  let noise = rows.map((r) => r.sd ** 2);
+  const q = heavyTailedAt.map(() => 1);
+  const noise = rows.map((r) => r.sd ** 2);
   for (let k = 0; k < reweighings; k++) {
-    const byRow = new Lower(spreadOf(rows, noise, q)).solve(residual);
-    noise = rows.map((r, i) => {
-      if (r.kind !== 'tap') return noise[i]!;
+    const byRow = new Lower(spreadWith(rows, usual, { noise, q })).solve(residual);
+    for (let i = 0; i < rows.length; i++) {
+      const { kind, sd } = rows[i]!;
+      if (kind !== 'tap') continue;
       const own = noise[i]! * byRow[i]!;
-      return (r.sd ** 2 * (tap + own ** 2 / r.sd ** 2)) / (tap + 1);
-    });
-    for (const name of heavyTailed) {
-      const s = scatters.indexOf(name);
-      const own = q[s]! * rows.reduce((sum, r, i) => sum + scatterOf(r, s) * byRow[i]!, 0);
-      q[s] = Math.max(1, (seldom + own ** 2) / (seldom + 1));
+      noise[i] = (sd ** 2 * (tap + own ** 2 / sd ** 2)) / (tap + 1);
     }
+    heavyTailedAt.forEach((s, h) => {
+      let own = 0;
+      for (let i = 0; i < rows.length; i++) own += q[h]! * scatterOf(rows[i]!, s) * byRow[i]!;
+      q[h] = Math.max(1, (seldom + own ** 2) / (seldom + 1));
+    });
   }
   return { noise, q };
 }
-
+const heavyTailedAt = heavyTailed.map((name) => scatters.indexOf(name));
 const scatterOf = ({ slopes }: Row, s: number): number => slopes[slopes.length - scatters.length + s]!;
 
-/**
- * Covariance of what is seen, its lower triangle: its own noise and the scatters of the evening, as wide as they usually are
- * when not given.
- */
-export function spreadOf(
-  rows: readonly Row[],
-  noise: readonly number[] = rows.map((r) => r.sd ** 2),
-  q: readonly number[] = scatters.map(() => 1),
-): number[][] {
-  return rows.map(({ slopes: a }, i) => {
-    const out = zeros(rows.length);
+/** Covariance that the scatters of an evening make when they are as wide as they usually are, its lower triangle. */
+const scatterSpreadOf = (rows: readonly Row[]): number[][] =>
+  rows.map(({ slopes: a }, i) => {
     const from = a.length - scatters.length;
+    const out = zeros(rows.length);
     for (let j = 0; j <= i; j++) {
       const b = rows[j]!.slopes;
-      let sum = i === j ? noise[i]! : 0;
-      for (let s = 0; s < q.length; s++) sum += a[from + s]! * q[s]! * b[from + s]!;
+      let sum = 0;
+      for (let s = from; s < a.length; s++) sum += a[s]! * b[s]!;
       out[j] = sum;
     }
     return out;
   });
+
+/** The same with the noise of each row, and with the heavy tailed scatters so many times as wide (their variance). */
+function spreadWith(
+  rows: readonly Row[],
+  usual: readonly (readonly number[])[],
+  { noise, q }: { noise: readonly number[]; q: readonly number[] },
+): number[][] {
+  return usual.map((row, i) => {
+    const out = row.slice();
+    out[i]! += noise[i]!;
+    q.forEach((times, h) => {
+      if (times === 1) return;
+      const by = (times - 1) * scatterOf(rows[i]!, heavyTailedAt[h]!);
+      for (let j = 0; j <= i; j++) out[j]! += by * scatterOf(rows[j]!, heavyTailedAt[h]!);
+    });
+    return out;
+  });
 }
+
+/** Covariance of what is seen, its lower triangle: its own noise and the scatters of the evening, all as wide as they usually are. */
+export const spreadOf = (rows: readonly Row[]): number[][] =>
+  spreadWith(rows, scatterSpreadOf(rows), { noise: rows.map((r) => r.sd ** 2), q: [] });
 
 /** The slopes of rows of a cook in these parameters. */
 function slopesOver(e: Evidence, rows: readonly Row[], keys: readonly string[]): number[][] {

@@ -7,7 +7,6 @@ import { notKnownCode, sentence, sentenceOf } from '../words/sentence';
 import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
 import { explain } from './change';
-import { changesOf } from './drift';
 import { emulatorOf, type Emulator } from './emulator';
 import type { Fit } from './fit';
 import { nextTeachings } from './next';
@@ -93,10 +92,7 @@ function evidenceOf({ kitchen, cooks }: Log): Evidence[] {
 export function learn(log: Log): Learned {
   const all = evidenceOf(log);
   const potIds = [...new Set(all.map((e) => e.observation.potId))].sort();
-  const { evidence, jumps, fitted } = explain(
-    all,
-    potIds.flatMap((id) => changesOf(all, id)),
-  );
+  const { evidence, jumps, fitted } = explain(all);
   const r = new Reader(fitted, evidence, jumps);
   const foods = [...new Set(evidence.flatMap((e) => e.observation.starch?.food ?? []))].sort();
   const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, evidence, id)));

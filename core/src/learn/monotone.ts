@@ -35,11 +35,14 @@ function endSlope(h: readonly number[], d: readonly number[], first: boolean): n
   return d0 * d1 <= 0 && Math.abs(s) > 3 * Math.abs(d0) ? 3 * d0 : s;
 }
 
-/** Value and slope at `at`; beyond the outer knots the value of the outer knot, with no slope. */
+/**
+ * Value and slope at `at`; beyond the outer knots straight on. A curve that ended flat there would hold who looks for the best
+ * place between a side where nothing pulls and one where it does.
+ */
 export function curveAt({ x, y, slope }: MonotoneCurve, at: number): { value: number; slope: number } {
   const n = x.length;
-  if (at <= x[0]!) return { value: y[0]!, slope: at < x[0]! ? 0 : slope[0]! };
-  if (at >= x[n - 1]!) return { value: y[n - 1]!, slope: at > x[n - 1]! ? 0 : slope[n - 1]! };
+  const end = at <= x[0]! ? 0 : at >= x[n - 1]! ? n - 1 : null;
+  if (end !== null) return { value: y[end]! + slope[end]! * (at - x[end]!), slope: slope[end]! };
   let i = 1;
   while (x[i]! < at) i += 1;
   const h = x[i]! - x[i - 1]!;

@@ -79,7 +79,8 @@ class Reading {
   }
   private minutes(output: Output): Value {
     const v = this.out(output);
-    return scaled({ ...v, value: Math.exp(v.value) }, Math.exp(v.value));
+    const min = Math.exp(v.value);
+    return scaled({ value: min, slopes: v.slopes }, min);
   }
   /** A value moved by a parameter. */
   private shift({ value, slopes }: Value, { at, by }: Term): Value {

@@ -1,6 +1,5 @@
 import { potProfile } from '../../src/pot/own-pot';
 import { explain } from '../../src/learn/change';
-import { changesOf, jumpOf } from '../../src/learn/drift';
 import { emulated } from '../../src/learn/emulator';
 import { fit } from '../../src/learn/fit';
 import { inputs, type Inputs } from '../../src/learn/forward';
@@ -43,6 +42,27 @@ test('the emulator follows the full model to a share of what its inputs spread',
       }
     expect({ output: o, follows: rms(off) / rms(wide) < emulatorMisses[o] }).toEqual({ output: o, follows: true });
   }
+});
+
+/* The full model is the measure: heat lost and leak each alone, then together, up to a ring that lets by 25 times what the table has. */
+test('powers add: a pot that leaks and loses heat besides is followed as well as one that does one of both', () => {
+  const pot = potProfile({ id: potId });
+  for (const d of pool.slice(0, 6))
+    for (const [loss, leak, heat] of [
+      [1.5, 2, 0],
+      [1.5, 3, -0.7],
+      [-1, 3, 0],
+      [2, 1, -1],
+    ] as const) {
+      const x = {
+        loss: loss * spreadOf('loss', pot),
+        leak: leak * spreadOf('leak', pot),
+        heat: heat * spreadOf('heat', pot),
+      };
+      const real = d.forward.run(x);
+      for (const o of ['pin', 'toFull', 'natural'] as const)
+        expect(Math.abs(emulated(d.emulator, o, x) - real[o])).toBeLessThan(0.06);
+    }
 });
 
 describe('a fit', () => {
@@ -124,20 +144,14 @@ describe('a pot that changes', () => {
     observation: { ...e.observation, cookId: `after-${n}` },
   }));
   test('is seen within ten cooks, from about where it changed, and its heat then follows', () => {
-    const jumps = changesOf([...before, ...after], potId);
+    const { jumps, fitted } = explain([...before, ...after]);
     expect(jumps).toHaveLength(1);
     expect(jumps[0]).toMatchObject({ parameter: 'heat', potId });
     expect(jumps[0]!.sinceMs).toBeGreaterThan(before[5]!.observation.startedMs);
-  });
-  test('what changed is told by all of its cooks, whatever rang the alarm', () => {
-    for (const rang of ['loss', 'leak', 'heat'] as const) {
-      const { jumps, fitted } = explain([...before, ...after], [jumpOf(after[0]!, rang)]);
-      expect(jumps).toMatchObject([{ parameter: 'heat', sinceCook: 'after-0' }]);
-      expect(fitted.z.get(jumps[0]!.key)!).toBeLessThan(-0.4);
-    }
+    expect(fitted.z.get(jumps[0]!.key)!).toBeLessThan(-0.3);
   });
   test('and one that does not change calls no alarm', () => {
-    expect(changesOf(cooksOf(householdOf(31), 20), potId)).toEqual([]);
+    expect(explain(cooksOf(householdOf(31), 20)).jumps).toEqual([]);
   });
 });
 

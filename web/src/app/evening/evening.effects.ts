@@ -19,7 +19,7 @@ import {
 } from 'rxjs';
 import { Api, failureOf } from '../api/client';
 import { HouseClock } from '../state/clock';
-import { kitchenFeature } from '../state/kitchen';
+import { knownKitchen } from '../state/kitchen';
 import { newCook } from '../state/new-cook';
 import { Planner, PlanProblem } from '../workers/planner';
 import { keepEvening } from './evening-store';
@@ -67,14 +67,12 @@ export const watchStove = createEffect(
 
 /** Every course that has no plan yet gets one, in its own pot at the kitchen's altitude. */
 export const planCourses = createEffect(
-  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner), known = knownKitchen()) =>
     actions.pipe(
       ofType(EveningActions.courses, EveningActions.loaded, EveningActions.stoveSeen),
-      concatLatestFrom(() => [
-        store.select(eveningFeature.selectEveningState),
-        store.select(kitchenFeature.selectKitchen),
-      ]),
-      switchMap(([, s, kitchen]) =>
+      switchMap(() => known),
+      concatLatestFrom(() => store.select(eveningFeature.selectEveningState)),
+      switchMap(([kitchen, s]) =>
         from(s.courses.filter((c) => !s.plans[planKey(c)])).pipe(
           concatMap((c) => {
             const dish = s.dishes.find((d) => d.id === c.dishId)?.dish;

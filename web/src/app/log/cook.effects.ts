@@ -1,8 +1,7 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { concatLatestFrom } from '@ngrx/operators';
-import { Store, type Action } from '@ngrx/store';
+import type { Action } from '@ngrx/store';
 import {
   catchError,
   concatMap,
@@ -22,7 +21,7 @@ import { Api, failureOf } from '../api/client';
 import { Outbox } from '../api/outbox';
 import { cookChange, cooksInOutbox } from '../api/cook-change';
 import { withNextTime, type Cook } from '@einkorn/core';
-import { kitchenFeature } from '../state/kitchen';
+import { knownKitchen } from '../state/kitchen';
 import { Planner } from '../workers/planner';
 import { LogActions } from './log.slice';
 
@@ -72,13 +71,13 @@ export const lookBack = createEffect(
 
 /** Looked for again after each rating. */
 export const findNextTime = createEffect(
-  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+  (actions = inject(Actions), planner = inject(Planner), known = knownKitchen()) =>
     actions.pipe(
       ofType(LogActions.loadedOne),
       filter(({ cook }) => cook.practice === undefined && cook.finishedMs !== null),
-      concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
-      switchMap(([{ cook }, kitchen]) =>
-        planner.nextTime(cook, kitchen).pipe(
+      switchMap(({ cook }) =>
+        known.pipe(
+          switchMap((kitchen) => planner.nextTime(cook, kitchen)),
           map((next) => LogActions.nextTimeFound({ id: cook.id, next })),
           catchError(() => EMPTY),
         ),

@@ -30,7 +30,7 @@ import {
   type WrittenKey,
 } from '@einkorn/core';
 import { Api, failureOf, type StoredDish } from '../api/client';
-import { KitchenActions, kitchenFeature } from '../state/kitchen';
+import { KitchenActions, kitchenFeature, knownKitchen } from '../state/kitchen';
 import { Planner } from '../workers/planner';
 import type { Judged } from '../workers/protocol';
 import { draftText, keepDraft } from './draft';
@@ -52,11 +52,12 @@ export const findDraft = createEffect(
 
 /** Each plain dish as the pot would hold it, until something is typed: that matters more. */
 export const drawStarters = createEffect(
-  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner), known = knownKitchen()) =>
     actions.pipe(
       ofType(RecipeActions.opened),
-      concatLatestFrom(() => [store.select(kitchenFeature.selectKitchen), store.select(recipeFeature.selectStarters)]),
-      switchMap(([, kitchen, drawn]) =>
+      switchMap(() => known),
+      concatLatestFrom(() => store.select(recipeFeature.selectStarters)),
+      switchMap(([kitchen, drawn]) =>
         from(families.filter((f) => !drawn[f])).pipe(
           concatMap((family) =>
             planner.planLater(starter(family, family), kitchen).pipe(
@@ -138,16 +139,13 @@ export const bring = createEffect(
 
 /** Our plan, the recipe's own numbers judged beside it, and the plan with those of them that were taken. */
 export const planRead = createEffect(
-  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+  (actions = inject(Actions), store = inject(Store), planner = inject(Planner), known = knownKitchen()) =>
     actions.pipe(
       ofType(RecipeActions.read, RecipeActions.ownWords, RecipeActions.take),
       debounceTime(planAfterMs),
-      concatLatestFrom(() => [
-        store.select(recipeFeature.selectDish),
-        store.select(recipeFeature.selectTaken),
-        store.select(kitchenFeature.selectKitchen),
-      ]),
-      switchMap(([, dish, taken, kitchen]) => {
+      switchMap(() => known),
+      concatLatestFrom(() => [store.select(recipeFeature.selectDish), store.select(recipeFeature.selectTaken)]),
+      switchMap(([kitchen, dish, taken]) => {
         if (!dish) return EMPTY;
         return plansOf(planner, kitchen, dish, taken).pipe(
           map((planned) => RecipeActions.planned({ planned })),

@@ -5,7 +5,7 @@ import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
 import { catchError, concatMap, EMPTY, filter, forkJoin, from, map, mergeMap, of, switchMap, tap } from 'rxjs';
 import { Api, failureOf } from '../api/client';
-import { kitchenFeature } from '../state/kitchen';
+import { kitchenFeature, knownKitchen } from '../state/kitchen';
 import { Planner } from '../workers/planner';
 import { remindersOf, waveAway } from './reminders';
 import { ShelfActions, shelfFeature } from './shelf.slice';
@@ -81,7 +81,7 @@ export const holdWavedAway = createEffect(
 
 /** The verdicts of every dish on the shelf, one after the other in the background. */
 export const verdicts = createEffect(
-  (actions = inject(Actions), store = inject(Store), planner = inject(Planner)) =>
+  (actions = inject(Actions), planner = inject(Planner), known = knownKitchen()) =>
     actions.pipe(
       ofType(
         ShelfActions.loaded,
@@ -90,8 +90,8 @@ export const verdicts = createEffect(
         ShelfActions.reworded,
         ShelfActions.restored,
       ),
-      concatLatestFrom(() => store.select(kitchenFeature.selectKitchen)),
-      mergeMap(([action, kitchen]) =>
+      mergeMap((action) => known.pipe(map((kitchen) => ({ action, kitchen })))),
+      mergeMap(({ action, kitchen }) =>
         from('dishes' in action ? action.dishes : [action.stored]).pipe(
           concatMap((d) =>
             planner.planLater(d.dish, kitchen).pipe(

@@ -16,6 +16,7 @@ import {
   Observable,
   of,
   switchMap,
+  take,
   tap,
 } from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
@@ -91,6 +92,16 @@ export const kitchenFeature = createFeature({
     on(KitchenActions.failed, (s, { failure }) => ({ ...s, saving: false, learning: false, loaded: true, failure })),
   ),
 });
+
+/** The kitchen once the server has told of it, or could not: what stands here before that is nobody's. */
+export const knownKitchen = (): Observable<Kitchen> =>
+  inject(Store)
+    .select(kitchenFeature.selectKitchenState)
+    .pipe(
+      filter(({ loaded }) => loaded),
+      map(({ kitchen }) => kitchen),
+      take(1),
+    );
 
 /** What this screen changed since it had the settings, over what the server tells now; what the log taught is the server's. */
 const onTop = (had: Kitchen, own: Kitchen, told: Kitchen): Kitchen => ({
