@@ -3,7 +3,8 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import { TestBed } from '@angular/core/testing';
 import { waitMs } from '../src/app/api/back-off';
 import { cookChange } from '../src/app/api/cook-change';
-import { Outbox, type Change } from '../src/app/api/outbox';
+import type { Change } from '../src/app/api/change';
+import { Outbox } from '../src/app/api/outbox';
 
 /* Settings and ratings on their way to the server, in a browser that keeps nothing on its disk. */
 function open(): { outbox: Outbox; http: HttpTestingController } {

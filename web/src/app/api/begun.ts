@@ -1,5 +1,5 @@
+import type { Change } from './change';
 import { leaving } from './leaving';
-import type { Change } from './outbox';
 
 const place = 'einkorn-begun';
 const read = (): Change[] => {

@@ -1,5 +1,5 @@
 import type { Outcome } from '@einkorn/core';
-import type { Change } from './outbox';
+import type { Change } from './change';
 
 /** How the keys of changes of cooks begin. */
 export const cooksInOutbox = 'cook:';

@@ -5,19 +5,11 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { firstValueFrom } from 'rxjs';
 import { backOff } from './back-off';
 import { Begun } from './begun';
+import type { Change } from './change';
 import { answeredWithin, failureOf, mayWorkLater, type Failure } from './client';
 import { cookStore } from './cook-store';
 import { quietly, soon } from './quietly';
 
-/** A change as a screen had what it changes, and as it wants it; the server merges it field by field. */
-export interface Change {
-  /** whose change it is: a later one of the same takes its place */
-  key: string;
-  path: string;
-  body: { had: unknown; [field: string]: unknown };
-  /** the cook whose taps go before it */
-  cookId?: string;
-}
 /** What became of a change: kept by the server, waiting on this device, or a question because another screen changed the same. */
 export type Sent<T> = { state: 'kept'; value: T } | { state: 'waiting' } | { state: 'asked' };
 

@@ -21,7 +21,8 @@ import {
 } from 'rxjs';
 import { Api, failureOf, type Failure } from '../api/client';
 import { onceAtRest } from '../api/leaving';
-import { Outbox, type Change } from '../api/outbox';
+import type { Change } from '../api/change';
+import { Outbox } from '../api/outbox';
 import { soon } from '../api/quietly';
 
 /** The kitchen is read by every place, so its slice stands beside them, not inside one. */
