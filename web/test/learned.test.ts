@@ -12,6 +12,7 @@ test.each([
   ['loss', { value: Math.log(1.2), sd: 0.1 }, { key: 'loss-more', by: '20 %', spread: '11 %' }],
   ['like:react', { value: -0.42, sd: 0.2 }, { key: 'like-react-less', by: '0.4', spread: '0.2' }],
   ['late', { value: 0.8, sd: 0.2 }, { key: 'late-more', by: '0.8 min', spread: '0.2 min' }],
+  ['juice', { value: 0.69, sd: 0.59 }, { key: 'juice-more', by: '0.7', spread: '0.6' }],
   ['salt', { value: 0.03, sd: 0.3 }, { key: 'as-table', by: '0.0', spread: '0.3' }],
 ])('%s of %j is told as %j', (name, value, words) => {
   expect(learnedWords(name, value, fmt)).toEqual(words);

@@ -47,6 +47,7 @@ test('the emulator follows the full model to a share of what its inputs spread',
 /* The full model is the measure: heat lost and leak each alone, then together, up to a ring that lets by 25 times what the table has. */
 test('powers add: a pot that leaks and loses heat besides is followed as well as one that does one of both', () => {
   const pot = potProfile({ id: potId });
+  const off: number[] = [];
   for (const d of pool.slice(0, 6))
     for (const [loss, leak, heat] of [
       [1.5, 2, 0],
@@ -61,8 +62,10 @@ test('powers add: a pot that leaks and loses heat besides is followed as well as
       };
       const real = d.forward.run(x);
       for (const o of ['pin', 'toFull', 'natural'] as const)
-        expect(Math.abs(emulated(d.emulator, o, x) - real[o])).toBeLessThan(0.06);
+        off.push(Math.abs(emulated(d.emulator, o, x) - real[o]));
     }
+  expect(rms(off)).toBeLessThan(0.03);
+  expect(Math.max(...off)).toBeLessThan(0.1);
 });
 
 describe('a fit', () => {
