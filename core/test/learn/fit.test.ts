@@ -61,8 +61,7 @@ test('powers add: a pot that leaks and loses heat besides is followed as well as
         heat: heat * spreadOf('heat', pot),
       };
       const real = d.forward.run(x);
-      for (const o of ['pin', 'toFull', 'natural'] as const)
-        off.push(Math.abs(emulated(d.emulator, o, x) - real[o]));
+      for (const o of ['pin', 'toFull', 'natural'] as const) off.push(Math.abs(emulated(d.emulator, o, x) - real[o]));
     }
   expect(rms(off)).toBeLessThan(0.03);
   expect(Math.max(...off)).toBeLessThan(0.1);
