@@ -11,6 +11,7 @@ import { asksOf, remark, remarks, type Remark } from './asks';
 import { recogniseFamily, type Weighed } from './family';
 import { languages, type Language } from './food-names';
 import { foodIn, readLine, type Own, type ReadLine } from './line';
+import { braiseAsInSteps } from './braise-in-steps';
 import { brownAsInSteps } from './brown-in-steps';
 import { crumbledInSteps, cutInSteps } from './cut-in-steps';
 import { finishAsInSteps } from './finish-in-steps';
@@ -138,6 +139,7 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
   brownAsInSteps(lines, steps);
   fryTomatoAsInSteps(lines, steps);
   finishAsInSteps(lines, steps);
+  braiseAsInSteps(lines, steps);
   openAsInSteps(lines, steps);
   const read = setAsideAsInSteps(lines, steps);
   shapeMeatballs(read, parts, language);

@@ -29,6 +29,38 @@ test('a cut that no food is called by alone is the meat of its line', () => {
   expect(prepOf(/lamb/, lines, 'Season the shanks and brown well all over.')['brown']).toBe('brown');
 });
 
+/* Common practice: vinegar by the glass is what meat braises in; a spoon of it, or what comes after the lid, is an edge. */
+test.each([
+  [
+    '80 ml cane vinegar',
+    'Brown the thighs. Add soy sauce and vinegar, rice and water. High pressure 6 minutes.',
+    'stack',
+  ],
+  [
+    '1 tbsp vinegar',
+    'Brown the thighs. Add soy sauce and vinegar, rice and water. High pressure 6 minutes.',
+    undefined,
+  ],
+  [
+    '80 ml vinegar',
+    'Brown the thighs, add rice and water. High pressure 6 minutes. Open, stir in the vinegar.',
+    'finish',
+  ],
+])('%s where the steps say "%s" joins: %s', (vinegar, steps, joins) => {
+  const text = [
+    'Sour chicken rice, for 4',
+    '1 kg chicken thighs',
+    '60 ml soy sauce',
+    vinegar,
+    '2 cups rice',
+    '',
+    'Method',
+    steps,
+  ];
+  const { lines } = readRecipe(text.join('\n'));
+  expect(lines.find((l) => l.food === 'vinegar')?.joins).toBe(joins);
+});
+
 test('what stands in a marinade goes in with the meat: no lemon at the end, no garlic between the layers, and the meat is fried', () => {
   const lines = [
     'For the marinade: 750 g chicken legs',
