@@ -17,7 +17,7 @@ const suspected: readonly { parameter: PotParameter; by: number }[] = [
   { parameter: 'loss', by: -1.2 },
   { parameter: 'loss', by: 1.2 },
 ];
-/** Low: whether it changed is then judged by all cooks (learn/change), one household in a hundred is wrong [derived: bench/learn]. */
+/** Low: whether it changed is then judged by all cooks (learn/change), one or two households in a hundred are told of a change that was none [derived: bench/learn]. */
 const alarmAt = 3;
 /** No single cook may call it: whitened innovations and their suspected shift are clipped, and so is what a cook adds. */
 const clip = { innovation: 2, shift: 2.5, cook: 2 } as const;
