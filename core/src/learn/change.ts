@@ -1,4 +1,4 @@
-import { alarmIn, jumpOf } from './drift';
+import { alarmIn, jumpOf, suspects } from './drift';
 import type { Evidence, Jump } from './evidence';
 import { fit, roughly, type Fit } from './fit';
 import { spreadOf } from './information';
@@ -11,7 +11,6 @@ import { rowsOf } from './rows';
  * better than the few that rang it. Each suspect is fitted, then the evenings before and after; the one that leaves the log most
  * likely stays.
  */
-const suspects = ['heat', 'leak', 'loss'] as const satisfies readonly PotParameter[];
 
 /** The log fitted with the changes that explain it best. */
 export interface Explained {

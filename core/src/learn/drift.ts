@@ -17,6 +17,8 @@ const suspected: readonly { parameter: PotParameter; by: number }[] = [
   { parameter: 'loss', by: -1.2 },
   { parameter: 'loss', by: 1.2 },
 ];
+/** The parameters that may have changed, each once. */
+export const suspects: readonly PotParameter[] = [...new Set(suspected.map((s) => s.parameter))];
 /** Low: whether it changed is then judged by all cooks (learn/change), one or two households in a hundred are told of a change that was none [derived: bench/learn]. */
 const alarmAt = 3;
 /** No single cook may call it: whitened innovations and their suspected shift are clipped, and so is what a cook adds. */

@@ -1,34 +1,24 @@
-import { aboutOf, clausesOf, minutesOf, type About } from './clause';
+import { minutesOf } from './clause';
 import { findFood } from '../food/find';
 import type { FoodRecord } from '../food/record';
 import { foodIn, type ReadLine } from './line';
-import { namedIn, type Named } from './nouns';
-import { fold, wordsOf } from './words';
+import { namedClauses, type NamedClause } from './named-clauses';
+import { fold } from './words';
 
 const takesOut =
   /\b(?:remov|discard|(?:fish|take|lift|pick) (?:it |them |the .{0,20})?out|retir|desech|sac(?:a|ar|amos)\b)/;
 const scatters = /\b(?:sprinkl|scatter|garnish|top(?:ped)?(?:$| with| it)|decorat|espolvor|decor[ae])/;
 const stirsIn =
   /\b(?:add|stir|mix|fold|toss|beat|swirl|pour|drizzle|squeeze|melt|tip|throw|put|finish|anad|agreg|incorpor|mezcl|ech[ae]|remuev|remov(?:er|emos))/;
-/** "Everything except the peas": they are named, but not put in. */
-const exceptions = /\b(?:except|apart from|but not|excepto|salvo|menos)\b[^.;]*/g;
 /** What a pot that came out dry is thinned with is no ingredient of the end. */
 const thinners = new Set(['water', 'broth', 'salt']);
-
-/** A clause of the steps with the foods that it names. */
-interface Clause extends Named {
-  text: string;
-  about: About;
-}
 
 /**
  * What the steps put in only once the lid is open again, and name nowhere before, joins at the end or goes on top at the table.
  * Starch and raw meat stay where the planner puts them: how long they cook is its work. Cooked meat is only heated through.
  */
 export function finishAsInSteps(read: readonly ReadLine[], steps: readonly string[]): void {
-  const clauses = steps
-    .flatMap((s) => clausesOf(fold(s).replace(exceptions, ' ')))
-    .map((text): Clause => ({ text, about: aboutOf(text), ...namedIn(wordsOf(text)) }));
+  const clauses = namedClauses(steps);
   const closed = lastCooking(clauses);
   if (closed < 0) return;
   const before = clauses.slice(0, closed);
@@ -40,7 +30,7 @@ export function finishAsInSteps(read: readonly ReadLine[], steps: readonly strin
     if (thinners.has(food.id) || (food.kind === 'meat' && !isCooked(line, food))) continue;
     // Of two lines of one food only their own words tell which is meant.
     const own = ids.filter((id) => id === line.food).length > 1 ? fold(line.name ?? line.text) : '';
-    const names = (c: Clause): boolean => c.names(line, food) && c.text.includes(own);
+    const names = (c: NamedClause): boolean => c.names(line, food) && c.text.includes(own);
     if (before.some(names)) continue;
     const how = added.find(names)?.how;
     // Cheese melts in the dish, and cooked meat is to be hot again.
@@ -56,7 +46,7 @@ const isCooked = (line: ReadLine, food: FoodRecord): boolean =>
  * The last clause that cooks under pressure or lets it off; where the starch goes in only after that, the one that cooks
  * the starch: "open, add the rice and the saffron, cook 6 minutes more". -1 where none is under pressure.
  */
-function lastCooking(clauses: readonly Clause[]): number {
+function lastCooking(clauses: readonly NamedClause[]): number {
   const closed = clauses.findLastIndex((c) => c.about === 'pressure' || c.about === 'natural' || c.about === 'quick');
   if (closed < 0) return closed;
   const starch = clauses.findIndex((c) => [...c.foods].some((id) => findFood(id).grain));
@@ -66,7 +56,7 @@ function lastCooking(clauses: readonly Clause[]): number {
 }
 
 /** Clauses that put something in, with how; "stir in the peas", "and the olives" both do. */
-function addedIn(clauses: readonly Clause[]): (Clause & { how: 'finish' | 'topping' })[] {
+function addedIn(clauses: readonly NamedClause[]): (NamedClause & { how: 'finish' | 'topping' })[] {
   let how: 'finish' | 'topping' | null = null;
   return clauses.flatMap((clause) => {
     const { text } = clause;
