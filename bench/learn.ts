@@ -1,13 +1,13 @@
 import { Matrix } from 'ml-matrix';
-import { explain } from '../core/src/learn/change';
-import { emulated } from '../core/src/learn/emulator';
+import { explain, explainFrom, standingOf } from '../core/src/learn/change';
+import { emulated, emulatorOf } from '../core/src/learn/emulator';
 import { fit, type Fit } from '../core/src/learn/fit';
 import type { Outcome } from '../core/src/learn/forward';
 import { placesIn, whitened } from '../core/src/learn/information';
 import { inverse } from '../core/src/learn/linear';
 import { keysOf, rowsOf } from '../core/src/learn/rows';
 import { scatters } from '../core/src/learn/value';
-import { type Evidence } from '../core/src/learn/evidence';
+import { potOf, type Evidence } from '../core/src/learn/evidence';
 import { potParameters, potKey } from '../core/src/learn/parameters';
 
 import {
@@ -227,6 +227,35 @@ for (const [parameter, by] of [
     `A jump of ${parameter} by ${by} sd: seen within ten cooks ${d.seen.toFixed(2)}, after ${d.delay.toFixed(1)}`,
   );
 }
+/** Sixty cooks at once, one more from where they stood, and how far that is from all of them read anew, in prior spreads; NaN where then another change is found. */
+function oneMore(s: number): { allMs: number; moreMs: number; emulatorMs: number; off: number } {
+  const h = householdOf(7 * s + 1);
+  const cooks = cooksOf(h, 61, () => pool[Math.floor(h.draws.uniform() * pool.length)]!);
+  const timed = <T>(work: () => T): { ms: number; made: T } => {
+    const began = performance.now();
+    const made = work();
+    return { ms: performance.now() - began, made };
+  };
+  const fresh = (some: readonly Evidence[]): Evidence[] => some.map((e) => ({ ...e }));
+  const sixty = fresh(cooks.slice(0, -1));
+  const all = timed(() => explain(sixty));
+  const { observation } = cooks.at(-1)!;
+  const emulator = timed(() => emulatorOf(observation.setting, potOf(observation)));
+  const withIt = fresh(cooks);
+  const more = timed(() => explainFrom(standingOf(all.made), withIt));
+  const { fitted } = explain(fresh(cooks));
+  const off = Math.max(...fitted.keys.map((k) => Math.abs(fitted.z.get(k)! - (more.made.fitted.z.get(k) ?? NaN))));
+  return { allMs: all.ms, moreMs: more.ms, emulatorMs: emulator.ms, off };
+}
+const timings = Array.from({ length: Math.min(30, households) }, (_, s) => oneMore(s));
+const median = (xs: readonly number[]): number => xs.toSorted((a, b) => a - b)[Math.floor(xs.length / 2)]!;
+const of = (what: keyof (typeof timings)[number]): number => median(timings.map((t) => t[what]));
+const alike = timings.map((t) => t.off).filter((off) => !Number.isNaN(off));
+console.log(
+  `\n60 cooks ${of('allMs').toFixed(0)} ms, one more ${of('moreMs').toFixed(0)} and its emulator ${of('emulatorMs').toFixed(0)} (medians); ` +
+    `beside all of them anew within ${Math.max(...alike).toFixed(3)} prior sd, in ${timings.length - alike.length} of ${timings.length} another change is found`,
+);
+
 console.log('\nLeft of one prior sd after 5 / 20 cooks:');
 for (const name of [...potParameters, 'late', 'salt', 'sauce', 'like', 'scoop', 'shift']) {
   const of = left.get(name);

@@ -39,7 +39,7 @@ test('cooks are compared: curves over each other, what differs is marked', async
 });
 
 test('what to change next time is one number with its chance, and is cooked by one tap', async ({ page }) => {
-  await page.goto(`${hut.url}/log/demo-cook-17`);
+  await page.goto(`${hut.url}/log/demo-cook-14`);
   const next = page.locator('ek-next-time');
   await expect(next).toContainText('Liquid:');
   await expect(next).toContainText(/\d+ of 100 as it was, \d+ of 100 with this one change/);

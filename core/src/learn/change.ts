@@ -17,6 +17,8 @@ export interface Explained {
   evidence: readonly Evidence[];
   jumps: readonly Jump[];
   fitted: Fit;
+  /** by pot: from this evening on it is listened for another change; what rang before is decided */
+  listenFromMs: ReadonlyMap<string, number>;
 }
 interface Likely {
   jumps: readonly Jump[];
@@ -24,34 +26,62 @@ interface Likely {
   logPosterior: number;
 }
 
+/** Where a log came to stand: one more cook is fitted from there. */
+export interface Standing extends Pick<Explained, 'jumps' | 'listenFromMs'> {
+  z: ReadonlyMap<string, number>;
+  /** how much each cook was listened to, by its id */
+  weights: ReadonlyMap<string, number>;
+}
+export const standingOf = ({ evidence, fitted, jumps, listenFromMs }: Explained): Standing => ({
+  z: fitted.z,
+  weights: new Map(evidence.map((e, i) => [e.observation.cookId, fitted.weights[i]!])),
+  jumps,
+  listenFromMs,
+});
+
 /** @param evidence in the order of the evenings, of any pots */
 export function explain(evidence: readonly Evidence[]): Explained {
-  const potIds = [...new Set(evidence.map((e) => e.observation.potId))].sort();
-  const unchanged: Explained = { evidence, jumps: [], fitted: fit(evidence) };
-  return potIds.reduce(explainPot, unchanged);
+  const unchanged: Explained = { evidence, jumps: [], fitted: fit(evidence), listenFromMs: new Map() };
+  return potsOf(evidence).reduce(explainPot, unchanged);
+}
+
+/** Nearly the log of `before`, with the changes found then; where another rings, all are judged anew. */
+export function explainFrom(before: Standing, evidence: readonly Evidence[]): Explained {
+  const { jumps, listenFromMs, z } = before;
+  const known = evidence.map((e) => ({ ...e, jumps }));
+  const weights = known.map((e) => before.weights.get(e.observation.cookId) ?? 1);
+  const so: Explained = { evidence: known, jumps, fitted: fit(known, { z, weights }), listenFromMs };
+  return potsOf(known).some((id) => ringing(so, id)) ? explain(evidence) : so;
+}
+
+const potsOf = (evidence: readonly Evidence[]): string[] =>
+  [...new Set(evidence.map((e) => e.observation.potId))].sort();
+
+function ringing({ evidence, listenFromMs }: Explained, potId: string): Jump | null {
+  const fromMs = listenFromMs.get(potId) ?? -Infinity;
+  return alarmIn(evidence.filter(({ observation: o }) => o.potId === potId && o.startedMs >= fromMs));
 }
 
 function explainPot(so: Explained, potId: string): Explained {
-  const ofPot = so.evidence.filter((e) => e.observation.potId === potId);
-  let from = 0;
   for (;;) {
-    const alarm = alarmIn(ofPot.slice(from), so.jumps);
+    const alarm = ringing(so, potId);
     if (!alarm) return so;
-    const found = likeliest(so, alarm, ofPot);
-    if (found) so = having(so, found);
-    const { sinceCook } = found?.jumps.at(-1) ?? alarm;
+    const found = likeliest(so, alarm);
     // Where nothing changed, what rang the alarm is left behind.
-    from = ofPot.findIndex((e) => e.observation.cookId === sinceCook) + (found ? 0 : 1);
+    const fromMs = found ? found.jumps.at(-1)!.sinceMs : alarm.sinceMs + 1;
+    const listenFromMs = new Map(so.listenFromMs).set(potId, fromMs);
+    so = found ? { ...having(so, found), listenFromMs } : { ...so, listenFromMs };
   }
 }
 
-const having = (so: Explained, { jumps, z }: Likely): Explained => {
+const having = (so: Explained, { jumps, z }: Likely): Omit<Explained, 'listenFromMs'> => {
   const evidence = so.evidence.map((e) => ({ ...e, jumps }));
   return { evidence, jumps, fitted: fit(evidence, { z, weights: so.fitted.weights }) };
 };
 
 /** The change that makes the log likeliest, beside those that are known; null where none is worth it. */
-function likeliest({ evidence, jumps, fitted }: Explained, alarm: Jump, ofPot: readonly Evidence[]): Likely | null {
+function likeliest({ evidence, jumps, fitted }: Explained, alarm: Jump): Likely | null {
+  const ofPot = evidence.filter((e) => e.observation.potId === alarm.potId);
   let best: Likely = { jumps, z: fitted.z, logPosterior: logPosteriorOf(evidence, fitted.z) };
   const enough = best.logPosterior + worthOfChange;
   let at = ofPot.findIndex((e) => e.observation.cookId === alarm.sinceCook);

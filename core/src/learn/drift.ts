@@ -28,12 +28,12 @@ const leastCooks = 4;
 
 const clipped = (x: number, most: number): number => Math.max(-most, Math.min(most, x));
 
-/** The first change that the cooks of one pot call for, in the order of the evenings, beside those that are known; null where none is. */
-export function alarmIn(cooks: readonly Evidence[], known: readonly Jump[]): Jump | null {
+/** The first change that the cooks of one pot call for, in the order of the evenings, beside those that they know of; null where none is. */
+export function alarmIn(cooks: readonly Evidence[]): Jump | null {
   const pages = suspected.map((s) => ({ ...s, sum: 0, since: 0 }));
   const filter = new Filter();
   for (const [n, cook] of cooks.entries()) {
-    const news = filter.read(known.length > 0 ? { ...cook, jumps: known } : cook);
+    const news = filter.read(cook);
     if (!news) continue;
     if (n >= leastCooks) {
       const ratioOf = filter.ratiosOf(news);
@@ -67,6 +67,7 @@ class Filter {
 
   private grow(e: Evidence): void {
     const fresh = keysOf(e).filter((k) => !this.keys.includes(k));
+    if (fresh.length === 0) return;
     this.keys.push(...fresh);
     this.z.push(...fresh.map(() => 0));
     this.covariance = withPriors(this.covariance, fresh.length);

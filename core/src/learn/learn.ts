@@ -1,31 +1,14 @@
 import type { Cook } from '../cook/cook';
 import type { Kitchen } from '../dish/kitchen';
-import { learnedFormat, type Learned, type LearnedValue } from '../dish/learned';
+import type { Learned } from '../dish/learned';
 import { Problem } from '../problem';
-import { en } from '../words/en';
-import { notKnownCode, sentence, sentenceOf } from '../words/sentence';
 import { shortMark } from '../short-mark';
 import { stableJson } from '../stable-json';
-import { explain } from './change';
+import { explain, explainFrom, standingOf, type Standing } from './change';
 import { emulatorOf, type Emulator } from './emulator';
-import type { Fit } from './fit';
-import { nextTeachings } from './next';
+import { potOf, type Evidence } from './evidence';
+import { learnedOf } from './learned-of';
 import { observationOf, type Observation } from './observation';
-import {
-  cookKey,
-  cookParameters,
-  grainKey,
-  grainParameters,
-  potKey,
-  potParameter,
-  potParameters,
-  type CookParameter,
-  type GrainParameter,
-  type Parameter,
-  type PotParameter,
-} from './parameters';
-import { jumpSdTimes, potOf, type Evidence, type Jump } from './evidence';
-import { keysOf, rowsOf } from './rows';
 
 /** A log: a kitchen and its cooks, in any order. */
 export interface Log {
@@ -33,17 +16,20 @@ export interface Log {
   cooks: readonly Cook[];
 }
 
-/**
- * Emulators are read off the forward model once, by what they are made of: a log comes to a worker as a fresh copy each time.
- * The oldest go when there are more than two full logs of them.
- */
-const emulators = new Map<string, Emulator | null>();
+/** What is kept from one reading of a log to the next, plain data: nobody but `learnFrom` reads it. */
+export interface Remembered {
+  /** read off the forward model once, by what they are made of */
+  emulators: ReadonlyMap<string, Emulator | null>;
+  /** null where the log is to be fitted anew */
+  standing: Standing | null;
+}
+export const nothingRemembered: Remembered = { emulators: new Map(), standing: null };
 
-function emulatorFor(observation: Observation): Emulator | null {
-  const { setting } = observation;
+/** An emulator by what it is made of: a log comes to a worker as a fresh copy each time. */
+function markOf({ setting }: Observation): string {
   const { dish, kitchen, plan, holdMin, naturalMin } = setting;
   const { liquid, program, firstStage } = plan;
-  const mark = shortMark(
+  return shortMark(
     stableJson([
       dish,
       plan.pot.own ?? plan.pot.id,
@@ -55,12 +41,6 @@ function emulatorFor(observation: Observation): Emulator | null {
       naturalMin,
     ]),
   );
-  const kept = emulators.get(mark);
-  if (kept !== undefined) return kept;
-  const emulator = plannable(() => emulatorOf(setting, potOf(observation)));
-  emulators.set(mark, emulator);
-  if (emulators.size > 2 * mostCooks) emulators.delete(emulators.keys().next().value!);
-  return emulator;
 }
 
 /** Null for a dish that cannot be planned today: a cook of it teaches nothing. */
@@ -76,160 +56,47 @@ function plannable<T>(read: () => T): T | null {
 /** More cooks than this teach no more, and what is older is of another pot and another taste [derived: bench/learn]. */
 export const mostCooks = 200;
 
-/** The newest cooks of a log as evidence, in the order of the evenings. */
-function evidenceOf({ kitchen, cooks }: Log): Evidence[] {
-  return cooks
+/** The newest cooks of a log, in the order of the evenings, with their emulators: those that are known, and those read now. */
+function evidenceOf({ kitchen, cooks }: Log, known: Remembered['emulators']) {
+  const emulators = new Map<string, Emulator | null>();
+  const evidence = cooks
     .flatMap((cook) => plannable(() => observationOf(cook, kitchen)) ?? [])
     .sort((a, b) => a.startedMs - b.startedMs)
     .slice(-mostCooks)
     .flatMap((observation): Evidence[] => {
-      const emulator = emulatorFor(observation);
+      const mark = markOf(observation);
+      if (!emulators.has(mark)) {
+        const { setting } = observation;
+        const kept = known.get(mark);
+        emulators.set(mark, kept === undefined ? plannable(() => emulatorOf(setting, potOf(observation))) : kept);
+      }
+      const emulator = emulators.get(mark);
       return emulator ? [{ observation, emulator, jumps: [] }] : [];
     });
+  return { evidence, emulators };
+}
+
+/** More cooks than this that came or went: the log is another one [from memory]. */
+const mostNews = 3;
+
+/** Is this the log of before but for a cook or two, the evenings of its changes among them? */
+function isNearly({ weights, jumps }: Standing, evidence: readonly Evidence[]): boolean {
+  const ids = new Set(evidence.map((e) => e.observation.cookId));
+  const went = [...weights.keys()].filter((id) => !ids.has(id));
+  const came = [...ids].filter((id) => !weights.has(id));
+  return went.length + came.length <= mostNews && jumps.every((j) => ids.has(j.sinceCook));
 }
 
 /** What a log taught, with how sure it is, what it cannot tell, where a pot changed, and what would teach most next. */
-export function learn(log: Log): Learned {
-  const all = evidenceOf(log);
-  const potIds = [...new Set(all.map((e) => e.observation.potId))].sort();
-  const { evidence, jumps, fitted } = explain(all);
-  const r = new Reader(fitted, evidence, jumps);
-  const foods = [...new Set(evidence.flatMap((e) => e.observation.starch?.food ?? []))].sort();
-  const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, evidence, id)));
-  const last = potIds.map((id) => evidence.findLast((e) => e.observation.potId === id)!);
-  const profiles = new Map(last.map(({ observation: o }) => [o.potId, potOf(o)]));
-  const pots = Object.fromEntries(
-    potIds.map((id) => [
-      id,
-      Object.fromEntries(
-        potParameters.map((name) => [
-          name,
-          // The base is told by how it looked, and not by taps.
-          r.value(potKey(id, name), potParameter(profiles.get(id)!, name), name === 'scorch' || trusted.has(id)),
-        ]),
-      ),
-    ]),
-  );
-  const cookNames = Object.keys(cookParameters) as CookParameter[];
-  const cook = Object.fromEntries(cookNames.map((name) => [name, r.value(cookKey(name), cookParameters[name])]));
-  const grainNames = Object.keys(grainParameters) as GrainParameter[];
-  const grains = Object.fromEntries(
-    foods.map((food) => [
-      food,
-      Object.fromEntries(grainNames.map((name) => [name, r.value(grainKey(food, name), grainParameters[name])])),
-    ]),
-  );
+export const learn = (log: Log): Learned => learnFrom(nothingRemembered, log).learned;
+
+/** The same, where nearly the same log was read before: one more cook costs little. */
+export function learnFrom(before: Remembered, log: Log): { learned: Learned; remembered: Remembered } {
+  const { evidence, emulators } = evidenceOf(log, before.emulators);
+  const { standing } = before;
+  const explained = standing && isNearly(standing, evidence) ? explainFrom(standing, evidence) : explain(evidence);
   return {
-    format: learnedFormat,
-    pots,
-    cook,
-    grains,
-    notIdentified: [
-      ...potIds.flatMap((id) => (trusted.has(id) ? unknownOf(id, pots[id]!) : [notKnown(id, 'all')])),
-      ...unknownOf('cook', cook),
-      ...foods.flatMap((food) => unknownOf(food, grains[food]!)),
-    ],
-    drift: jumps.map((j) => ({
-      pot: j.potId,
-      parameter: j.parameter,
-      sinceCook: j.sinceCook,
-      ...changeOf(j.parameter, (fitted.z.get(j.key) ?? 0) > 0),
-    })),
-    next: nextTeachings(fitted, last).map((t) => ({
-      code: t.what,
-      what: sentence('teaching', t.what),
-      why: sentence('teaching-why', t.of, { percent: Math.round(100 * t.share) }),
-      pot: t.potId,
-      of: t.of,
-      share: round(t.share),
-    })),
-    cooks: { used: evidence.length, leftOut: log.cooks.length - evidence.length },
+    learned: learnedOf(explained, log.cooks.length),
+    remembered: { emulators, standing: standingOf(explained) },
   };
-}
-
-const digits = 1e6;
-const round = (x: number): number => Math.round(x * digits) / digits;
-
-/** Reads values with their spread out of a fit. */
-class Reader {
-  private readonly index: ReadonlyMap<string, number>;
-  private readonly counts = new Map<string, number>();
-
-  constructor(
-    private readonly fitted: Fit,
-    evidence: readonly Evidence[],
-    private readonly jumps: readonly Jump[],
-  ) {
-    this.index = new Map(fitted.keys.map((k, i) => [k, i]));
-    for (const e of evidence) for (const k of keysOf(e)) this.counts.set(k, (this.counts.get(k) ?? 0) + 1);
-  }
-
-  /** A parameter as it stands today: with every jump of its pot since. */
-  value(key: string, p: Parameter, trusted = true): LearnedValue {
-    const cooks = this.counts.get(key) ?? 0;
-    const mine = [
-      { key, by: 1 },
-      ...this.jumps.filter((j) => j.key.startsWith(`${key}@`)).map((j) => ({ key: j.key, by: jumpSdTimes })),
-    ];
-    const known = trusted ? mine.filter((m) => this.index.has(m.key)) : [];
-    const z = known.reduce((s, m) => s + m.by * this.fitted.z.get(m.key)!, 0);
-    const variance = known.reduce(
-      (s, a) =>
-        s +
-        known.reduce(
-          (t, b) => t + a.by * b.by * this.fitted.covariance[this.index.get(a.key)!]![this.index.get(b.key)!]!,
-          0,
-        ),
-      0,
-    );
-    const value = round(p.mean + p.sd * z);
-    return {
-      value,
-      sd: round(p.sd * (known.length > 0 ? Math.sqrt(variance) : 1)),
-      priorSd: p.sd,
-      cooks,
-      ...(p.mean === 0 ? {} : { priorMean: p.mean }),
-      ...(p.unit === 'ln' ? { factor: round(Math.exp(value)) } : {}),
-    };
-  }
-}
-
-/** A change that an alarm calls for: which parameter, and to which side. */
-function changeOf(parameter: PotParameter, up: boolean): { code: string; text: string } {
-  const side = up ? 'more' : 'less';
-  const code = `${parameter}-${side}` in en.change ? `${parameter}-${side}` : `other-${side}`;
-  return { code, text: sentenceOf('change', code) };
-}
-
-const notKnown = (of: string, parameter: string): Learned['notIdentified'][number] => ({
-  of,
-  parameter,
-  text: sentenceOf('not-known', notKnownCode(parameter)),
-});
-
-/** What is left of the prior spread from which on a value is said to be unknown. */
-export const unknownFrom = 0.8;
-
-const unknownOf = (of: string, values: Readonly<Record<string, LearnedValue>>): Learned['notIdentified'] =>
-  Object.entries(values)
-    .filter(([, v]) => v.sd > unknownFrom * v.priorSd)
-    .map(([parameter]) => notKnown(of, parameter));
-
-/** Cooks of a pot from which on its forecasts are held against the table's. */
-const judgedFrom = 3;
-/** A tap this far off is a blunder: it says nothing of who forecasts better, min. */
-const farOffMin = 4;
-
-/** Does what the other cooks of a pot taught forecast each of them at least as well as the table of pots? */
-function forecastsBetter(fitted: Fit, evidence: readonly Evidence[], potId: string): boolean {
-  const mine = evidence
-    .map((e, i) => ({ e, without: fitted.without[i]! }))
-    .filter((x) => x.e.observation.potId === potId);
-  if (mine.length < judgedFrom) return true;
-  const missed = (e: Evidence, z: ReadonlyMap<string, number>): number =>
-    rowsOf(e, z)
-      .filter((r) => r.kind === 'tap')
-      .reduce((s, r) => s + Math.min(farOffMin, Math.abs(r.residual)) ** 2, 0);
-  const table = new Map<string, number>();
-  return mine.reduce((s, { e, without }) => s + missed(e, without) - missed(e, table), 0) <= 0;
 }

@@ -86,6 +86,13 @@ describe('a fit', () => {
     const spoilt = fit([...cooks.slice(0, 6), blunder]);
     for (const k of good.keys) expect(Math.abs(spoilt.z.get(k)! - good.z.get(k)!)).toBeLessThan(1.1);
   });
+  test('a cook that was turned down is listened to again once it no longer pulls too far', () => {
+    const turnedDown = fit(cooks, { z: new Map(), weights: cooks.map(() => 0.05) });
+    const all = fit(cooks);
+    expect(all.weights.every((w) => w === 1)).toBe(true);
+    turnedDown.weights.forEach((w) => expect(w).toBeGreaterThan(0.5));
+    for (const k of all.keys) expect(Math.abs(turnedDown.z.get(k)! - all.z.get(k)!)).toBeLessThan(0.3);
+  });
   test('more cooks leave less of the spread of the heat, and none has less than nothing', () => {
     const key = potKey(potId, 'heat');
     const left = [1, 3, 8].map((n) => {

@@ -1,7 +1,7 @@
 import { outlook } from '../../src/cook/outlook';
 import { kitchenSchema } from '../../src/dish/kitchen';
 import { learnedSchema, type Learned } from '../../src/dish/learned';
-import { learn } from '../../src/learn/learn';
+import { learn, learnFrom, nothingRemembered, type Log, type Remembered } from '../../src/learn/learn';
 import { asEvidence, observationOf } from '../../src/learn/observation';
 import type { Dish } from '../../src/dish/schema';
 import { isPlanOf } from '../../src/plan/made-for';
@@ -121,6 +121,47 @@ describe('a log', () => {
     expect(Number(drift[0]!.sinceCook.slice(1))).toBeGreaterThanOrEqual(9);
     expect(Number(drift[0]!.sinceCook.slice(1))).toBeLessThanOrEqual(13);
     expect(own[potId]!['heat']!.value).toBeLessThan(-0.15);
+  });
+});
+
+describe('one more cook', () => {
+  const cooks = [...logOf(10, {}), ...logOf(7, { heat: -0.25 }, {}, 10)];
+  const of = (n: number): Log => ({ kitchen: seaLevel, cooks: cooks.slice(0, n) });
+  const sixteen = learnFrom(nothingRemembered, of(16)).remembered;
+  /** Differences of what was learned, in prior spreads. */
+  const apart = (a: Learned, b: Learned): number[] =>
+    [...Object.entries(a.pots[potId]!), ...Object.entries(a.cook)].map(
+      ([name, v]) => Math.abs(v.value - (b.pots[potId]![name] ?? b.cook[name]!).value) / v.priorSd,
+    );
+
+  test('is fitted from where the log stood, as all of it would be; what was read off the model is not read again', () => {
+    const more = learnFrom(sixteen, of(17));
+    const anew = learnFrom({ ...sixteen, standing: null }, of(17));
+    expect(Math.max(...apart(more.learned, anew.learned))).toBeLessThan(0.03);
+    expect(more.learned.drift).toEqual(anew.learned.drift);
+    expect(more.learned.drift).toHaveLength(1);
+    for (const [mark, emulator] of sixteen.emulators) expect(more.remembered.emulators.get(mark)).toBe(emulator);
+  });
+  test('taken away again, it leaves the log as it was', () => {
+    const again = learnFrom(learnFrom(sixteen, of(17)).remembered, of(16));
+    expect(Math.max(...apart(again.learned, learnFrom(sixteen, of(16)).learned))).toBeLessThan(0.03);
+    expect(again.remembered.standing!.weights.size).toBe(16);
+  });
+  test('that rings an alarm has all judged anew: a change that was not seen before is seen', () => {
+    let so: Remembered = nothingRemembered;
+    const changes: number[] = [];
+    for (let n = 8; n <= cooks.length; n++) {
+      const read = learnFrom(so, of(n));
+      so = read.remembered;
+      changes.push(read.learned.drift.length);
+    }
+    expect(changes[0]).toBe(0);
+    expect(changes.at(-1)).toBe(1);
+  });
+  test('of another log begins nowhere: more than a cook or two that came or went', () => {
+    const other = logOf(9, weak, {}, 50);
+    const read = learnFrom(sixteen, { kitchen: seaLevel, cooks: other });
+    expect(read.learned).toEqual(learn({ kitchen: seaLevel, cooks: other }));
   });
 });
 

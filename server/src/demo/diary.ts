@@ -60,7 +60,7 @@ export const diary: readonly Entry[] = [
   { dish: 'plain-long-grain', served: '2026-07-25T18:37:00Z' },
   { dish: 'pork-fennel-bean-rigatoni', served: '2026-07-31T19:44:00Z' },
   { dish: 'duck-okra-jambalaya', served: '2026-08-05T18:51:00Z' },
-  { dish: 'einkorn-berries', served: '2026-08-09T19:58:00Z', note: 'One jug too few, and firm for it.', poured: 0.72 },
+  { dish: 'einkorn-berries', served: '2026-08-09T19:58:00Z', note: 'One jug too few, and none the worse for it.', poured: 0.72 },
   { dish: 'chicken-rack-red-rice', served: '2026-08-15T18:05:00Z' },
   { dish: 'turkey-leek-lemon', served: '2026-08-20T19:12:00Z' },
   { dish: 'aubergine-lamb-sheets', served: '2026-08-25T18:19:00Z' },

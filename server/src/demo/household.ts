@@ -1,7 +1,8 @@
 import {
   inSteps,
-  learn,
+  learnFrom,
   loadOfPlan,
+  nothingRemembered,
   pots,
   ratingEdges,
   resultOf,
@@ -62,9 +63,15 @@ export function cookDiary(kitchen: Kitchen): Demo {
   const evenings: Evening[] = [];
   const cooks: Cook[] = [];
   const known: Demo['learned'] = {};
+  let remembered = nothingRemembered;
+  const anew = (some: readonly Cook[]): Learned => {
+    const read = learnFrom({ ...remembered, standing: null }, { kitchen, cooks: some });
+    remembered = read.remembered;
+    return read.learned;
+  };
   for (const [n, entry] of diary.entries()) {
     const knew = Math.floor(n / learnedEvery) * learnedEvery;
-    if (knew > 0 && !(knew in known)) known[knew] = learn({ kitchen, cooks: cooks.slice(0, knew) });
+    if (knew > 0 && !(knew in known)) known[knew] = anew(cooks.slice(0, knew));
     const learned = knew > 0 ? known[knew] : undefined;
     const here = learned ? { ...kitchen, learned } : kitchen;
     const dish = dishOf(entry);
@@ -73,7 +80,7 @@ export function cookDiary(kitchen: Kitchen): Demo {
     evenings.push(evening);
     cooks.push(cookOf(evening, dish, plan));
   }
-  known[diary.length] = learn({ kitchen, cooks });
+  known[diary.length] = anew(cooks);
   return { evenings, learned: known };
 }
 

@@ -1,6 +1,8 @@
+import { deserialize, serialize } from 'node:v8';
 import {
   evaluate,
-  learn,
+  learnFrom,
+  nothingRemembered,
   plan,
   readDish,
   readKitchen,
@@ -13,6 +15,7 @@ import {
   type Own,
   type Plan,
   type Reading,
+  type Remembered,
   type Texture,
 } from '@einkorn/core';
 import { debrief } from '@einkorn/devices';
@@ -24,14 +27,15 @@ interface Asked {
   'plan-json': Asked['plan'];
   recipe: ({ text: string } | { jsonld: unknown }) & Own & { lang?: Language | undefined };
   'look-back': Cook;
-  learn: { kitchen: Kitchen; cooks: Cook[] };
+  /** `remembered`: as the reading before answered; `anew`: the fit does not begin there */
+  learn: { log: { kitchen: Kitchen; cooks: Cook[] }; remembered: Uint8Array | null; anew: boolean };
 }
 interface Answered {
   plan: Plan;
   'plan-json': string;
   recipe: Reading;
   'look-back': ReturnType<typeof debrief>;
-  learn: Learned;
+  learn: { learned: Learned; remembered: Uint8Array };
 }
 export type SumKind = keyof Asked;
 
@@ -44,7 +48,11 @@ const sums: { [K in SumKind]: (asked: Asked[K]) => Answered[K] } = {
   recipe: ({ lang, ...asked }) =>
     'text' in asked ? readRecipe(asked.text, lang, asked) : readLinkedData(asked.jsonld, lang, asked),
   'look-back': (cook) => debrief(cook),
-  learn: (log) => learn(log),
+  learn: ({ log, remembered, anew }) => {
+    const before = remembered ? (deserialize(remembered) as Remembered) : nothingRemembered;
+    const read = learnFrom(anew ? { ...before, standing: null } : before, log);
+    return { learned: read.learned, remembered: serialize(read.remembered) };
+  },
 };
 
 /** Does one sum, here and now. Throws Problem where what was asked cannot be read. */
