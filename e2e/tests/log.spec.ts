@@ -33,7 +33,7 @@ test('cooks are compared: curves over each other, what differs is marked', async
   await page.getByRole('link', { name: 'Compare 2 cooks' }).click();
   await expect(page).toHaveURL(/compare\/demo-cook-60,demo-cook-57/);
   await expect(page.getByRole('columnheader', { name: /24 Oct 2026/ })).toBeVisible();
-  await expect(page.locator('tr.differs').filter({ hasText: 'lid to pin' })).toContainText('8.1 min');
+  await expect(page.locator('tr.differs').filter({ hasText: 'lid to pin' })).toContainText('8.2 → 8 min');
   await expect(page.locator('ek-chart svg').first()).toBeVisible();
   await noBarriers(page);
 });

@@ -3,17 +3,35 @@ import type { Gathered, Item } from '../gather/item';
 import { meatsOf, plantsOf } from '../gather/pieces';
 
 /** More meats than this in one pot are seldom; the search follows those that need longest, the plan then looks at all. */
-const mostLeading = 4;
+const mostLeading = 3;
 /** Ice and collagen make a piece slower than its thickness tells, times [derived]. */
 const slower = { ice: 2.2, stew: 3 } as const;
 
-/** The dish with only those pieces that can decide the minutes. */
-export function leadingPieces(g: Gathered): Gathered {
+/** Those pieces that can decide the minutes. */
+export interface Leading {
+  /** the dish with only these, the slowest meat first */
+  all: Gathered;
+  /** the same with the slowest meat alone: what it says no to needs no look at the others; null where there is no other piece */
+  slowest: Gathered | null;
+  /** and with what is left of `all` beside it */
+  others: Gathered;
+}
+
+export function leadingPieces(g: Gathered): Leading {
   const need = (i: Item): number =>
     (i.thicknessMm ** 2 / (1 + i.piece.cautiousExponent)) *
     (i.startC < 0 ? slower.ice : 1) *
     (isSlowCut(i.food) ? slower.stew : 1);
-  const after = (pieces: readonly Item[]): Item[] => [...pieces].sort((a, b) => need(b) - need(a)).slice(mostLeading);
-  const left = new Set([...after(meatsOf(g)), ...after(plantsOf(g))]);
-  return left.size === 0 ? g : { ...g, items: g.items.filter((i) => !left.has(i)) };
+  const slowestFirst = (pieces: readonly Item[]): Item[] => [...pieces].sort((a, b) => need(b) - need(a));
+  const [meats, plants] = [slowestFirst(meatsOf(g)), slowestFirst(plantsOf(g))];
+  const pieces = new Set([...meats, ...plants]);
+  const [first, ...others] = meats.slice(0, mostLeading);
+  const led = [...others, ...plants.slice(0, mostLeading)];
+  const rest = g.items.filter((i) => !pieces.has(i));
+  const having = (some: readonly Item[]): Gathered => ({ ...g, items: [...some, ...rest] });
+  return {
+    all: having(first ? [first, ...led] : led),
+    slowest: first && led.length > 0 ? having([first]) : null,
+    others: having(led),
+  };
 }

@@ -13,7 +13,7 @@ import { liquidFor, type Miss } from './liquid';
 import { areSafe, runMeats, type Sure } from '../simulate/meat';
 import { runPlants } from '../simulate/plants';
 import { isTenderAim, meatsOf, plantsOf } from '../gather/pieces';
-import { leadingPieces } from './leading';
+import { leadingPieces, type Leading } from './leading';
 import { keyOf, releasesFor, sameRelease } from './releases';
 import { firstIndex, ShortestSafe } from './shortest-safe';
 import { targetE, type TargetE } from '../setup/target';
@@ -63,6 +63,9 @@ interface Asked {
   fixed: Fixed;
 }
 
+/** How much of a program is looked at: with every piece as perfect, with the slowest meat alone, or with all that lead. */
+type Depth = 'bare' | 'slowest' | 'all';
+
 /** Not even with perfect pieces is a program better: they need not be followed. */
 const isBeaten = (bare: Run, best: Run): boolean =>
   bare.stops > best.stops || (bare.stops === best.stops && bare.score <= best.score);
@@ -75,13 +78,15 @@ const isGood = (c: Run): boolean =>
 /** Everything that stays the same while the programs of one heated pot are compared. */
 export class Search {
   private readonly trials = new Map<string, Trial>();
-  private readonly judged = new Map<string, Run>();
-  private readonly bare = new Map<string, Run>();
+  private readonly judged: Readonly<Record<Depth, Map<string, Run>>> = {
+    bare: new Map(),
+    slowest: new Map(),
+    all: new Map(),
+  };
   private readonly surely: Sure = new Map();
   private readonly target: TargetE | null;
   private readonly releases: readonly Release[];
-  /** the dish with only those pieces that can decide the minutes */
-  private readonly leading: Gathered;
+  private readonly leading: Leading;
   private lastMl: number;
   /** the best program while every piece is taken as perfect */
   perfect: Run | null = null;
@@ -99,12 +104,12 @@ export class Search {
     this.target = h.setup.g.grain ? targetE(h.setup.g, h.texture, h.addMl) : null;
     this.lastMl = fixed.liquidMl ?? h.addMl;
     this.leading = leadingPieces(h.setup.g);
-    this.pieces = meatsOf(this.leading).length + plantsOf(this.leading).length;
+    this.pieces = meatsOf(this.leading.all).length + plantsOf(this.leading.all).length;
     this.shortestSafe = new ShortestSafe({
       last: grid.length - 1,
       longest: this.releases.find((r) => r.kind === 'natural') ?? this.releases.at(-1)!,
       runOf: (i, release) => this.trial(grid[i]!, release).potRun,
-      isSafe: (run) => areSafe(this.leading, run, { ...piecesOf(h), ways: h.ways, coarse: true }),
+      isSafe: (run) => areSafe(this.leading.all, run, { ...piecesOf(h), ways: h.ways, coarse: true }),
     });
   }
 
@@ -188,7 +193,7 @@ export class Search {
 
   /** The longest hold whose starch alone is still worth more than a program: no piece makes up for a longer one. */
   private lastAbove(from: number, release: Release, than: Run): number {
-    return lastWhole(from, this.grid.length - 1, (i) => !isBeaten(this.at(i, release, false), than));
+    return lastWhole(from, this.grid.length - 1, (i) => !isBeaten(this.at(i, release, 'bare'), than));
   }
 
   /** Index of the hold whose doneness is nearest to what is wanted: two jumps along the known slope, then a step. */
@@ -207,20 +212,20 @@ export class Search {
 
   /** The top for the starch alone. Where the water cannot give way its chance is flat around the reference: shorter holds are looked at too. */
   private topOf(start: number, release: Release): Run {
-    const top = this.uphill(start, release, false);
+    const top = this.uphill(start, release, 'bare');
     if (!this.target || this.asked.fixed.holdMin !== undefined || top.chance.texture >= doubtful) return top;
     let best = top;
-    for (let i = this.indexOf(top.holdMin) - 2; i >= 0; i -= 2) best = better(best, this.at(i, release, false));
-    return best === top ? top : this.uphill(this.indexOf(best.holdMin), release, false);
+    for (let i = this.indexOf(top.holdMin) - 2; i >= 0; i -= 2) best = better(best, this.at(i, release, 'bare'));
+    return best === top ? top : this.uphill(this.indexOf(best.holdMin), release, 'bare');
   }
 
   /** From a start to the top of its hill: nothing beside it is better. */
-  private uphill(start: number, release: Release, pieces = true): Run {
-    if (this.asked.fixed.holdMin !== undefined) return this.judge(this.asked.fixed.holdMin, release, pieces);
-    let top: Top = { i: start, run: this.at(start, release, pieces) };
+  private uphill(start: number, release: Release, depth: Depth = 'all'): Run {
+    if (this.asked.fixed.holdMin !== undefined) return this.judge(this.asked.fixed.holdMin, release, depth);
+    let top: Top = { i: start, run: this.at(start, release, depth) };
     let flat = 0;
     for (let direction = 1; flat < 2; direction = -direction) {
-      const next = this.stride(top, direction, release, pieces);
+      const next = this.stride(top, direction, release, depth);
       flat = next === top ? flat + 1 : 0;
       top = next;
     }
@@ -228,13 +233,14 @@ export class Search {
   }
 
   /** As far as it goes up one way: strides on the grid that double while they lead up, and halve from the first that does not. */
-  private stride(from: Top, direction: number, release: Release, pieces: boolean): Top {
+  private stride(from: Top, direction: number, release: Release, depth: Depth): Top {
     let top = from;
     let grows = true;
     for (let step = 1; step >= 1; step = grows ? 2 * step : step / 2) {
       const i = top.i + direction * step;
-      const worth = this.isOnGrid(i) && !(pieces && isBeaten(this.at(i, release, false), top.run));
-      const next = worth && this.at(i, release, pieces);
+      const isBeatenAt = (less: Depth): boolean => depth !== less && isBeaten(this.at(i, release, less), top.run);
+      const worth = this.isOnGrid(i) && !isBeatenAt('bare') && !(depth === 'all' && isBeatenAt('slowest'));
+      const next = worth && this.at(i, release, depth);
       if (next && better(top.run, next) === next) top = { i, run: next };
       else grows = false;
     }
@@ -251,8 +257,8 @@ export class Search {
     return i > 0 && holdMin - this.grid[i - 1]! < this.grid[i]! - holdMin ? i - 1 : i;
   }
 
-  private at(i: number, release: Release, pieces = true): Run {
-    return this.judge(i < 0 ? this.asked.fixed.holdMin! : this.grid[i]!, release, pieces);
+  private at(i: number, release: Release, depth: Depth = 'all'): Run {
+    return this.judge(i < 0 ? this.asked.fixed.holdMin! : this.grid[i]!, release, depth);
   }
 
   private trial(holdMin: number, release: Release): Trial {
@@ -275,16 +281,13 @@ export class Search {
     return t;
   }
 
-  /** One program with its liquid; without `pieces` they are taken as perfect. */
-  private judge(holdMin: number, release: Release, pieces = true): Run {
+  /** One program with its liquid. */
+  private judge(holdMin: number, release: Release, depth: Depth = 'all'): Run {
     const key = `${holdMin} ${keyOf(release)}`;
-    const cache = pieces ? this.judged : this.bare;
-    const known = cache.get(key);
+    const known = this.judged[depth].get(key);
     if (known) return known;
-    const c = pieces
-      ? this.withPieces(this.judge(holdMin, release, false))
-      : weighed(this.withLiquid(holdMin, release));
-    cache.set(key, c);
+    const c = depth === 'bare' ? weighed(this.withLiquid(holdMin, release)) : this.withPieces(holdMin, release, depth);
+    this.judged[depth].set(key, c);
     return c;
   }
 
@@ -304,15 +307,24 @@ export class Search {
     return { h, ...tried, addMl, outcome, meats: [], plants: [] };
   }
 
-  private withPieces(bare: Run): Run {
+  private withPieces(holdMin: number, release: Release, depth: 'slowest' | 'all'): Run {
+    const { slowest, others, all } = this.leading;
+    if (depth === 'slowest') {
+      const bare = this.judge(holdMin, release, 'bare');
+      return slowest ? this.following(slowest, bare) : bare;
+    }
+    return slowest
+      ? this.following(others, this.judge(holdMin, release, 'slowest'))
+      : this.following(all, this.judge(holdMin, release, 'bare'));
+  }
+
+  /** The same program with more pieces followed along it. */
+  private following(g: Gathered, than: Run): Run {
     const { h } = this;
-    const meats = runMeats(this.leading, bare.potRun, {
-      ...piecesOf(h),
-      ways: h.ways,
-      coarse: true,
-      surely: this.surely,
-    });
-    const plants = runPlants(this.leading, bare.potRun, { ...piecesOf(h), coarse: true, ways: h.ways });
-    return meats.length + plants.length === 0 ? bare : weighed({ ...bare, meats, plants });
+    const options = { ...piecesOf(h), ways: h.ways, coarse: true };
+    const meats = runMeats(g, than.potRun, { ...options, surely: this.surely });
+    const plants = runPlants(g, than.potRun, options);
+    if (meats.length + plants.length === 0) return than;
+    return weighed({ ...than, meats: [...than.meats, ...meats], plants: [...than.plants, ...plants] });
   }
 }

@@ -238,24 +238,36 @@ function surely(found: Run, addMl: number): Run {
   const short = (r: Run): boolean => r.stops > 0 || tougher(r) || r.plants.some((v) => v.verdict === 'hard');
   if (!short(first)) return first;
   const o = setup.g.dish.overrides ?? {};
+  const holds: Near[] = holdsOf(h)
+    .filter((x) => o.holdMin === undefined && x > found.holdMin + 1e-9)
+    .slice(0, mostExtra)
+    .map((holdMin) => ({ holdMin, release: found.release }));
+  const timed: Near[] = moreNaturalMin
+    .filter(() => o.release === undefined && found.release.kind !== 'natural')
+    .map((more) => ({
+      holdMin: found.holdMin,
+      release: { kind: 'timed', naturalMin: (found.release.naturalMin ?? 0) + more },
+    }));
+  const run = ({ holdMin, release }: Near): Run => runOf(h, holdMin, release);
   let best = first;
-  const consider = (holdMin: number, release: Release): boolean => {
-    const next = runOf(h, holdMin, release);
-    const fewer = next.stops < best.stops;
-    if (fewer || (next.stops === best.stops && next.score > best.score)) best = next;
-    return !short(next);
-  };
-  if (o.holdMin === undefined)
-    for (const holdMin of holdsOf(h)
-      .filter((x) => x > found.holdMin + 1e-9)
-      .slice(0, mostExtra))
-      if (consider(holdMin, found.release)) return best;
-  if (o.release === undefined && found.release.kind !== 'natural')
-    for (const more of [2, 4, 8, 12]) {
-      const naturalMin = (found.release.naturalMin ?? 0) + more;
-      if (consider(found.holdMin, { kind: 'timed', naturalMin })) return best;
+  for (const longer of [holds, timed]) {
+    const last = longer.at(-1);
+    if (!last) continue;
+    const most = run(last);
+    // What the longest does not mend none of the shorter ones does: in full resolution each is dear.
+    if (short(most)) {
+      best = better(best, most);
+      continue;
     }
+    for (const shorter of longer.slice(0, -1)) {
+      const r = run(shorter);
+      if (!short(r)) return r;
+    }
+    return most;
+  }
   return best;
 }
+/** Minutes of natural release more than the search's that are tried. */
+const moreNaturalMin = [2, 4, 8, 12] as const;
 /** Longer holds that are tried. */
 const mostExtra = 4;

@@ -123,7 +123,9 @@ export const drawMap = createEffect(
   { functional: true },
 );
 
-const asideKeys: readonly AsideKey[] = ['ways', 'proposals', 'chances', 'ratios'];
+/** How long the hands rest before each is asked, ms. They are answered one after the other, and a cook before a stop waits for nothing but the ways out of it. */
+const restMs: Readonly<Record<AsideKey, number>> = { ways: 200, proposals: 450, chances: 450, ratios: 450 };
+const asideKeys = Object.keys(restMs) as AsideKey[];
 
 /** The longer sums of the open sheets, each once the hands rest; a new verdict or a closed sheet stops them. */
 export const findAsides = createEffect(
@@ -137,7 +139,7 @@ export const findAsides = createEffect(
             distinctUntilChanged(),
           ),
         ]).pipe(
-          debounceTime(450),
+          debounceTime(restMs[key]),
           concatLatestFrom(() => [store.select(benchFeature.selectDish), store.select(kitchenFeature.selectKitchen)]),
           switchMap(([[plan, wanted], dish, kitchen]) =>
             wanted && plan && dish
