@@ -28,11 +28,20 @@ export function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
     ...(isBoiled ? { state: 'cooked' as const } : {}),
     ...(food.id === 'onion' && /\b(?:fried|frit[oa]s?)\b/.test(plain) ? { state: 'browned' as const } : {}),
   };
+  const isCooked = prep.state === 'cooked' || food.meat?.cut === 'cooked';
+  if (inPieces && isMeat && isCooked && pulledApart.test(plain))
+    Object.assign(prep, { shape: 'strip', thicknessMm: pulledMm, ...prep });
   const packet = food.packetMin && /(\d+)(?:\s*(?:-|to|a)\s*(\d+))?[\s-]*min/.exec(plain);
   if (packet && prep.soakMin === undefined)
     prep.packetMinutes = (Number(packet[1]) + Number(packet[2] ?? packet[1])) / 2;
   return prep;
 }
+
+/** Leftover meat in shreds is warm through in a minute. Raw meat of such a line is cooked whole, and pulled apart afterwards. */
+const pulledApart =
+  /\b(?:shredded|pulled|torn|flaked|desmenuzad[oa]s?|deshebrad[oa]s?|desmechad[oa]s?|deshilachad[oa]s?)\b/;
+/** Meat that is pulled apart by hand, mm [common practice]. */
+const pulledMm = 10;
 
 /** Eggs that are set when they come to the kitchen: only to be warmed, never cooked a second time. */
 const comesCooked = /\bdur[oa]s?\b|\b(?:century|preserved|pickled|tea) eggs?\b/;

@@ -19,7 +19,7 @@ export const linesEs: readonly LineFact[] = [
   ['2 muslos de pollo con hueso', 'chicken-drumstick', 220],
   ['1 pechuga de pollo', 'chicken-breast', 190],
   ['600 g de pollo congelado', 'chicken-thigh', 600, { state: 'frozen', asks: true }],
-  ['2 tazas de pollo cocido desmenuzado', 'chicken-cooked', 300],
+  ['2 tazas de pollo cocido desmenuzado', 'chicken-cooked', 300, { shape: 'strip', thicknessMm: 10 }],
   ['½ kg carne molida', 'beef-ground', 500],
   ['500 g de carne picada', 'beef-ground', 500],
   ['1 kg de ternera para guisar', 'beef-stew', 1000],
