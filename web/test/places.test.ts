@@ -27,6 +27,15 @@ const cook = (events: CookEvent[] = [], startedMs = 0): Cook => ({
 describe('stove', () => {
   const opened = (server: CookEvent[], unsent: CookEvent[], fromServer = true) =>
     stoveReducer(undefined, StoveActions.opened({ cook: cook(server), unsent, fromServer }));
+  test('a cook that is opened once more, asked for before the last tap here, keeps that tap', () => {
+    const [a, b] = [tap('a', 'pin-up', 1), tap('b', 'pin-down', 2)];
+    const tapped = stoveReducer(opened([a], []), StoveActions.tapKept({ event: b, isOnDisk: true }));
+    const again = stoveReducer(tapped, StoveActions.opened({ cook: cook([a]), unsent: [], fromServer: true }));
+    expect(again.cook?.events.map((e) => e.id)).toEqual(['a', 'b']);
+    expect(again.unsent.map((e) => e.id)).toEqual(['b']);
+    const other = stoveReducer(tapped, StoveActions.opened({ cook: cook([], 5), unsent: [], fromServer: true }));
+    expect(other.unsent).toEqual([]);
+  });
   test('taps the server never got are taken from the browser, once', () => {
     const a = tap('a', 'pin-up', 1);
     const b = tap('b', 'pin-down', 2);

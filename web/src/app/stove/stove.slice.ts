@@ -89,11 +89,15 @@ export const stoveReducer = createReducer<StoveState>(
   on(StoveActions.searchFailed, (s, { failure }) => (s.cook ? s : { ...s, failure, searched: true })),
   on(StoveActions.opened, (s, { cook, unsent, fromServer }) => {
     const known = new Set(cook.events.map((e) => e.id));
-    const missing = unsent.filter((e) => !known.has(e.id));
+    // Opened once more, it may have been asked for before the last tap here.
+    const found = new Set(unsent.map((e) => e.id));
+    const mine = s.cook?.id === cook.id ? s.unsent.filter((e) => !found.has(e.id)) : [];
+    const all = [...unsent, ...mine];
+    const missing = all.filter((e) => !known.has(e.id));
     return {
       ...s,
       cook: { ...cook, events: inOrder(cook.events, missing) },
-      unsent: fromServer ? missing : unsent,
+      unsent: fromServer ? missing : all,
       failure: null,
     };
   }),
