@@ -171,3 +171,7 @@ export const meats: readonly FoodRecord[] = rows.map(
     },
   }),
 );
+
+/** What comes to the kitchen cooked, by its kind or by what the cook says of it: it is only heated through. */
+export const isPrecooked = (food: FoodRecord, said: string | undefined): boolean =>
+  food.meat?.cut === 'cooked' || said === 'cooked';

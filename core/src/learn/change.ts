@@ -54,7 +54,8 @@ export function explainFrom(before: Standing, evidence: readonly Evidence[]): Ex
   return potsOf(known).some((id) => ringing(so, id)) ? explain(evidence) : so;
 }
 
-const potsOf = (evidence: readonly Evidence[]): string[] =>
+/** The pots of some cooks, each once. */
+export const potsOf = (evidence: readonly Evidence[]): string[] =>
   [...new Set(evidence.map((e) => e.observation.potId))].sort();
 
 function ringing({ evidence, listenFromMs }: Explained, potId: string): Jump | null {

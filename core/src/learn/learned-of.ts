@@ -1,7 +1,7 @@
 import { learnedFormat, type Learned, type LearnedValue } from '../dish/learned';
 import { en } from '../words/en';
 import { notKnownCode, sentence, sentenceOf } from '../words/sentence';
-import type { Explained } from './change';
+import { potsOf, type Explained } from './change';
 import { jumpSdTimes, potOf, type Evidence, type Jump } from './evidence';
 import type { Fit } from './fit';
 import { nextTeachings } from './next';
@@ -26,7 +26,7 @@ import { keysOf, tapRowsOf } from './rows';
  * @param given cooks of the log, those too that teach nothing
  */
 export function learnedOf({ evidence, jumps, fitted }: Explained, given: number): Learned {
-  const potIds = [...new Set(evidence.map((e) => e.observation.potId))].sort();
+  const potIds = potsOf(evidence);
   const r = new Reader(fitted, evidence, jumps);
   const foods = [...new Set(evidence.flatMap((e) => e.observation.starch?.food ?? []))].sort();
   const trusted = new Set(potIds.filter((id) => forecastsBetter(fitted, evidence, id)));

@@ -1,3 +1,4 @@
+import { isPrecooked } from '../food/meats';
 import { minutesOf } from './clause';
 import { findFood } from '../food/find';
 import type { FoodRecord } from '../food/record';
@@ -39,8 +40,7 @@ export function finishAsInSteps(read: readonly ReadLine[], steps: readonly strin
   }
 }
 
-const isCooked = (line: ReadLine, food: FoodRecord): boolean =>
-  food.meat?.cut === 'cooked' || line.prep?.state === 'cooked';
+const isCooked = (line: ReadLine, food: FoodRecord): boolean => isPrecooked(food, line.prep?.state);
 
 /**
  * The last clause that cooks under pressure or lets it off; where the starch goes in only after that, the one that cooks

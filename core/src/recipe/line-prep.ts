@@ -1,5 +1,5 @@
 import type { Ingredient } from '../dish/schema';
-import { isMince } from '../food/meats';
+import { isMince, isPrecooked } from '../food/meats';
 import type { FoodRecord } from '../food/record';
 import { pieceByName } from './measures';
 import { isJointed } from './kinds';
@@ -17,7 +17,9 @@ export function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
   const pours = food.kind === 'liquid' || food.kind === 'dairy';
   const isHot = read.hot === true || (food.id === 'water' && /\b(?:hot|boiling|warm|hirviendo|caliente)\b/.test(plain));
   const isBoiled = food.id === 'egg' && comesCooked.test(plain);
+  const isPulled = isMeat && inPieces && isPrecooked(food, read.state) && pulledApart.test(plain);
   const prep: Prep = {
+    ...(isPulled ? { shape: 'strip' as const, thicknessMm: pulledMm } : {}),
     ...(inPieces && read.shape && read.shape !== 'ground' ? { shape: read.shape } : {}),
     ...(inPieces && read.thicknessMm ? { thicknessMm: read.thicknessMm } : {}),
     ...(isMeat && read.slit ? { slit: true } : {}),
@@ -28,9 +30,6 @@ export function fittingPrep(read: Prep, food: FoodRecord, plain: string): Prep {
     ...(isBoiled ? { state: 'cooked' as const } : {}),
     ...(food.id === 'onion' && /\b(?:fried|frit[oa]s?)\b/.test(plain) ? { state: 'browned' as const } : {}),
   };
-  const isCooked = prep.state === 'cooked' || food.meat?.cut === 'cooked';
-  if (inPieces && isMeat && isCooked && pulledApart.test(plain))
-    Object.assign(prep, { shape: 'strip', thicknessMm: pulledMm, ...prep });
   const packet = food.packetMin && /(\d+)(?:\s*(?:-|to|a)\s*(\d+))?[\s-]*min/.exec(plain);
   if (packet && prep.soakMin === undefined)
     prep.packetMinutes = (Number(packet[1]) + Number(packet[2] ?? packet[1])) / 2;

@@ -1,5 +1,5 @@
 import type { Ingredient } from '../../dish/schema';
-import { isMince } from '../../food/meats';
+import { isMince, isPrecooked } from '../../food/meats';
 import type { FoodRecord } from '../../food/record';
 import type { FamilyRule } from './families';
 import { has, type Joins, type State } from './item';
@@ -77,7 +77,7 @@ const keepsJuiceMm = 8;
 export function stateAtLid(food: FoodRecord, ingredient: Ingredient, joins: Joins, thicknessMm: number): State {
   const said = ingredient.prep?.state;
   const brown = ingredient.prep?.brown;
-  if (said === 'cooked' || food.meat?.cut === 'cooked') return 'cooked';
+  if (isPrecooked(food, said)) return 'cooked';
   if (joins !== 'fry') return said === 'browned' ? 'browned' : said === 'part-seared' ? 'part-seared' : 'raw';
   if (food.kind === 'meat') {
     const deep = said === 'browned' || brown === 'half' || brown === 'brown';

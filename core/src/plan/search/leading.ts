@@ -13,7 +13,7 @@ export interface Leading {
   all: Gathered;
   /** the same with the slowest meat alone: what it says no to needs no look at the others; null where there is no other piece */
   slowest: Gathered | null;
-  /** and with what is left of `all` beside it */
+  /** what is left of `all` beside it; where there is no slowest, all */
   others: Gathered;
 }
 
@@ -29,9 +29,8 @@ export function leadingPieces(g: Gathered): Leading {
   const led = [...others, ...plants.slice(0, mostLeading)];
   const rest = g.items.filter((i) => !pieces.has(i));
   const having = (some: readonly Item[]): Gathered => ({ ...g, items: [...some, ...rest] });
-  return {
-    all: having(first ? [first, ...led] : led),
-    slowest: first && led.length > 0 ? having([first]) : null,
-    others: having(led),
-  };
+  const all = having(first ? [first, ...led] : led);
+  return first && led.length > 0
+    ? { all, slowest: having([first]), others: having(led) }
+    : { all, slowest: null, others: all };
 }

@@ -308,14 +308,10 @@ export class Search {
   }
 
   private withPieces(holdMin: number, release: Release, depth: 'slowest' | 'all'): Run {
-    const { slowest, others, all } = this.leading;
-    if (depth === 'slowest') {
-      const bare = this.judge(holdMin, release, 'bare');
-      return slowest ? this.following(slowest, bare) : bare;
-    }
-    return slowest
-      ? this.following(others, this.judge(holdMin, release, 'slowest'))
-      : this.following(all, this.judge(holdMin, release, 'bare'));
+    const { slowest, others } = this.leading;
+    if (depth === 'all') return this.following(others, this.judge(holdMin, release, 'slowest'));
+    const bare = this.judge(holdMin, release, 'bare');
+    return slowest ? this.following(slowest, bare) : bare;
   }
 
   /** The same program with more pieces followed along it. */

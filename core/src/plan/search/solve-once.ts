@@ -238,16 +238,21 @@ function surely(found: Run, addMl: number): Run {
   const short = (r: Run): boolean => r.stops > 0 || tougher(r) || r.plants.some((v) => v.verdict === 'hard');
   if (!short(first)) return first;
   const o = setup.g.dish.overrides ?? {};
-  const holds: Near[] = holdsOf(h)
-    .filter((x) => o.holdMin === undefined && x > found.holdMin + 1e-9)
-    .slice(0, mostExtra)
-    .map((holdMin) => ({ holdMin, release: found.release }));
-  const timed: Near[] = moreNaturalMin
-    .filter(() => o.release === undefined && found.release.kind !== 'natural')
-    .map((more) => ({
-      holdMin: found.holdMin,
-      release: { kind: 'timed', naturalMin: (found.release.naturalMin ?? 0) + more },
-    }));
+  const holds: Near[] =
+    o.holdMin === undefined
+      ? holdsOf(h)
+          .filter((x) => x > found.holdMin + 1e-9)
+          .slice(0, mostExtra)
+          .map((holdMin) => ({ holdMin, release: found.release }))
+      : [];
+  const soFarMin = found.release.naturalMin ?? 0;
+  const timed: Near[] =
+    o.release === undefined && found.release.kind !== 'natural'
+      ? moreNaturalMin.map((more) => ({
+          holdMin: found.holdMin,
+          release: { kind: 'timed', naturalMin: soFarMin + more },
+        }))
+      : [];
   const run = ({ holdMin, release }: Near): Run => runOf(h, holdMin, release);
   let best = first;
   for (const longer of [holds, timed]) {
