@@ -24,6 +24,8 @@ import { better, weighed, type Unweighed } from '../judge/weigh';
 const clockS = 8;
 /** Under this chance of its texture a hill is not trusted to be the only one [derived: half of the cooks]. */
 const doubtful = 0.5;
+/** Pieces followed, all programs together, after which a way up ends where it is: no plausible dish needs as many [derived: 1,500 of them]. */
+const mostFollowed = 330;
 /** A neighbour's program stays unless another is better by more than this, points. */
 const worthChanging = 2;
 /** Steps of the grid by which a neighbour's hold may grow where its own is no longer safe. */
@@ -88,6 +90,7 @@ export class Search {
   private readonly releases: readonly Release[];
   private readonly leading: Leading;
   private lastMl: number;
+  private followed = 0;
   /** the best program while every piece is taken as perfect */
   perfect: Run | null = null;
   private readonly pieces: number;
@@ -239,7 +242,11 @@ export class Search {
     for (let step = 1; step >= 1; step = grows ? 2 * step : step / 2) {
       const i = top.i + direction * step;
       const isBeatenAt = (less: Depth): boolean => depth !== less && isBeaten(this.at(i, release, less), top.run);
-      const worth = this.isOnGrid(i) && !isBeatenAt('bare') && !(depth === 'all' && isBeatenAt('slowest'));
+      const worth =
+        this.isOnGrid(i) &&
+        this.followed < mostFollowed &&
+        !isBeatenAt('bare') &&
+        !(depth === 'all' && isBeatenAt('slowest'));
       const next = worth && this.at(i, release, depth);
       if (next && better(top.run, next) === next) top = { i, run: next };
       else grows = false;
@@ -320,6 +327,7 @@ export class Search {
     const options = { ...piecesOf(h), ways: h.ways, coarse: true };
     const meats = runMeats(g, than.potRun, { ...options, surely: this.surely });
     const plants = runPlants(g, than.potRun, options);
+    this.followed += meats.length + plants.length;
     if (meats.length + plants.length === 0) return than;
     return weighed({ ...than, meats: [...than.meats, ...meats], plants: [...than.plants, ...plants] });
   }

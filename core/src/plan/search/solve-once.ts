@@ -104,17 +104,20 @@ const worthWaiting = 4;
 
 /**
  * A quicker release costs steam and wants more liquid, and more liquid spares the base: a round of the search has one heat-up
- * and cannot see it. Where the base is in doubt each such release is solved with the liquid that it wants itself.
+ * and cannot see it. Where the base is in doubt, and a clean one would win enough, each such release is solved with the liquid
+ * that it wants itself.
  */
 function lessScorched(setup: Setup, texture: Texture, near: Near | null, found: OneLid): OneLid {
   const o = setup.g.dish.overrides ?? {};
   const { best, bounds } = found;
   if (best.chance.base >= cleanFrom || o.release !== undefined || o.liquidMl !== undefined) return found;
+  const worth = near === null ? worthQuicker.fromNothing : worthQuicker.besideLast;
+  const byCleanBase = best.chance.all / best.chance.base - best.chance.all;
+  if (100 * byCleanBase <= worth) return found;
   const others = (setup.pot.whistle ? quickerWhistles : quicker).filter((r) => !sameRelease(r, best.release));
   return others.reduce((a, release) => {
     const other = solveWithin(setup, texture, near, bounds, release);
     const [now, then] = [a.best, other.best];
-    const worth = near === null ? worthQuicker.fromNothing : worthQuicker.besideLast;
     return then.stops <= now.stops && 100 * (then.chance.all - now.chance.all) > worth ? other : a;
   }, found);
 }
@@ -234,8 +237,9 @@ function surely(found: Run, addMl: number): Run {
   const { setup, heated, texture } = found.h;
   const h = heat(setup, { addMl, pressure: heated.pressure, texture });
   const first = runOf(h, found.holdMin, found.release);
-  const tougher = (r: Run): boolean => toughMeats(r) > toughMeats(found);
-  const short = (r: Run): boolean => r.stops > 0 || tougher(r) || r.plants.some((v) => v.verdict === 'hard');
+  const hard = (r: Run): number => r.plants.filter((v) => v.verdict === 'hard').length;
+  const short = (r: Run): boolean =>
+    r.stops > found.stops || toughMeats(r) > toughMeats(found) || hard(r) > hard(found);
   if (!short(first)) return first;
   const o = setup.g.dish.overrides ?? {};
   const holds: Near[] =
