@@ -7,14 +7,15 @@ const inner = (folder, allowed) =>
     { path: '^core/src/[a-z]+/', pathNot: `^core/src/(${[folder, ...allowed].join('|')})/` },
     `core/${folder} may use ${allowed.join(', ') || 'nothing of the core'}`,
   );
-/** The way of a dish through the planner, downwards: each step may use those before it. */
-const planSteps = ['document', 'gather', 'setup', 'simulate', 'judge', 'search', 'write'];
-const step = (folder, i) =>
-  down(
-    `plan-${folder}`,
-    { path: `^core/src/plan/${folder}/` },
-    { path: '^core/src/plan/', pathNot: `^core/src/plan/(${planSteps.slice(0, i + 1).join('|')})/` },
-    `core/plan/${folder} may use the steps before it only`,
+/** Steps of the way through one folder of the core, each its own: each may use those before it. */
+const stepsOf = (place, steps) =>
+  steps.map((folder, i) =>
+    down(
+      `${place}-${folder}`,
+      { path: `^core/src/${place}/${folder}/` },
+      { path: `^core/src/${place}/`, pathNot: `^core/src/${place}/(${steps.slice(0, i + 1).join('|')})/` },
+      `core/${place}/${folder} may use the steps before it only`,
+    ),
   );
 const places = ['shelf', 'recipe', 'bench', 'evening', 'stove', 'log', 'kitchen', 'lab'];
 
@@ -47,7 +48,9 @@ module.exports = {
     inner('learn', ['words', 'cook', 'plan', 'dish', 'food', 'quantity', 'pot', 'grain']),
     inner('lab', ['cook', 'plan', 'dish', 'food', 'grain']),
     inner('rescue', ['cook', 'plan', 'dish', 'food', 'quantity', 'water', 'pot', 'grain', 'meat']),
-    ...planSteps.map(step),
+    // The way of a recipe to a dish, and of a dish to a plan.
+    ...stepsOf('recipe', ['text', 'names', 'line', 'page', 'steps']),
+    ...stepsOf('plan', ['document', 'gather', 'setup', 'simulate', 'judge', 'search', 'write']),
     down(
       'plan-before-questions',
       { path: '^core/src/plan/', pathNot: '^core/src/plan/questions/' },

@@ -38,7 +38,7 @@ export const rules: readonly Rule[] = [
   ['A7', 'food out of its own stage is hot', 'plan/gather/item.ts', 'hotFood: 85', 'hotFood: 4', 'judged'],
   ['A7', 'hot cooked food has no minimum to reach', 'plan/gather/pieces.ts', "item.ingredient.prep?.hot ? 'none' : 'reheat'", "item.ingredient.prep?.hot ? 'reheat' : 'reheat'", 'judged'],
   ['A7', 'cold cooked food is reheated', 'plan/gather/pieces.ts', "item.state !== 'cooked' ? 'cook'", "item.state !== 'x' as never ? 'cook'", 'judged'],
-  ['A7', 'dry beans are refused', 'recipe/misfits.ts', 'return misfits.find((m) =>', 'return misfits.slice(1).find((m) =>', 'recipe/lines'],
+  ['A7', 'dry beans are refused', 'recipe/line/misfits.ts', 'return misfits.find((m) =>', 'return misfits.slice(1).find((m) =>', 'recipe/lines'],
   ['A8', 'food is reheated to 74 degC', 'plan/gather/pieces.ts', 'const reheatC = 74;', 'const reheatC = 63;', 'judged'],
   ['A8', 'poultry is done at 74 degC', 'food/meats.ts', "['turkey-cooked', [0.66, 0.29, 0.04, 0.01], -1.5, 'poultry', 'cooked', 74", "['turkey-cooked', [0.66, 0.29, 0.04, 0.01], -1.5, 'poultry', 'cooked', 70", 'rules'],
   ['A9', 'safety is judged at the 95th percentile of four spreads', 'meat/cautious.ts', 'cautiousSd = 1.75', 'cautiousSd = 0.9', 'judged'],

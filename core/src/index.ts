@@ -45,12 +45,12 @@ export { lessons } from './lab/lessons';
 export { cookLesson } from './lab/cook-lesson';
 export { lessonOfPractice } from './lab/of-practice';
 export { starter } from './dish/starters';
-export { fold } from './recipe/words';
+export { fold } from './recipe/text/words';
 export { suggestFoods } from './recipe/suggest';
-export { ingredientName, namesOf, type Language } from './recipe/food-names';
-export { askedBelow, ownOf, readLine, type Own, type ReadLine } from './recipe/line';
+export { ingredientName, namesOf, type Language } from './recipe/names/food-names';
+export { askedBelow, ownOf, readLine, type Own, type ReadLine } from './recipe/line/line';
 export { binders, usualBinder, type Binder } from './food/binder';
-export { ownAmountOf } from './recipe/own-measures';
+export { ownAmountOf } from './recipe/line/own-measures';
 export {
   ownMeasureG,
   ownMeasureId,
@@ -60,11 +60,11 @@ export {
   type OwnMeasure,
 } from './food/own-measure';
 export * from './recipe/reading';
-export { saidParams, type Said } from './recipe/said';
+export { saidParams, type Said } from './recipe/line/said';
 export { answeredLine } from './recipe/answer';
-export { recipeText } from './recipe/recipe-text';
+export { recipeText } from './recipe/page/recipe-text';
 export { freeId } from './dish/free-id';
-export { isStructured } from './recipe/source-text';
+export { isStructured } from './recipe/page/source-text';
 export { importDish, type Imported } from './dish/import';
 export { readDish, readKitchen, upgradeDish } from './dish/read';
 export { messageOf, problemOf } from './zod-problem';

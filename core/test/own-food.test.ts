@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { foods, findFood } from '../src/food/find';
 import { ownFoodId, ownFoodSchema, recordOf, type OwnFood } from '../src/food/own-food';
 import { plan } from '../src/plan/plan';
-import { readLine } from '../src/recipe/line';
+import { readLine } from '../src/recipe/line/line';
 import { readRecipe } from '../src/recipe/reading';
 import { card } from '../src/share/card';
 import { board } from './helpers/board';

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { kitchenSchema } from '../src/dish/kitchen';
 import { findFood } from '../src/food/find';
 import { ownMeasureG, ownMeasureMl, ownMeasureSchema, type OwnMeasure } from '../src/food/own-measure';
-import { readLine } from '../src/recipe/line';
-import { ownAmountOf } from '../src/recipe/own-measures';
+import { readLine } from '../src/recipe/line/line';
+import { ownAmountOf } from '../src/recipe/line/own-measures';
 import { readRecipe } from '../src/recipe/reading';
 
 const mug: OwnMeasure = { id: 'own-my-mug', name: 'my mug', filledWith: 'water', grams: 310 };

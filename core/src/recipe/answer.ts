@@ -1,7 +1,7 @@
-import { amountOf } from './amount-place';
-import { namesOf, type Language } from './food-names';
-import { headFood } from './name-head';
-import { fold, plainLine, withoutBrackets } from './words';
+import { amountOf } from './line/amount-place';
+import { namesOf, type Language } from './names/food-names';
+import { headFood } from './names/name-head';
+import { fold, plainLine, withoutBrackets } from './text/words';
 
 /**
  * A line with the cook's answer written into it, so that what was answered stands in the text like everything else: a food

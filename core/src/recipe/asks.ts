@@ -1,7 +1,7 @@
-import type { Language } from './food-names';
-import { askedBelow, foodIn, type ReadLine } from './line';
-import type { Method } from './method';
-import { said, saidIn, type Said } from './said';
+import type { Language } from './names/food-names';
+import { askedBelow, foodIn, type ReadLine } from './line/line';
+import type { Method } from './steps/method';
+import { said, saidIn, type Said } from './line/said';
 
 /** A question that decides the plan; `path` is the place in the reading, without choices it asks for an amount. */
 export interface Ask {

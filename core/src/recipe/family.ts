@@ -1,6 +1,6 @@
 import type { Family } from '../dish/schema';
 import type { FoodRecord } from '../food/record';
-import { fold } from './words';
+import { fold } from './text/words';
 
 /** A family and why it was recognised, as a code for the catalogue. */
 export interface RecognisedFamily {

@@ -1,7 +1,7 @@
 import { foods } from '../food/find';
-import { namesOf } from './food-names';
-import { isPlain } from './qualifiers';
-import { plainLine, wordsOf } from './words';
+import { namesOf } from './names/food-names';
+import { isPlain } from './names/qualifiers';
+import { plainLine, wordsOf } from './text/words';
 
 /**
  * Foods whose names begin like what has been typed so far, the plainest first, for completion while typing. `shown` is what

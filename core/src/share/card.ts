@@ -7,7 +7,7 @@ import type { FinishStep } from '../plan/document/steps';
 import type { Plan } from '../plan/document/document';
 import { heatKey } from '../plan/setup/finish-minutes';
 import { sentenceOf } from '../words/sentence';
-import { foodName, ingredientName } from '../recipe/food-names';
+import { foodName, ingredientName } from '../recipe/names/food-names';
 import { onceOpen } from './ingredient-line';
 
 /* A plan as a cook would write it on a card, in plain English, for the command line and for reading many plans at a time. */

@@ -1,7 +1,7 @@
 import type { Ingredient } from '../dish/schema';
 import type { UnitId } from '../quantity/units';
 import { isToTaste } from '../quantity/parse';
-import { ingredientName } from '../recipe/food-names';
+import { ingredientName } from '../recipe/names/food-names';
 
 /** How each unit is written in a recipe, so that it is read back as itself; a piece is a bare number. */
 const words: Readonly<Record<UnitId, string>> = {

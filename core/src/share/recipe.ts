@@ -1,7 +1,7 @@
 import type { Dish } from '../dish/schema';
 import { cardSections } from './card';
 import type { Plan } from '../plan/document/document';
-import { isoDuration } from '../recipe/times';
+import { isoDuration } from '../recipe/text/times';
 import { ingredientLine } from './ingredient-line';
 
 /** What the steps of a shared recipe are made of; what to take is its list of ingredients. */

@@ -1,6 +1,6 @@
 import { answeredLine } from '../../src/recipe/answer';
-import { readLine } from '../../src/recipe/line';
-import { recipeText } from '../../src/recipe/recipe-text';
+import { readLine } from '../../src/recipe/line/line';
+import { recipeText } from '../../src/recipe/page/recipe-text';
 import { readRecipe } from '../../src/recipe/reading';
 
 test.each([

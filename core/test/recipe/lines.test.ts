@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { foodIds } from '../../src/food/find';
-import { namesOf } from '../../src/recipe/food-names';
-import { askedBelow, readLine } from '../../src/recipe/line';
+import { namesOf } from '../../src/recipe/names/food-names';
+import { askedBelow, readLine } from '../../src/recipe/line/line';
 import { suggestFoods } from '../../src/recipe/suggest';
 import type { LineFact } from './line-fact';
 import { linesEn } from './lines-en';

@@ -4,7 +4,7 @@ import { readKitchen } from '../../src/dish/read';
 import { starter } from '../../src/dish/starters';
 import { Problem } from '../../src/problem';
 import { readLinkedData, readRecipe, readingSchema, type Reading } from '../../src/recipe/reading';
-import { isoMinutes } from '../../src/recipe/times';
+import { isoMinutes } from '../../src/recipe/text/times';
 import { recipeLinkedData } from '../../src/share/recipe';
 import { demoDish } from '../helpers/demo';
 import { hut } from '../helpers/dishes';

@@ -1,5 +1,5 @@
 import { readRecipe, type Language } from '../../src';
-import { saidIn } from '../../src/recipe/said';
+import { saidIn } from '../../src/recipe/line/said';
 
 const recipes: readonly [Language, string][] = [
   [

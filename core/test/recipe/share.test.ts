@@ -2,7 +2,7 @@ import { readDish, readKitchen } from '../../src/dish/read';
 import { findFood, foods, measurable } from '../../src/food/find';
 import { plan } from '../../src/plan/plan';
 import { toGrams } from '../../src/quantity/convert';
-import { readLine } from '../../src/recipe/line';
+import { readLine } from '../../src/recipe/line/line';
 import { readRecipe } from '../../src/recipe/reading';
 import { ingredientLine } from '../../src/share/ingredient-line';
 import { recipeLinkedData, recipeMarkdown } from '../../src/share/recipe';

@@ -1,4 +1,4 @@
-import { readLine } from '../../src/recipe/line';
+import { readLine } from '../../src/recipe/line/line';
 import { readRecipe } from '../../src/recipe/reading';
 
 const read = (text: string) =>
