@@ -18,6 +18,7 @@ import { finishAsInSteps } from './steps/finish-in-steps';
 import { marinateAsInSteps } from './steps/marinade-in-steps';
 import { nounsOf } from './steps/nouns';
 import { openAsInSteps } from './steps/open-in-steps';
+import { scrambleAsInSteps } from './steps/scramble-in-steps';
 import { crumbleInSheets, shapeMeatballs } from './steps/mince';
 import { readMethod, type Method } from './steps/method';
 import { withoutMarkup } from './page/page';
@@ -150,6 +151,7 @@ function readingOf(parts: RecipeParts, language: Language, kitchen: Own): Readin
     ...parts.lines.map((l) => l.text),
   ]);
   if (family === 'layered-pasta') read.forEach(crumbleInSheets);
+  scrambleAsInSteps(read, steps, family);
   const serves = parts.serves ?? peopleFor(weighed, family);
   if (parts.serves === null) tell('serves-by-amounts', { serves });
   const dish = dishOf(parts, read, { method, family, serves, language });

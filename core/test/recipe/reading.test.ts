@@ -371,3 +371,24 @@ test('a chili is a stew, and the sausage of a lasagne is broken up', () => {
   );
   expect(sheets.dish!.ingredients.map((i) => i.food)).toContain('sausage-meat');
 });
+
+/* Common practice: steps are numbered with and without a dot, and a brown onion is no order. */
+test('steps that are numbered without a dot, under no heading, are steps', () => {
+  const r = readRecipe(
+    [
+      'Sausage rice',
+      'Serves 5',
+      '300 g long-grain rice',
+      '1 brown onion, peeled and thinly sliced into half moons.',
+      '300 g smoked sausage, sliced',
+      '600 ml chicken stock',
+      '200 g raw prawns',
+      '',
+      '1 Brown the sausage in its own fat for 5 mins. Add the onion.',
+      '2 Stir in rice and stock. Lock the lid and cook at high pressure for 5 mins.',
+      '3 Stir through the prawns until pink. Serve.',
+    ].join('\n'),
+  );
+  expect(r.lines.map((l) => l.food)).toEqual(['rice-long', 'onion', 'sausage-smoked', 'broth', 'shrimp']);
+  expect(r.cooked.holdMin).toBe(5);
+});

@@ -218,3 +218,36 @@ test.each([
   const { dish } = withSteps(`${pilaf}\n2 carrots, julienned`, steps);
   expect(dish!.ingredients.find((i) => i.food === 'carrot')!.back).toBe(back);
 });
+
+/* Common practice: an egg on the rack is boiled in its shell; one that is scrambled or beaten goes through the pan. */
+test.each([
+  ['3 eggs', 'Fry the onions. High pressure 5 minutes. Scramble the eggs separately and fold them through.', 'finish'],
+  ['3 eggs, beaten', 'Fry the onions. High pressure 5 minutes.', 'finish'],
+  ['3 huevos', 'Freír la cebolla. Presión alta 5 minutos. Servir con los huevos revueltos.', 'finish'],
+  ['3 eggs', 'Fry the onions. High pressure 5 minutes. Peel the eggs and halve them.', undefined],
+])('%s where the steps say "%s" come back: %s', (eggs, steps, back) => {
+  const egg = withSteps(`300 g long grain rice\n2 onions, sliced\n2 tbsp oil\n${eggs}\n600 ml water`, steps);
+  expect(egg.dish!.ingredients.find((i) => i.food === 'egg')!.back).toBe(back);
+});
+test('a beaten egg binds meatballs and the cheese of a lasagne, and is scrambled in neither', () => {
+  const joinsOf = (lines: string): unknown => withSteps(lines, 'Cook.').dish!.ingredients.find((i) => i.food === 'egg');
+  const balls = 'Meatballs\n500 g minced beef\n1 egg, beaten\n300 g rice\n600 ml water';
+  expect(readRecipe(`Rice with meatballs\n\nIngredients\n${balls}`).dish!.ingredients[1]).toMatchObject({
+    food: 'egg',
+    joins: 'marinade',
+  });
+  expect(joinsOf('9 lasagne sheets\n500 g ricotta\n1 egg, beaten\n700 ml tomato sauce')).not.toHaveProperty('back');
+});
+
+/* Common practice: a layered biryani fries its onions and lays the marinated meat in raw. */
+test.each([
+  ['Marinate the chicken in yogurt. Fry the onions until brown. Lay the chicken on top.', 'raw'],
+  [
+    'Marinate the chicken in yogurt. Fry the onions, add the chicken and brown it. Lay the rice over the chicken.',
+    undefined,
+  ],
+  ['Marinate the chicken in yogurt. Fry for 5 minutes. Place the chicken in the pot.', undefined],
+  ['Marinate the chicken in yogurt. Fry the onions. Stir in the chicken until no longer pink.', undefined],
+])('marinated: %s', (steps, state) => {
+  expect(prepOf(/chicken/, `${pilaf}\n150 g yogurt`, steps)['state']).toBe(state);
+});

@@ -123,7 +123,7 @@ export const larderEn: Readonly<Record<string, string>> = {
   mustard: 'mustard, dijon mustard, wholegrain mustard, whole grain mustard, yellow mustard, english mustard, dijon',
   pesto: 'pesto, basil pesto, pesto sauce, herb paste, green pesto, chimichurri',
   'curry-paste':
-    'curry paste, red curry paste, green curry paste, thai curry paste, chipotle paste, achiote paste, ~tikka paste, ~tandoori paste, ~rogan josh paste, massaman curry paste, laksa paste, panang curry paste, ~rendang paste, ~madras paste, ~korma paste, ~balti paste',
+    'curry paste, red curry paste, green curry paste, thai curry paste, chipotle paste, achiote paste, ~tikka paste, ~tikka masala paste, ~tandoori paste, ~vindaloo paste, ~jalfrezi paste, ~rogan josh paste, massaman curry paste, laksa paste, panang curry paste, ~rendang paste, ~madras paste, ~korma paste, ~balti paste',
   'peanut-butter': 'peanut butter, almond butter, tahini, tahini paste, sesame paste, nut butter, cashew butter',
   breadcrumbs: 'breadcrumb, bread crumb, panko, panko breadcrumb, fresh breadcrumb',
   nuts: 'nut, almond, cashew, walnut, pine nut, peanut, pistachio, flaked almond, slivered almond, cashew nut, hazelnut, pecan, toasted almond, pumpkin seed, sunflower seed, almond flake, sliced almond, brazil nut, cashew paste, kaju, badam, pista',

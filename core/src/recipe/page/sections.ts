@@ -164,7 +164,17 @@ const servingWords = new Set(
 );
 
 const bare = (line: string): string => line.replace(/^(?:[-*•·▢□☐]|\[\s?[xX]?\])\s+/u, '');
-const stepText = (line: string): string => line.replace(/^\s*(?:\d+[.)]\s*|[-*•]\s+|step \d+[:.]?\s*)/i, '');
+/** A step's number without a dot: "2 Add the rice". */
+const bareNumber = /^\d{1,2}\s+(?=\p{L})/u;
+/** "1 brown onion" is no order. */
+const isOrder = (text: string): boolean =>
+  verbs.test(text) && !/^brown (?!the\b|it\b|them\b|in\b|on\b|all\b|off\b|well\b|meat\b)/.test(text);
+
+function stepText(line: string): string {
+  const text = line.replace(/^\s*(?:\d+[.)]\s*|[-*•]\s+|step \d+[:.]?\s*)/i, '');
+  const bare = text.replace(bareNumber, '');
+  return isOrder(fold(bare)) ? bare : text;
+}
 
 /** A sentence that tells the cook to do something. */
 function isStep(line: string, plain: string): boolean {
@@ -177,6 +187,8 @@ function isStep(line: string, plain: string): boolean {
     return true;
   if (isTimeUnderLid(plain) || /^(?:hp|lp|n?pr|nr|qr|manual|lid on|pressure cook)\b/.test(plain)) return true;
   if (/^\d+[.)]\s+\D/.test(plain) && bare.length > 15) return true;
+  const isSentence = line.endsWith('.') || /[.;] /.test(plain);
+  if (bareNumber.test(plain) && isSentence && isOrder(plain.replace(bareNumber, ''))) return true;
   return (
     verbs.test(bare) &&
     !(headAmount(plain).value !== null && plain.length < 40) &&
