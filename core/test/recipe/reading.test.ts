@@ -392,3 +392,14 @@ test('steps that are numbered without a dot, under no heading, are steps', () =>
   expect(r.lines.map((l) => l.food)).toEqual(['rice-long', 'onion', 'sausage-smoked', 'broth', 'shrimp']);
   expect(r.cooked.holdMin).toBe(5);
 });
+
+test('bullets that begin after a list without them are steps', () => {
+  const list = ['Stroganoff', 'for 4', '600 g beef chuck', '1 onion', '500 ml beef stock', '250 g egg noodles', ''];
+  const r = readRecipe(
+    [...list, '- brown beef, add onion', '- stock in, lid on, 25 mins high. QR.', '- noodles in'].join('\n'),
+  );
+  expect(r.lines).toHaveLength(4);
+  expect(r.cooked.holdMin).toBe(25);
+  const more = readRecipe([...list.slice(0, -1), '- salt', '- parsley'].join('\n'));
+  expect(more.lines).toHaveLength(6);
+});

@@ -77,6 +77,7 @@ export function partsOf(text: string): RecipeParts {
   const out: RecipeParts = { title: '', serves: null, lines: [], steps: [], notes: [] };
   let section: Section = 'start';
   let group: 'marinade' | 'topping' | 'finish' | undefined;
+  let isBulleted = false;
   for (const raw of text.split(/\r?\n/).flatMap(withOwnHeading)) {
     const line = raw
       .replace(/^\s*>\s?/, '')
@@ -125,6 +126,11 @@ export function partsOf(text: string): RecipeParts {
   return out;
 
   function place(line: string, plain: string): void {
+    // A list without bullets is over where they begin with an order: "- melt butter, brown beef".
+    const isBullet = bullet.test(line);
+    if (isBullet && !isBulleted && section !== 'notes' && out.lines.length >= 3 && isOrder(fold(bare(line))))
+      section = 'steps';
+    isBulleted ||= isBullet;
     if (section === 'notes') out.notes.push(line);
     else if (section === 'steps') out.steps.push(stepText(line));
     else if (section === 'lines' && !(isStep(line, plain) && plain.length > 60))
@@ -163,12 +169,14 @@ const servingWords = new Set(
   ),
 );
 
-const bare = (line: string): string => line.replace(/^(?:[-*•·▢□☐]|\[\s?[xX]?\])\s+/u, '');
+const bullet = /^(?:[-*•·▢□☐]|\[\s?[xX]?\])\s+/u;
+const bare = (line: string): string => line.replace(bullet, '');
 /** A step's number without a dot: "2 Add the rice". */
 const bareNumber = /^\d{1,2}\s+(?=\p{L})/u;
-/** "1 brown onion" is no order. */
-const isOrder = (text: string): boolean =>
-  verbs.test(text) && !/^brown (?!the\b|it\b|them\b|in\b|on\b|all\b|off\b|well\b|meat\b)/.test(text);
+/** "1 brown onion" is no order, "brown the onion" and "brown beef" are. */
+const isOrder = (text: string): boolean => verbs.test(text) && (!/^brown /.test(text) || browns.test(text));
+const browns =
+  /^brown (?:the|it|them|in|on|all|off|well|meat|mince|beef|veal|pork|lamb|chicken|turkey|sausages?|bacon|ham)\b/;
 
 function stepText(line: string): string {
   const text = line.replace(/^\s*(?:\d+[.)]\s*|[-*•]\s+|step \d+[:.]?\s*)/i, '');
