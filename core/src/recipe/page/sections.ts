@@ -180,8 +180,8 @@ const browns =
 
 function stepText(line: string): string {
   const text = line.replace(/^\s*(?:\d+[.)]\s*|[-*•]\s+|step \d+[:.]?\s*)/i, '');
-  const bare = text.replace(bareNumber, '');
-  return isOrder(fold(bare)) ? bare : text;
+  const withoutNumber = text.replace(bareNumber, '');
+  return isOrder(fold(withoutNumber)) ? withoutNumber : text;
 }
 
 /** A sentence that tells the cook to do something. */

@@ -12,11 +12,12 @@ const beaten = /\b(?:beaten|whisked|batid[oa]s?)\b/;
  * on a rack they are steamed in their shell. Among sheets they are beaten into the cheese.
  */
 export function scrambleAsInSteps(read: readonly ReadLine[], steps: readonly string[], family: Dish['family']): void {
+  if (family === 'layered-pasta') return;
   const areScrambled = sentencesOf(steps).some((s) => scrambles.test(s));
-  for (const line of read) {
-    if (line.food !== 'egg' || line.refused || family === 'layered-pasta') continue;
-    if (!areScrambled && (line.joins || !beaten.test(fold(line.text)))) continue;
-    line.joins = 'fry';
-    line.back = 'finish';
-  }
+  const isBeaten = (line: ReadLine): boolean => !line.joins && beaten.test(fold(line.text));
+  for (const line of read)
+    if (line.food === 'egg' && !line.refused && (areScrambled || isBeaten(line))) {
+      line.joins = 'fry';
+      line.back = 'finish';
+    }
 }
